@@ -1,0 +1,186 @@
+import { bottom, lengthOf, right, type Axis, type Point, type Rect } from './geometry.ts';
+
+/** A line that a move caught on; `at` lies on `axis`, `from` to `to` along the other one. */
+export interface Guide {
+  axis: Axis;
+  at: number;
+  from: number;
+  to: number;
+  kind: 'screen' | 'free' | 'margin' | 'part' | 'spacing';
+}
+
+export interface SnapInput {
+  moving: Rect;
+  others: readonly Rect[];
+  screen: Rect;
+  free: Rect;
+  /** Distance that parts like to keep from the free area's sides, px. */
+  margin: number;
+  /** How near a line must be to catch, px. */
+  tolerance: number;
+  /** Whether to catch along each axis; false where the move keeps that axis. */
+  along?: { x: boolean; y: boolean };
+}
+
+export interface Snapped extends Point {
+  guides: Guide[];
+}
+
+/** A start that the moving rectangle could take on one axis, and what it would then agree with. */
+interface Candidate {
+  start: number;
+  line: number;
+  kind: Guide['kind'];
+  /** The rectangle that the line belongs to; for a spacing, the gap itself. */
+  rect: Rect;
+}
+
+const SAME = 0.01;
+
+/** Where a moved rectangle comes to rest. The nearest line wins on each axis; all lines that then agree are guides. */
+export function snap(input: SnapInput): Snapped {
+  const { moving, along = { x: true, y: true } } = input;
+  const x = along.x ? snapAxis(input, 'x') : null;
+  const y = along.y ? snapAxis(input, 'y') : null;
+  const rest: Rect = { ...moving, x: x?.start ?? moving.x, y: y?.start ?? moving.y };
+  return {
+    x: rest.x,
+    y: rest.y,
+    guides: [...(x ? x.tied.flatMap((tie) => guideOf(tie, 'x', rest)) : []), ...(y ? y.tied.flatMap((tie) => guideOf(tie, 'y', rest)) : [])],
+  };
+}
+
+function snapAxis(input: SnapInput, axis: Axis): { start: number; tied: Candidate[] } | null {
+  const { moving, tolerance } = input;
+  let best: Candidate[] = [];
+  let distance = tolerance;
+  for (const candidate of candidatesOf(input, axis)) {
+    const away = Math.abs(candidate.start - moving[axis]);
+    if (away < distance - SAME) {
+      distance = away;
+      best = [candidate];
+    } else if (away <= distance + SAME && away <= tolerance) {
+      best.push(candidate);
+    }
+  }
+  const first = best[0];
+  if (!first) return null;
+  return { start: first.start, tied: best.filter((tie) => Math.abs(tie.start - first.start) <= SAME) };
+}
+
+function candidatesOf({ moving, others, screen, free, margin, tolerance }: SnapInput, axis: Axis): Candidate[] {
+  const length = lengthOf[axis];
+  const own = moving[length];
+  const found: Candidate[] = [];
+  const near = (start: number) => Math.abs(start - moving[axis]) <= tolerance;
+  function add(start: number, line: number, kind: Guide['kind'], rect: Rect) {
+    if (near(start)) found.push({ start, line, kind, rect });
+  }
+  function addFrame(rect: Rect, kind: Guide['kind']) {
+    const start = rect[axis];
+    const end = start + rect[length];
+    add(start, start, kind, rect);
+    add(end - own, end, kind, rect);
+    add(start + (rect[length] - own) / 2, start + rect[length] / 2, kind, rect);
+  }
+  addFrame(screen, 'screen');
+  if (free[axis] !== screen[axis] || free[length] !== screen[length]) addFrame(free, 'free');
+  add(free[axis] + margin, free[axis] + margin, 'margin', free);
+  add(free[axis] + free[length] - margin - own, free[axis] + free[length] - margin, 'margin', free);
+
+  for (const other of others) {
+    const start = other[axis];
+    const end = start + other[length];
+    add(start, start, 'part', other);
+    add(end - own, end, 'part', other);
+    add(end, end, 'part', other);
+    add(start - own, start, 'part', other);
+    add(start + (other[length] - own) / 2, start + other[length] / 2, 'part', other);
+  }
+  for (const { start, gap, rect } of equalGaps(moving, others, axis)) add(start, start, 'spacing', { ...rect, [length]: gap });
+  return found;
+}
+
+/**
+ * Starts that make the distances within a row of parts equal. The row is what overlaps the moving part across the
+ * axis, in order:
+ *
+ *     [A] g [B] g [moving]      [moving] g [A] g [B]      [A] g [moving] g [B]
+ */
+function equalGaps(moving: Rect, others: readonly Rect[], axis: Axis): { start: number; gap: number; rect: Rect }[] {
+  const cross: Axis = axis === 'x' ? 'y' : 'x';
+  const length = lengthOf[axis];
+  const own = moving[length];
+  const row = others
+    .filter((other) => other[cross] < moving[cross] + moving[lengthOf[cross]] && moving[cross] < other[cross] + other[lengthOf[cross]])
+    .sort((a, b) => a[axis] - b[axis]);
+  const found: { start: number; gap: number; rect: Rect }[] = [];
+  for (let index = 0; index + 1 < row.length; index++) {
+    const a = row[index];
+    const b = row[index + 1];
+    if (!a || !b) continue;
+    const aEnd = a[axis] + a[length];
+    const gap = b[axis] - aEnd;
+    if (gap <= 0) continue;
+    found.push({ start: b[axis] + b[length] + gap, gap, rect: { ...b, [axis]: b[axis] + b[length] } });
+    found.push({ start: a[axis] - gap - own, gap, rect: { ...a, [axis]: a[axis] - gap } });
+    if (gap > own) {
+      const half = (gap - own) / 2;
+      found.push({ start: aEnd + half, gap: half, rect: { ...a, [axis]: aEnd } });
+    }
+  }
+  return found;
+}
+
+function guideOf({ line, kind, rect }: Candidate, axis: Axis, rest: Rect): Guide[] {
+  const cross: Axis = axis === 'x' ? 'y' : 'x';
+  const length = lengthOf[cross];
+  if (kind === 'spacing') {
+    // Drawn in the gap itself, at the middle of the moving part.
+    const at = rest[cross] + rest[length] / 2;
+    return [{ axis: cross, at, from: rect[axis], to: rect[axis] + rect[lengthOf[axis]], kind }];
+  }
+  return [
+    {
+      axis,
+      at: line,
+      from: Math.min(rect[cross], rest[cross]),
+      to: Math.max(rect[cross] + rect[length], rest[cross] + rest[length]),
+      kind,
+    },
+  ];
+}
+
+/** The free distance from a part to what comes next on one side. */
+export interface Distance {
+  side: 'top' | 'right' | 'bottom' | 'left';
+  length: number;
+  /** Where the measured line starts (at the part) and ends. */
+  from: Point;
+  to: Point;
+}
+
+/** Distances from `rect` to the nearest part on each side, or to the frame's side where none stands in between. */
+export function distancesAround(rect: Rect, others: readonly Rect[], frame: Rect): Distance[] {
+  const middle = { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 };
+  let left = frame.x;
+  let rightmost = right(frame);
+  let top = frame.y;
+  let lowest = bottom(frame);
+  for (const other of others) {
+    if (other.y < bottom(rect) && rect.y < bottom(other)) {
+      if (right(other) <= rect.x) left = Math.max(left, right(other));
+      if (other.x >= right(rect)) rightmost = Math.min(rightmost, other.x);
+    }
+    if (other.x < right(rect) && rect.x < right(other)) {
+      if (bottom(other) <= rect.y) top = Math.max(top, bottom(other));
+      if (other.y >= bottom(rect)) lowest = Math.min(lowest, other.y);
+    }
+  }
+  return [
+    { side: 'top', length: rect.y - top, from: { x: middle.x, y: rect.y }, to: { x: middle.x, y: top } },
+    { side: 'right', length: rightmost - right(rect), from: { x: right(rect), y: middle.y }, to: { x: rightmost, y: middle.y } },
+    { side: 'bottom', length: lowest - bottom(rect), from: { x: middle.x, y: bottom(rect) }, to: { x: middle.x, y: lowest } },
+    { side: 'left', length: rect.x - left, from: { x: rect.x, y: middle.y }, to: { x: left, y: middle.y } },
+  ];
+}

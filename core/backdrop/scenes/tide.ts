@@ -1,0 +1,36 @@
+import { mix } from '../../colour/convert.ts';
+import { HEIGHT, WIDTH, blur, fractal, n, sheet, upright, type SceneDrawing } from '../draw.ts';
+
+/** Wet sand after the ebb: ripple upon ripple, lit from one side. */
+export function tide(seed: number): SceneDrawing {
+  const count = 46;
+  const defs =
+    upright('sand', [
+      [0, '#efe4d6'],
+      [0.5, '#e6d3c1'],
+      [1, '#cfb2a3'],
+    ]) + blur('soft', 2.2);
+  let body = sheet('url(#sand)');
+  for (let index = 0; index < count; index++) {
+    const share = index / (count - 1);
+    const y = -60 + share ** 1.25 * (HEIGHT + 160);
+    const thick = 9 + 26 * share;
+    const line = waveLine(seed, y, share);
+    const tone = mix('#fbf3ea', '#e7cdbd', share);
+    body +=
+      `<path d="${line}" fill="none" stroke="${mix('#c9a797', '#94746d', share)}" stroke-width="${n(thick)}" stroke-opacity="${n(0.1 + 0.14 * share)}" transform="translate(0 ${n(thick * 0.62)})" filter="url(#soft)"/>` +
+      `<path d="${line}" fill="none" stroke="${tone}" stroke-width="${n(thick * 0.5)}" stroke-opacity=".55"/>` +
+      `<path d="${line}" fill="none" stroke="#fffaf3" stroke-width="${n(0.8 + 1.6 * share)}" stroke-opacity=".7" transform="translate(0 ${n(-thick * 0.22)})"/>`;
+  }
+  return { defs, body };
+}
+
+function waveLine(seed: number, y: number, share: number): string {
+  const points: string[] = [];
+  for (let x = -20; x <= WIDTH + 20; x += 20) {
+    const long = fractal(seed, x / 900 + share * 1.6, 3) * (70 + 60 * share);
+    const short = fractal(seed + 9, x / 180 + share * 13, 3) * (7 + 16 * share);
+    points.push(`${x} ${n(y + long + short + (x - WIDTH / 2) * 0.09)}`);
+  }
+  return `M${points.join('L')}`;
+}

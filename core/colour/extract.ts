@@ -1,0 +1,200 @@
+import { toHex } from './convert.ts';
+
+/** RGBA pixels, 8 bits each, row by row, as canvases and sharp give them. */
+export interface Pixels {
+  width: number;
+  height: number;
+  data: Uint8Array | Uint8ClampedArray;
+}
+
+export interface Swatch {
+  /** #rrggbb */
+  colour: string;
+  /** Share of the picture, 0 to 1. */
+  share: number;
+}
+
+/** Number of bins along each channel of the histogram, as bits. */
+const BITS = 5;
+const SHIFT = 8 - BITS;
+/** More pixels than this add nothing to a histogram: the picture is read in strides. */
+const SAMPLES = 160_000;
+const ROUNDS = 8;
+/** Nearer than this in OKLab two clusters are one colour to the eye. */
+const MERGE_DISTANCE = 0.035;
+/** Shares below this are noise, unless far from everything else. */
+const LEAST_SHARE = 0.0004;
+
+/** sRGB byte to linear light. */
+const LINEAR = Float32Array.from({ length: 256 }, (_, value) => {
+  const v = value / 255;
+  return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
+});
+
+/** Occupied bins as OKLab points with weights (pixel counts). */
+interface Points {
+  count: number;
+  lab: Float32Array;
+  weight: Float32Array;
+  total: number;
+}
+
+/**
+ * The colours of a picture, the largest share first. A histogram of the pixels is clustered in OKLab (weighted
+ * k-means); the clusters start at the points that are farthest from one another in relation to their share, so
+ * that one small accent is found beside a large ground.
+ */
+export function extractPalette(pixels: Pixels, count = 8): Swatch[] {
+  const points = toPoints(pixels);
+  if (points.total === 0) return [];
+  const clusters = refine(points, seedCentres(points, count + 4));
+  return mergeNear(clusters, MERGE_DISTANCE)
+    .sort((a, b) => b.weight - a.weight)
+    .slice(0, count)
+    .map(({ lab: [l, a, b], weight }) => ({
+      colour: toHex({ l, c: Math.hypot(a, b), h: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 }),
+      share: weight / points.total,
+    }));
+}
+
+function toPoints({ width, height, data }: Pixels): Points {
+  const bins = 1 << (3 * BITS);
+  const counts = new Uint32Array(bins);
+  const sums = new Uint32Array(bins * 3);
+  const pixels = width * height;
+  // An odd stride, so that columns of a picture do not line up with it.
+  const stride = Math.max(1, Math.floor(pixels / SAMPLES)) | 1;
+  for (let pixel = 0; pixel < pixels; pixel += stride) {
+    const at = pixel * 4;
+    if ((data[at + 3] as number) < 128) continue;
+    const r = data[at] as number;
+    const g = data[at + 1] as number;
+    const b = data[at + 2] as number;
+    const bin = ((r >> SHIFT) << (2 * BITS)) | ((g >> SHIFT) << BITS) | (b >> SHIFT);
+    counts[bin] = (counts[bin] as number) + 1;
+    sums[bin * 3] = (sums[bin * 3] as number) + r;
+    sums[bin * 3 + 1] = (sums[bin * 3 + 1] as number) + g;
+    sums[bin * 3 + 2] = (sums[bin * 3 + 2] as number) + b;
+  }
+  let count = 0;
+  for (let bin = 0; bin < bins; bin++) if (counts[bin]) count++;
+  const points: Points = { count, lab: new Float32Array(count * 3), weight: new Float32Array(count), total: 0 };
+  let index = 0;
+  for (let bin = 0; bin < bins; bin++) {
+    const n = counts[bin] as number;
+    if (!n) continue;
+    writeLab(points.lab, index * 3, (sums[bin * 3] as number) / n, (sums[bin * 3 + 1] as number) / n, (sums[bin * 3 + 2] as number) / n);
+    points.weight[index++] = n;
+    points.total += n;
+  }
+  return points;
+}
+
+/** OKLab of an sRGB colour (0 to 255), after B. Ottosson, "A perceptual color space for image processing" (2020). */
+function writeLab(into: Float32Array, at: number, red: number, green: number, blue: number): void {
+  const r = LINEAR[Math.round(red)] as number;
+  const g = LINEAR[Math.round(green)] as number;
+  const b = LINEAR[Math.round(blue)] as number;
+  const l = Math.cbrt(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+  const m = Math.cbrt(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+  const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+  into[at] = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
+  into[at + 1] = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
+  into[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.8086757660 * s;
+}
+
+/** Starting centres: the heaviest point, then ever the point with the most distance, weighed by its share. */
+function seedCentres({ count, lab, weight, total }: Points, wanted: number): Float32Array {
+  const centres = new Float32Array(Math.min(wanted, count) * 3);
+  const nearest = new Float32Array(count).fill(Infinity);
+  let next = 0;
+  for (let i = 1; i < count; i++) if ((weight[i] as number) > (weight[next] as number)) next = i;
+  for (let made = 0; made < centres.length / 3; made++) {
+    const from = next * 3;
+    centres.set(lab.subarray(from, from + 3), made * 3);
+    let best = -1;
+    for (let i = 0; i < count; i++) {
+      const dl = (lab[i * 3] as number) - (lab[from] as number);
+      const da = (lab[i * 3 + 1] as number) - (lab[from + 1] as number);
+      const db = (lab[i * 3 + 2] as number) - (lab[from + 2] as number);
+      const distance = dl * dl + 2 * (da * da + db * db);
+      if (distance < (nearest[i] as number)) nearest[i] = distance;
+      const share = (weight[i] as number) / total;
+      const score = (nearest[i] as number) * Math.pow(share, 0.35) * (share < LEAST_SHARE / 8 ? 0.1 : 1);
+      if (score > best) {
+        best = score;
+        next = i;
+      }
+    }
+  }
+  return centres;
+}
+
+interface Cluster {
+  lab: [number, number, number];
+  weight: number;
+}
+
+function refine(points: Points, centres: Float32Array): Cluster[] {
+  const { count, lab, weight } = points;
+  const k = centres.length / 3;
+  const sums = new Float64Array(k * 4);
+  const owner = new Uint8Array(count);
+  for (let round = 0; round < ROUNDS; round++) {
+    let moved = round === 0;
+    sums.fill(0);
+    for (let i = 0; i < count; i++) {
+      const l = lab[i * 3] as number;
+      const a = lab[i * 3 + 1] as number;
+      const b = lab[i * 3 + 2] as number;
+      let best = 0;
+      let distance = Infinity;
+      for (let c = 0; c < k; c++) {
+        const dl = l - (centres[c * 3] as number);
+        const da = a - (centres[c * 3 + 1] as number);
+        const db = b - (centres[c * 3 + 2] as number);
+        const d = dl * dl + da * da + db * db;
+        if (d < distance) {
+          distance = d;
+          best = c;
+        }
+      }
+      if (owner[i] !== best) {
+        owner[i] = best;
+        moved = true;
+      }
+      const w = weight[i] as number;
+      sums[best * 4] = (sums[best * 4] as number) + l * w;
+      sums[best * 4 + 1] = (sums[best * 4 + 1] as number) + a * w;
+      sums[best * 4 + 2] = (sums[best * 4 + 2] as number) + b * w;
+      sums[best * 4 + 3] = (sums[best * 4 + 3] as number) + w;
+    }
+    for (let c = 0; c < k; c++) {
+      const w = sums[c * 4 + 3] as number;
+      if (w > 0) for (let d = 0; d < 3; d++) centres[c * 3 + d] = (sums[c * 4 + d] as number) / w;
+    }
+    if (!moved) break;
+  }
+  const clusters: Cluster[] = [];
+  for (let c = 0; c < k; c++) {
+    const w = sums[c * 4 + 3] as number;
+    if (w <= 0) continue;
+    clusters.push({ lab: [centres[c * 3] as number, centres[c * 3 + 1] as number, centres[c * 3 + 2] as number], weight: w });
+  }
+  return clusters;
+}
+
+function mergeNear(clusters: Cluster[], distance: number): Cluster[] {
+  const merged: Cluster[] = [];
+  for (const cluster of [...clusters].sort((a, b) => b.weight - a.weight)) {
+    const near = merged.find(({ lab }) => Math.hypot(lab[0] - cluster.lab[0], lab[1] - cluster.lab[1], lab[2] - cluster.lab[2]) < distance);
+    if (!near) {
+      merged.push({ ...cluster });
+      continue;
+    }
+    const weight = near.weight + cluster.weight;
+    near.lab = near.lab.map((value, i) => (value * near.weight + (cluster.lab[i] as number) * cluster.weight) / weight) as Cluster['lab'];
+    near.weight = weight;
+  }
+  return merged;
+}

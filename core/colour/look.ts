@@ -1,0 +1,88 @@
+import { isRole, type Colour, type Finish, type Role } from '../desk/values.ts';
+import { hexOf, withOpacity } from './convert.ts';
+import { readableOn } from './readable.ts';
+
+export type Roles = Record<Role, string>;
+export type Half = 'light' | 'dark';
+
+/** The colours in force: every role as hex, and text made readable on the surface that it stands on. */
+export interface Palette {
+  roles: Readonly<Roles>;
+  /** A colour of the document as #rrggbb. */
+  colour(colour: Colour): string;
+  /** That colour as text on `surface` (hex); its lightness is moved as little as reaches 4.5:1. */
+  textOn(colour: Colour, surface: string): string;
+}
+
+const cache = new WeakMap<object, Palette>();
+
+/** The palette of one half's roles; the same object for the same roles. */
+export function paletteOf(roles: Roles): Palette {
+  const known = cache.get(roles);
+  if (known) return known;
+  const hexes = Object.fromEntries(Object.entries(roles).map(([role, value]) => [role, hexOf(value)])) as Roles;
+  const texts = new Map<string, string>();
+  const palette: Palette = {
+    roles: hexes,
+    colour: (colour) => (isRole(colour) ? hexes[colour] : hexOf(colour)),
+    textOn(colour, surface) {
+      const key = colour + surface;
+      let text = texts.get(key);
+      if (text === undefined) {
+        text = readableOn(palette.colour(colour), surface);
+        texts.set(key, text);
+      }
+      return text;
+    },
+  };
+  cache.set(roles, palette);
+  return palette;
+}
+
+/** A finish worked out for drawing; lengths in px. */
+export interface Surface {
+  kind: Finish['kind'];
+  /** What to fill with, as #rrggbbaa. */
+  fill: string;
+  blur: number;
+  radius: number;
+  edgeLine: number;
+  edgeColour: string;
+  shadow: number;
+  /** The colours of text and marks on this surface. */
+  ink: string;
+  softInk: string;
+  accent: string;
+  onAccent: string;
+  second: string;
+  alert: string;
+}
+
+const opacityOf: Record<Finish['kind'], (sheerness: number) => number> = {
+  bare: () => 0,
+  matte: () => 1,
+  sheer: (sheerness) => 1 - sheerness / 100,
+  frosted: (sheerness) => 1 - sheerness / 100,
+};
+
+/** Text on a bare part stands on the backdrop, for which the ground role is the nearest thing known. */
+export function surfaceOf(finish: Finish, palette: Palette): Surface {
+  const tint = palette.colour(finish.tint);
+  const beneath = finish.kind === 'bare' ? palette.roles.ground : tint;
+  const bare = finish.kind === 'bare';
+  return {
+    kind: finish.kind,
+    fill: withOpacity(tint, opacityOf[finish.kind](finish.sheerness)),
+    blur: finish.kind === 'frosted' ? finish.blur : 0,
+    radius: finish.radius,
+    edgeLine: bare ? 0 : finish.edgeLine,
+    edgeColour: withOpacity(palette.textOn('ink', beneath), 0.18),
+    shadow: bare ? 0 : finish.shadow,
+    ink: palette.textOn('ink', beneath),
+    softInk: palette.textOn('softInk', beneath),
+    accent: palette.colour('accent'),
+    onAccent: palette.textOn('ink', palette.colour('accent')),
+    second: palette.colour('second'),
+    alert: palette.colour('alert'),
+  };
+}

@@ -1,0 +1,79 @@
+import { itemKindsByType, type ItemType } from '../items/list.ts';
+import { widgetKindsByType, type WidgetType } from '../widgets/list.ts';
+import type { Edge, Item, Widget } from './schema.ts';
+import type { Side } from '../arrange/geometry.ts';
+import type { Finish, Place } from './values.ts';
+
+/** A bare finish with the tint of another, so that one press makes it a surface again. */
+export function bareFinish(of: Finish): Finish {
+  return { ...of, kind: 'bare' };
+}
+
+export interface NewWidget {
+  id: string;
+  type: WidgetType;
+  face?: string;
+  place: Place;
+  deskFinish: Finish;
+  options?: Record<string, unknown>;
+}
+
+export function createWidget({ id, type, face, place, deskFinish, options = {} }: NewWidget): Widget {
+  const kind = widgetKindsByType.get(type);
+  if (!kind) throw new Error(`No widget type "${type}"`);
+  const chosen = face ?? kind.faces[0]?.id ?? '';
+  const isBare = (kind.startsBare as (face: string) => boolean)(chosen);
+  return {
+    id,
+    type,
+    face: chosen,
+    options: kind.options.parse(options),
+    place,
+    scale: 1,
+    finish: isBare ? bareFinish(deskFinish) : null,
+    locked: false,
+    clicksThrough: false,
+  };
+}
+
+export function createItem(id: string, type: ItemType, options: Record<string, unknown> = {}): Item {
+  const kind = itemKindsByType.get(type);
+  if (!kind) throw new Error(`No item type "${type}"`);
+  return { id, type, options: kind.options.parse(options) };
+}
+
+/** A panel only as long as its items, hanging from its side. */
+export function createPanel(id: string, screen: string, side: Side, items: Item[]): Edge {
+  return {
+    id,
+    kind: 'panel',
+    screen,
+    side,
+    thickness: 40,
+    iconSize: 20,
+    length: 'items',
+    align: 'end',
+    margin: 0,
+    padding: 14,
+    spacing: 6,
+    keepsWindowsOff: true,
+    finish: null,
+    items,
+  };
+}
+
+/** A lit line on which bare icons stand. */
+export function createDock(id: string, screen: string, side: Side, deskFinish: Finish, items: Item[]): Edge {
+  return {
+    ...createPanel(id, screen, side, items),
+    kind: 'dock',
+    thickness: 68,
+    iconSize: 36,
+    align: 'centre',
+    margin: 20,
+    padding: 6,
+    spacing: 10,
+    keepsWindowsOff: false,
+    finish: bareFinish(deskFinish),
+  };
+}

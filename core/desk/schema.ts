@@ -1,0 +1,194 @@
+import { z } from 'zod';
+import { itemKinds, type ItemType } from '../items/list.ts';
+import { widgetKinds, type WidgetType } from '../widgets/list.ts';
+import { sceneNames } from '../backdrop/names.ts';
+import { Alignment, Family, Finish, FixedColour, GeoPlace, Id, Place, Side, roles, type Role, type TypeOf } from './values.ts';
+
+export const FORMAT = 1;
+
+const Name = z.string().trim().min(1).max(120);
+const LIMITS = { screens: 8, edges: 40, itemsPerEdge: 200, widgets: 4000, applications: 400, workspaces: 32 };
+
+export const Screen = z.looseObject({
+  id: Id,
+  name: Name,
+  width: z.number().int().min(320).max(16384),
+  height: z.number().int().min(240).max(16384),
+  scaleFactor: z.number().min(0.5).max(4).meta({ description: 'Device pixels for each px' }),
+  x: z.number().int().min(-65536).max(65536).meta({ description: 'Where the screen stands beside the others, px' }),
+  y: z.number().int().min(-65536).max(65536),
+});
+export type Screen = TypeOf<typeof Screen>;
+
+const roleShape = Object.fromEntries(roles.map((role) => [role, FixedColour])) as Record<Role, typeof FixedColour>;
+const Roles = z.looseObject(roleShape);
+
+export const iconSets = ['line', 'duo'] as const;
+
+const Look = z.looseObject({
+  half: z.enum(['light', 'dark']).meta({ description: 'The half in force' }),
+  roles: z.looseObject({ light: Roles, dark: Roles }),
+  fonts: z.looseObject({ display: Family, text: Family, figures: Family }),
+  icons: z.enum(iconSets),
+  finish: Finish.meta({ description: 'The finish of every part that has none of its own' }),
+});
+export type Look = TypeOf<typeof Look>;
+
+const Share = z.number().min(0).max(1);
+
+export const Backdrop = z.discriminatedUnion('kind', [
+  z.looseObject({
+    kind: z.literal('scene'),
+    scene: z.enum(sceneNames),
+    seed: z.number().int().min(0).max(2 ** 31 - 1),
+  }),
+  z.looseObject({
+    kind: z.literal('picture'),
+    picture: z
+      .string()
+      .regex(/^[0-9a-f]{64}$/)
+      .meta({ description: 'SHA-256 of the picture file' }),
+    name: z.string().max(200),
+    focal: z.looseObject({ x: Share, y: Share }).meta({ description: 'What stays in view when the picture is cut' }),
+  }),
+]);
+export type Backdrop = TypeOf<typeof Backdrop>;
+
+const OwnFinish = Finish.nullable().meta({ description: "Null follows the desk's finish" });
+
+const itemSchemas = itemKinds.map((kind) => z.looseObject({ id: Id, type: z.literal(kind.type), options: kind.options }));
+export interface Item {
+  id: string;
+  type: ItemType;
+  options: Record<string, unknown>;
+}
+
+const Edge = z.looseObject({
+  id: Id,
+  kind: z.enum(['panel', 'dock']),
+  screen: Id,
+  side: Side,
+  thickness: z.number().min(16).max(240),
+  iconSize: z.number().min(8).max(160),
+  length: z.enum(['fill', 'items']).meta({ description: 'As long as its side, or as its items' }),
+  align: Alignment,
+  margin: z.number().min(0).max(200).meta({ description: "px between the edge and the screen's side" }),
+  padding: z.number().min(0).max(200).meta({ description: 'px inside both ends' }),
+  spacing: z.number().min(0).max(200).meta({ description: 'px between two items' }),
+  keepsWindowsOff: z.boolean(),
+  finish: OwnFinish,
+  items: z.array(z.discriminatedUnion('type', itemSchemas as never)).max(LIMITS.itemsPerEdge),
+});
+export type Edge = Omit<TypeOf<typeof Edge>, 'items'> & { items: Item[] };
+
+const widgetBase = {
+  id: Id,
+  place: Place,
+  scale: z.number().min(0.1).max(10),
+  finish: OwnFinish,
+  locked: z.boolean(),
+  clicksThrough: z.boolean(),
+};
+const widgetSchemas = widgetKinds.map((kind) =>
+  z.looseObject({
+    ...widgetBase,
+    type: z.literal(kind.type),
+    face: z.enum(kind.faces.map((face) => face.id) as [string, ...string[]]),
+    options: kind.options,
+  }),
+);
+export interface Widget {
+  id: string;
+  type: WidgetType;
+  face: string;
+  options: Record<string, unknown>;
+  place: Place;
+  scale: number;
+  finish: Finish | null;
+  locked: boolean;
+  clicksThrough: boolean;
+}
+
+/** Keys as in the freedesktop Desktop Entry specification. */
+const Application = z.looseObject({
+  id: Id,
+  Name,
+  Comment: z.string().max(300),
+  Icon: z.string().max(120).meta({ description: 'freedesktop icon name' }),
+  Categories: z.array(z.string().max(60)).max(20),
+});
+export type Application = TypeOf<typeof Application>;
+
+const Workspace = z.looseObject({ id: Id, name: Name });
+
+const Shape = z.looseObject({
+  format: z.literal(FORMAT),
+  id: Id,
+  name: Name,
+  place: GeoPlace,
+  seed: z.number().int().min(0).max(2 ** 31 - 1).meta({ description: 'Of everything simulated on the desk' }),
+  screens: z.array(Screen).min(1).max(LIMITS.screens),
+  look: Look,
+  backdrop: Backdrop,
+  edges: z.array(Edge).max(LIMITS.edges),
+  widgets: z
+    .array(z.discriminatedUnion('type', widgetSchemas as never))
+    .max(LIMITS.widgets)
+    .meta({ description: 'The later one stands above' }),
+  applications: z.array(Application).max(LIMITS.applications),
+  workspaces: z.array(Workspace).min(1).max(LIMITS.workspaces),
+});
+
+export type Desk = Omit<TypeOf<typeof Shape>, 'edges' | 'widgets'> & { edges: Edge[]; widgets: Widget[] };
+
+/** What the JSON Schema can't say: ids are unique, and whatever is named is there. */
+export const DeskSchema = Shape.superRefine((value, context) => {
+  const desk = value as unknown as Desk;
+  const say = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
+  const screens = new Set(desk.screens.map((screen) => screen.id));
+  const seen = new Set<string>();
+  function once(path: (string | number)[], id: string) {
+    if (seen.has(id)) say([...path, 'id'], `is used twice: "${id}"`);
+    seen.add(id);
+  }
+  desk.screens.forEach((screen, i) => once(['screens', i], screen.id));
+  desk.edges.forEach((edge, i) => {
+    once(['edges', i], edge.id);
+    if (!screens.has(edge.screen)) say(['edges', i, 'screen'], `names a screen that is not there: "${edge.screen}"`);
+    edge.items.forEach((item, j) => once(['edges', i, 'items', j], item.id));
+  });
+  desk.widgets.forEach((widget, i) => once(['widgets', i], widget.id));
+
+  const hangers = new Map([...desk.edges, ...desk.widgets].map((part) => [part.id, part]));
+  desk.widgets.forEach(({ id, place: { hangs } }, i) => {
+    if (hangs.from !== 'part') {
+      if (!screens.has(hangs.screen)) say(['widgets', i, 'place', 'hangs', 'screen'], `names a screen that is not there: "${hangs.screen}"`);
+    } else if (!hangers.has(hangs.part)) {
+      say(['widgets', i, 'place', 'hangs', 'part'], `names a part that is not there: "${hangs.part}"`);
+    } else if (hangsInCircle(id, desk.widgets)) {
+      say(['widgets', i, 'place', 'hangs', 'part'], 'hangs, in a circle, from itself');
+    }
+  });
+}) as unknown as z.ZodType<Desk>;
+
+/** Whether following what a widget hangs from leads back to it. */
+export function hangsInCircle(id: string, widgets: readonly Widget[]): boolean {
+  const byId = new Map(widgets.map((widget) => [widget.id, widget]));
+  const passed = new Set<string>();
+  let at = byId.get(id);
+  while (at && !passed.has(at.id)) {
+    passed.add(at.id);
+    const hangs: Place['hangs'] = at.place.hangs;
+    at = hangs.from === 'part' ? byId.get(hangs.part) : undefined;
+  }
+  return at !== undefined;
+}
+
+/** The format as JSON Schema (draft 2020-12), as it stands in docs/. */
+export function deskJsonSchema(): object {
+  return {
+    $id: 'desk.schema.json',
+    title: 'Velvet Ledge desk',
+    ...z.toJSONSchema(Shape, { io: 'input', unrepresentable: 'any' }),
+  };
+}

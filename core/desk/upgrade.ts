@@ -1,0 +1,49 @@
+import { FORMAT } from './schema.ts';
+
+/** A step takes the JSON of one format to the next. It may trust the format's number, nothing else. */
+type Step = (desk: Record<string, unknown>) => Record<string, unknown>;
+
+/** Keyed by the format that a step starts from. */
+export const steps: Record<number, Step> = {
+  /** Format 0 knew one `screen`, and widgets stood at `x`, `y` from its top left corner. */
+  0: ({ screen, widgets, ...desk }) => {
+    const only = { id: 'screen', name: 'Screen', scaleFactor: 1, x: 0, y: 0, ...asRecord(screen) };
+    return {
+      ...desk,
+      format: 1,
+      screens: [only],
+      edges: asArray(desk['edges']).map((edge) => ({ screen: only.id, ...asRecord(edge) })),
+      widgets: asArray(widgets).map((widget) => {
+        const { x, y, ...rest } = asRecord(widget);
+        return {
+          ...rest,
+          place: { hangs: { from: 'screen', screen: only.id, point: 'top-left' }, x, y },
+        };
+      }),
+    };
+  },
+};
+
+/** The desk's JSON brought to the present format; what is not a desk of an older one comes back as it is. */
+export function upgrade(json: unknown): unknown {
+  let desk = json;
+  for (let format = formatOf(desk); format !== null && format < FORMAT; format = formatOf(desk)) {
+    const step = steps[format];
+    if (!step) return desk;
+    desk = step(asRecord(desk));
+  }
+  return desk;
+}
+
+export function formatOf(json: unknown): number | null {
+  const format = asRecord(json)['format'];
+  return typeof format === 'number' && Number.isInteger(format) && format >= 0 ? format : null;
+}
+
+function asRecord(value: unknown): Record<string, unknown> {
+  return typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Record<string, unknown>) : {};
+}
+
+function asArray(value: unknown): unknown[] {
+  return Array.isArray(value) ? value : [];
+}

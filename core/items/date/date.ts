@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { defineItem } from '../../kinds.ts';
+import { Zone, datePattern } from '../../options.ts';
+import { itemText, linesLength } from '../text.ts';
+
+const options = z.looseObject({ pattern: datePattern('EEE d MMM', 'Pattern'), zone: Zone });
+
+export const date = defineItem({
+  type: 'date',
+  title: 'Date',
+  summary: 'The day, in a pattern of your own',
+  options,
+  tick: () => 'minute',
+  view({ pattern, zone }, context) {
+    const text = context.readings.text(pattern || 'd', zone || undefined);
+    return { lines: context.isVertical ? text.split(' ') : [text], fontSize: itemText(context).size };
+  },
+  length: (view, context) => linesLength(view.lines, context),
+});

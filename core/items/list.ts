@@ -1,0 +1,19 @@
+import { byType } from '../kinds.ts';
+import { appList } from './app-list/app-list.ts';
+import { application } from './application/application.ts';
+import { clock } from './clock/clock.ts';
+import { date } from './date/date.ts';
+import { divider } from './divider/divider.ts';
+import { gap } from './gap/gap.ts';
+import { spring } from './spring/spring.ts';
+import { tray } from './tray/tray.ts';
+import { workspaces } from './workspaces/workspaces.ts';
+
+/** Every kind of item. Add a new one here. */
+export const itemKinds = [appList, application, workspaces, clock, date, tray, gap, spring, divider] as const;
+
+export type ItemType = (typeof itemKinds)[number]['type'];
+type KindOf<Type extends ItemType> = Extract<(typeof itemKinds)[number], { type: Type }>;
+export type ItemViewOf<Type extends ItemType> = ReturnType<KindOf<Type>['view']>;
+
+export const itemKindsByType = byType('Item type', itemKinds);

@@ -1,0 +1,206 @@
+import { freeAfter, layEdge } from '../arrange/edges.ts';
+import { moveInside, type Rect, type Size } from '../arrange/geometry.ts';
+import { hangFromNeighbour, hangFromPoint } from '../arrange/place.ts';
+import { paletteOf, surfaceOf, type Palette, type Surface } from '../colour/look.ts';
+import type { Desk, Edge, Screen, Widget } from '../desk/schema.ts';
+import type { Colour, Finish } from '../desk/values.ts';
+import { itemKindsByType } from '../items/list.ts';
+import type { DeskFacts, ItemContext, ItemKind, Tick, WidgetContext, WidgetKind } from '../kinds.ts';
+import { createReadings, type Readings } from '../sources/readings.ts';
+import { widgetKindsByType } from '../widgets/list.ts';
+import type { Conditions, Scene, SceneEdge, SceneItem, SceneScreen, SceneWidget } from './scene.ts';
+
+/** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
+export const WIDGET_PADDING = 22;
+
+interface Solving {
+  desk: Desk;
+  palette: Palette;
+  readings: Readings;
+  facts: DeskFacts;
+  ticks: Set<Tick>;
+  needsThisMachine: boolean;
+  surfaces: Map<Finish, Surface>;
+}
+
+// The lists hold kinds of many types; a part was checked against its own kind when the desk was read.
+type AnyItemKind = ItemKind<string, never, unknown>;
+type AnyWidgetKind = WidgetKind<string, string, never, unknown>;
+
+/** Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. */
+export function solve(desk: Desk, conditions: Conditions): Scene {
+  const { look } = desk;
+  const palette = paletteOf(look.roles[look.half]);
+  const solving: Solving = {
+    desk,
+    palette,
+    readings: createReadings({ moment: conditions.moment, place: desk.place, seed: desk.seed, live: conditions.live }),
+    facts: {
+      applications: desk.applications,
+      workspaces: desk.workspaces,
+      running: new Set(conditions.running),
+      workspace: Math.min(conditions.workspace ?? 0, desk.workspaces.length - 1),
+      fonts: look.fonts,
+    },
+    ticks: new Set(),
+    needsThisMachine: false,
+    surfaces: new Map(),
+  };
+  const screens = desk.screens.map((screen) => solveScreen(screen, solving));
+  return {
+    half: look.half,
+    roles: palette.roles,
+    fonts: look.fonts,
+    icons: look.icons,
+    backdrop: desk.backdrop,
+    screens,
+    tick: solving.ticks.has('second') ? 'second' : solving.ticks.has('minute') ? 'minute' : null,
+    needsThisMachine: solving.needsThisMachine,
+  };
+}
+
+function solveScreen(screen: Screen, solving: Solving): SceneScreen {
+  const rect: Rect = { x: 0, y: 0, width: screen.width, height: screen.height };
+  let free = rect;
+  const edges: SceneEdge[] = [];
+  for (const edge of solving.desk.edges) {
+    if (edge.screen !== screen.id) continue;
+    edges.push(solveEdge(edge, free, solving));
+    free = freeAfter(edge, free);
+  }
+  return {
+    id: screen.id,
+    name: screen.name,
+    rect,
+    at: { x: screen.x, y: screen.y },
+    free,
+    edges,
+    widgets: placeWidgets(screen.id, rect, free, edges, solving),
+  };
+}
+
+function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
+  const surface = surfaceFor(edge.finish, solving);
+  const context: ItemContext = {
+    ...solving.facts,
+    readings: solving.readings,
+    textColour: textColourOn(surface, solving.palette),
+    thickness: edge.thickness,
+    iconSize: Math.min(edge.iconSize, edge.thickness),
+    isVertical: edge.side === 'left' || edge.side === 'right',
+  };
+  const views = edge.items.map((item) => {
+    const kind = itemKindsByType.get(item.type) as unknown as AnyItemKind;
+    const options = item.options as never;
+    solving.ticks.add(kind.tick?.(options) ?? null);
+    solving.needsThisMachine ||= kind.machineOrigin?.(options) === 'this-machine';
+    const view = kind.view(options, context);
+    const weight = kind.weight?.(options) ?? null;
+    return { item, view, length: kind.length(view as never, context), weight, isBlank: weight !== null || item.type === 'gap' };
+  });
+  const laid = layEdge(edge, views, free);
+  return {
+    id: edge.id,
+    kind: edge.kind,
+    side: edge.side,
+    rect: laid.rect,
+    surface,
+    iconSize: context.iconSize,
+    touchesSide: edge.margin === 0,
+    missing: laid.missing,
+    items: views.map(({ item, view }, index) => ({ id: item.id, type: item.type, view, rect: laid.items[index] }) as SceneItem),
+  };
+}
+
+interface Unplaced extends Size {
+  widget: Widget;
+  scene: Omit<SceneWidget, 'rect'>;
+}
+
+function placeWidgets(screen: string, rect: Rect, free: Rect, edges: SceneEdge[], solving: Solving): SceneWidget[] {
+  const byId = new Map(solving.desk.widgets.map((widget) => [widget.id, widget]));
+  const placed = new Map<string, Rect>(edges.map((edge) => [edge.id, edge.rect]));
+  const here = solving.desk.widgets.filter((widget) => screenOf(widget, byId, solving.desk.edges) === screen);
+  const unplaced = new Map(here.map((widget) => [widget.id, sizeWidget(widget, rect, solving)]));
+  const underWay = new Set<string>();
+
+  function rectOf(id: string): Rect | null {
+    const known = placed.get(id);
+    if (known) return known;
+    const part = unplaced.get(id);
+    // A document whose widgets hang in a circle is refused; should one get here, the circle opens at this widget.
+    if (!part || underWay.has(id)) return null;
+    underWay.add(id);
+    const { hangs, x, y } = part.widget.place;
+    const size = { width: part.width, height: part.height };
+    let wanted: Rect;
+    if (hangs.from === 'part') {
+      const neighbour = rectOf(hangs.part);
+      wanted = neighbour ? hangFromNeighbour(hangs.side, hangs.align, neighbour, size, { x, y }) : { x, y, ...size };
+    } else {
+      wanted = hangFromPoint(hangs.point, hangs.from === 'free' ? free : rect, size, { x, y });
+    }
+    const inside = moveInside(wanted, rect);
+    placed.set(id, inside);
+    return inside;
+  }
+
+  return here.map((widget) => {
+    const part = unplaced.get(widget.id);
+    return { ...part?.scene, rect: rectOf(widget.id) } as SceneWidget;
+  });
+}
+
+/** The screen that a widget is on: its own, or that of whatever it hangs from in the end. */
+export function screenOf(widget: Widget, byId: ReadonlyMap<string, Widget>, edges: readonly Edge[]): string | null {
+  let at: Widget | undefined = widget;
+  for (let steps = 0; at && steps <= byId.size; steps++) {
+    const hangs: Widget['place']['hangs'] = at.place.hangs;
+    if (hangs.from !== 'part') return hangs.screen;
+    const edge = edges.find(({ id }) => id === hangs.part);
+    if (edge) return edge.screen;
+    at = byId.get(hangs.part);
+  }
+  return null;
+}
+
+function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
+  const kind = widgetKindsByType.get(widget.type) as unknown as AnyWidgetKind;
+  const surface = surfaceFor(widget.finish, solving);
+  const context: WidgetContext = {
+    ...solving.facts,
+    readings: solving.readings,
+    textColour: textColourOn(surface, solving.palette),
+  };
+  const options = widget.options as never;
+  solving.ticks.add(kind.tick(options, widget.face));
+  solving.needsThisMachine ||= kind.machineOrigin?.(options) === 'this-machine';
+  const view = kind.view(options, widget.face, context);
+  const natural = kind.size(view as never, widget.face, context);
+  const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
+  const width = natural.width + 2 * padding;
+  const height = natural.height + 2 * padding;
+  const scale = Math.min(widget.scale, screen.width / width, screen.height / height);
+  const { id, type, face, locked, clicksThrough } = widget;
+  return {
+    widget,
+    width: width * scale,
+    height: height * scale,
+    scene: { id, type, face, view, scale, padding, surface, locked, clicksThrough } as Omit<SceneWidget, 'rect'>,
+  };
+}
+
+function surfaceFor(own: Finish | null, { desk, palette, surfaces }: Solving): Surface {
+  const finish = own ?? desk.look.finish;
+  let surface = surfaces.get(finish);
+  if (!surface) {
+    surface = surfaceOf(finish, palette);
+    surfaces.set(finish, surface);
+  }
+  return surface;
+}
+
+function textColourOn(surface: Surface, palette: Palette): (colour: Colour) => string {
+  const beneath = surface.kind === 'bare' ? palette.roles.ground : surface.fill.slice(0, 7);
+  return (colour) => palette.textOn(colour, beneath);
+}

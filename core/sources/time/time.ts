@@ -1,0 +1,57 @@
+import { TZDate } from '@date-fns/tz';
+import { format } from 'date-fns/format';
+import { defineSource } from '../source.ts';
+
+/** The wall clock at the desk's place. */
+export interface TimeReading {
+  year: number;
+  /** 1 to 12 */
+  month: number;
+  day: number;
+  hour: number;
+  minute: number;
+  second: number;
+}
+
+export const time = defineSource({
+  id: 'time',
+  title: 'Time',
+  step: 1000,
+  read: ({ place }, moment): TimeReading => wallClock(moment, place.zone),
+});
+
+/** The wall clock of an IANA zone at a moment (epoch ms). */
+export function wallClock(moment: number, zone: string): TimeReading {
+  const date = new TZDate(moment, zone);
+  return {
+    year: date.getFullYear(),
+    month: date.getMonth() + 1,
+    day: date.getDate(),
+    hour: date.getHours(),
+    minute: date.getMinutes(),
+    second: date.getSeconds(),
+  };
+}
+
+/** A moment set with a Unicode (LDML) date pattern, such as `EEE d MMM`. Throws RangeError on a bad pattern. */
+export function formatMoment(moment: number, zone: string, pattern: string): string {
+  return format(new TZDate(moment, zone), pattern);
+}
+
+export function isDatePattern(pattern: string): boolean {
+  try {
+    return formatMoment(0, 'UTC', pattern).length > 0;
+  } catch {
+    return false;
+  }
+}
+
+const DAY_MS = 86_400_000;
+
+/** The moments (epoch ms) at which the wall-clock day of `moment` begins and ends; 23 to 25 hours apart. */
+export function dayOf(moment: number, zone: string): { start: number; end: number } {
+  const { year, month, day } = wallClock(moment, zone);
+  const start = new TZDate(year, month - 1, day, 0, 0, 0, zone).getTime();
+  const end = new TZDate(year, month - 1, day + 1, 0, 0, 0, zone).getTime();
+  return { start, end: end > start ? end : start + DAY_MS };
+}

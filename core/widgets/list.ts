@@ -1,0 +1,13 @@
+import { byType } from '../kinds.ts';
+import { clock } from './clock/clock.ts';
+import { machine } from './machine/machine.ts';
+
+/** Every kind of widget. Add a new one here. */
+export const widgetKinds = [clock, machine] as const;
+
+export type WidgetType = (typeof widgetKinds)[number]['type'];
+type KindOf<Type extends WidgetType> = Extract<(typeof widgetKinds)[number], { type: Type }>;
+export type WidgetViewOf<Type extends WidgetType> = ReturnType<KindOf<Type>['view']>;
+export type FaceOf<Type extends WidgetType> = KindOf<Type>['faces'][number]['id'];
+
+export const widgetKindsByType = byType('Widget type', widgetKinds);
