@@ -1,0 +1,88 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { createDeskStore, type DeskStore } from './desks/store.ts';
+import { deskRoutes } from './desks/routes.ts';
+import { openStore } from './db/open.ts';
+import { createEvents } from './events/events.ts';
+import { sampleMachine } from './events/machine.ts';
+import { guard } from './http/guard.ts';
+import { HttpProblem, problemHandler } from './http/problem.ts';
+import { createRenderer, type Renderer } from './pictures/render.ts';
+import { pictureRoutes } from './pictures/routes.ts';
+import { createPictureStore } from './pictures/store.ts';
+
+export interface AppOptions {
+  dataFolder: string;
+  /** The built interface; without it only the interface for programs is served. */
+  webFolder?: string;
+  /** Names under which the server may be asked. */
+  hosts?: readonly string[];
+  report?: (error: unknown) => void;
+  sample?: typeof sampleMachine;
+  now?: () => number;
+}
+
+export interface App {
+  express: Express;
+  desks: DeskStore;
+  renderer: Renderer;
+  close(): void;
+}
+
+const LOCAL_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
+
+/** The whole server on a data folder, not yet listening. Throws StartProblem. */
+export function createApp({ dataFolder, webFolder, hosts = LOCAL_HOSTS, report = () => {}, sample = sampleMachine, now }: AppOptions): App {
+  const store = openStore(dataFolder);
+  const desks = createDeskStore(store, now);
+  const pictures = createPictureStore(store, join(dataFolder, 'pictures'), now);
+  const renderer = createRenderer(join(dataFolder, 'cache'));
+  const events = createEvents({ sample });
+
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          // Style elements are made at run time by the toast and menu libraries; scripts are ours alone.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'blob:', 'data:'],
+          workerSrc: ["'self'", 'blob:'],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          frameAncestors: ["'none'"],
+          formAction: ["'none'"],
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(guard(hosts));
+  app.use('/api', deskRoutes({ desks, pictures, events }), pictureRoutes(pictures, renderer), events.router);
+  app.use('/api', () => {
+    throw new HttpProblem(404, 'Nothing here', 'There is nothing under this address.');
+  });
+  if (webFolder && existsSync(webFolder)) {
+    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(express.static(webFolder, { index: false }));
+    app.get('/{*path}', (_request, response) => {
+      response.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html'));
+    });
+  }
+  app.use(problemHandler(report));
+
+  return {
+    express: app,
+    desks,
+    renderer,
+    close() {
+      events.close();
+      store.$client.close();
+    },
+  };
+}

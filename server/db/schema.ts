@@ -1,0 +1,40 @@
+import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** Times are epoch ms. */
+export const desks = sqliteTable('desks', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** Number of the newest revision. */
+  revision: integer('revision').notNull(),
+  createdAt: integer('created_at').notNull(),
+  savedAt: integer('saved_at').notNull(),
+  /** Set while the desk is taken off the shelf; it can be put back. */
+  removedAt: integer('removed_at'),
+});
+
+export const revisions = sqliteTable(
+  'revisions',
+  {
+    deskId: text('desk_id')
+      .notNull()
+      .references(() => desks.id, { onDelete: 'cascade' }),
+    number: integer('number').notNull(),
+    savedAt: integer('saved_at').notNull(),
+    /** The desk's JSON. */
+    desk: text('desk').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.deskId, table.number] }), index('revisions_saved').on(table.savedAt)],
+);
+
+/** Files by content; the bytes lie in the data folder under `pictures/`, named by the id. */
+export const pictures = sqliteTable('pictures', {
+  /** SHA-256 of the bytes. */
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** Media type. */
+  type: text('type').notNull(),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  bytes: integer('bytes').notNull(),
+  addedAt: integer('added_at').notNull(),
+});

@@ -1,0 +1,60 @@
+import { resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { parseArgs } from 'node:util';
+import { pino } from 'pino';
+import { demoDesks } from '../demo/desks.ts';
+import { createApp } from './app.ts';
+import { StartProblem } from './db/open.ts';
+
+const DEFAULT_PORT = 4680;
+const webFolder = fileURLToPath(new URL('../dist/web', import.meta.url));
+
+const { values } = parseArgs({
+  options: {
+    port: { type: 'string', default: process.env['VELVET_LEDGE_PORT'] ?? String(DEFAULT_PORT) },
+    host: { type: 'string', default: process.env['VELVET_LEDGE_HOST'] ?? '127.0.0.1' },
+    data: { type: 'string', default: process.env['VELVET_LEDGE_DATA'] ?? 'data' },
+    demo: { type: 'boolean', default: false },
+  },
+});
+
+function stop(sentence: string): never {
+  console.error(sentence);
+  process.exit(1);
+}
+
+const log = pino({ level: process.env['VELVET_LEDGE_LOG'] ?? 'warn' });
+const port = Number(values.port);
+if (!Number.isInteger(port) || port < 0 || port > 65535) stop(`"${values.port}" is not a port: choose a number from 0 to 65535.`);
+
+try {
+  const { host } = values;
+  const app = createApp({
+    dataFolder: resolve(values.data),
+    webFolder,
+    hosts: ['127.0.0.1', 'localhost', '[::1]', host],
+    report: (error) => log.error(error),
+  });
+  if (values.demo && app.desks.isEmpty()) for (const desk of demoDesks()) app.desks.create(desk, { keepId: true });
+
+  const server = app.express.listen(port, host, (error) => {
+    if (error) {
+      const { code } = error as NodeJS.ErrnoException;
+      stop(code === 'EADDRINUSE' ? `Port ${port} is taken. Choose another with --port.` : `The server can't listen on ${host}:${port} (${code ?? error.message}).`);
+    }
+    const address = server.address();
+    const chosen = typeof address === 'object' && address ? address.port : port;
+    console.log(`Velvet Ledge is at http://${host}:${chosen}`);
+  });
+
+  const end = () => {
+    app.close();
+    server.close(() => process.exit(0));
+    server.closeAllConnections();
+  };
+  process.on('SIGINT', end);
+  process.on('SIGTERM', end);
+} catch (error) {
+  if (error instanceof StartProblem) stop(error.message);
+  throw error;
+}
