@@ -88,7 +88,10 @@ export function defineWidget<const Type extends string, const Face extends strin
 }
 
 /** A list of kinds by type. Throws when two share one. */
-export function byType<Kind extends { type: string }>(what: string, kinds: readonly Kind[]): ReadonlyMap<string, Kind> {
+export function byType<Kind extends { type: string }>(
+  what: string,
+  kinds: readonly Kind[],
+): ReadonlyMap<string, Kind> {
   const map = new Map<string, Kind>();
   for (const kind of kinds) {
     if (map.has(kind.type)) throw new Error(`${what} "${kind.type}" is defined twice`);

@@ -4,10 +4,13 @@ import { isDatePattern } from './sources/time/time.ts';
 
 /** Options that several kinds share. The form in the column is made from the meta data. */
 
-export const HourStyle = z.enum(['24', '12']).default('24').meta({
-  label: 'Hours',
-  choices: { '24': '24 hours', '12': '12 hours' },
-});
+export const HourStyle = z
+  .enum(['24', '12'])
+  .default('24')
+  .meta({
+    label: 'Hours',
+    choices: { '24': '24 hours', '12': '12 hours' },
+  });
 
 export const Seconds = z.boolean().default(false).meta({ label: 'Seconds' });
 

@@ -6,27 +6,91 @@ import type { ItemType } from '../core/items/list.ts';
 import type { Half, Roles } from '../core/colour/look.ts';
 
 /** The desks of Marrow Point, a made-up bird observatory on a made-up coast. */
-const marrowPoint: GeoPlace = { name: 'Marrow Point', latitude: 54.61, longitude: -1.04, zone: 'Europe/London' };
+const marrowPoint: GeoPlace = {
+  name: 'Marrow Point',
+  latitude: 54.61,
+  longitude: -1.04,
+  zone: 'Europe/London',
+};
 
 const applications: Application[] = [
-  { id: 'tallybook', Name: 'Tallybook', Comment: 'Count what passes', Icon: 'x-office-document', Categories: ['Science'] },
-  { id: 'chart-table', Name: 'Chart Table', Comment: 'Charts of the bay', Icon: 'applications-maps', Categories: ['Science'] },
-  { id: 'wavebox', Name: 'Wavebox', Comment: 'Listen to the marsh', Icon: 'audio-x-generic', Categories: ['AudioVideo'] },
-  { id: 'postbag', Name: 'Postbag', Comment: 'Letters and bulletins', Icon: 'internet-mail', Categories: ['Network'] },
-  { id: 'field-camera', Name: 'Field Camera', Comment: 'Pictures from the hide', Icon: 'camera-photo', Categories: ['Graphics'] },
-  { id: 'files', Name: 'Files', Comment: 'What is kept', Icon: 'system-file-manager', Categories: ['Utility'] },
-  { id: 'terminal', Name: 'Terminal', Comment: 'Commands', Icon: 'utilities-terminal', Categories: ['System'] },
-  { id: 'almanac', Name: 'Almanac', Comment: 'Tides, sun and moon', Icon: 'office-calendar', Categories: ['Science'] },
+  {
+    id: 'tallybook',
+    Name: 'Tallybook',
+    Comment: 'Count what passes',
+    Icon: 'x-office-document',
+    Categories: ['Science'],
+  },
+  {
+    id: 'chart-table',
+    Name: 'Chart Table',
+    Comment: 'Charts of the bay',
+    Icon: 'applications-maps',
+    Categories: ['Science'],
+  },
+  {
+    id: 'wavebox',
+    Name: 'Wavebox',
+    Comment: 'Listen to the marsh',
+    Icon: 'audio-x-generic',
+    Categories: ['AudioVideo'],
+  },
+  {
+    id: 'postbag',
+    Name: 'Postbag',
+    Comment: 'Letters and bulletins',
+    Icon: 'internet-mail',
+    Categories: ['Network'],
+  },
+  {
+    id: 'field-camera',
+    Name: 'Field Camera',
+    Comment: 'Pictures from the hide',
+    Icon: 'camera-photo',
+    Categories: ['Graphics'],
+  },
+  {
+    id: 'files',
+    Name: 'Files',
+    Comment: 'What is kept',
+    Icon: 'system-file-manager',
+    Categories: ['Utility'],
+  },
+  {
+    id: 'terminal',
+    Name: 'Terminal',
+    Comment: 'Commands',
+    Icon: 'utilities-terminal',
+    Categories: ['System'],
+  },
+  {
+    id: 'almanac',
+    Name: 'Almanac',
+    Comment: 'Tides, sun and moon',
+    Icon: 'office-calendar',
+    Categories: ['Science'],
+  },
 ];
 
-const surface: Finish = { kind: 'sheer', tint: 'surface', sheerness: 34, blur: 18, radius: 16, edgeLine: 0, shadow: 20 };
+const surface: Finish = {
+  kind: 'sheer',
+  tint: 'surface',
+  sheerness: 34,
+  blur: 18,
+  radius: 16,
+  edgeLine: 0,
+  shadow: 20,
+};
 
 const wide: Screen = { id: 'main', name: 'Main', width: 1920, height: 1080, scaleFactor: 1, x: 0, y: 0 };
 
 const fonts: Look['fonts'] = { display: 'fraunces', text: 'figtree', figures: 'fraunces' };
 
 /** Roles drawn from a few colours of a scene, then tuned by hand. */
-function rolesFrom(colours: Record<string, number>, tuned: Partial<Record<Half, Partial<Roles>>> = {}): Look['roles'] {
+function rolesFrom(
+  colours: Record<string, number>,
+  tuned: Partial<Record<Half, Partial<Roles>>> = {},
+): Look['roles'] {
   const drawn = drawRoles(Object.entries(colours).map(([colour, share]) => ({ colour, share })));
   return { light: { ...drawn.light, ...tuned.light }, dark: { ...drawn.dark, ...tuned.dark } };
 }
@@ -43,7 +107,10 @@ function items(prefix: string, list: (ItemType | [ItemType, Record<string, unkno
 }
 
 const starters = (prefix: string, ids: string[]) =>
-  items(prefix, ids.map((application): [ItemType, Record<string, unknown>] => ['application', { application }]));
+  items(
+    prefix,
+    ids.map((application): [ItemType, Record<string, unknown>] => ['application', { application }]),
+  );
 
 interface Sketch {
   id: string;
@@ -61,7 +128,16 @@ interface Sketch {
   workspaces: string[];
 }
 
-function desk({ half, roles, finish = surface, fonts: ownFonts = fonts, icons = 'line', screens = [wide], workspaces, ...rest }: Sketch): Desk {
+function desk({
+  half,
+  roles,
+  finish = surface,
+  fonts: ownFonts = fonts,
+  icons = 'line',
+  screens = [wide],
+  workspaces,
+  ...rest
+}: Sketch): Desk {
   return {
     format: 1,
     place: marrowPoint,
@@ -87,25 +163,54 @@ function dawnCount(): Desk {
       ['date', { pattern: 'EEE d MMM' }],
     ]),
   );
-  const dock = createDock('dock', 'main', 'bottom', surface, starters('dock', ['files', 'tallybook', 'chart-table', 'wavebox', 'postbag', 'field-camera', 'terminal']));
+  const dock = createDock(
+    'dock',
+    'main',
+    'bottom',
+    surface,
+    starters('dock', ['files', 'tallybook', 'chart-table', 'wavebox', 'postbag', 'field-camera', 'terminal']),
+  );
   return desk({
     id: 'dawn-count',
     name: 'Dawn count',
     seed: 1107,
     half: 'dark',
     backdrop: { kind: 'scene', scene: 'headland', seed: 7 },
-    roles: rolesFrom({ '#33213f': 0.3, '#54406f': 0.25, '#8a5b87': 0.15, '#c67c84': 0.12, '#eda57f': 0.1, '#fbd09a': 0.08 }, {
-      dark: { surface: '#2d2139', accent: '#fbd09a', second: '#dd8f88' },
-    }),
+    roles: rolesFrom(
+      { '#33213f': 0.3, '#54406f': 0.25, '#8a5b87': 0.15, '#c67c84': 0.12, '#eda57f': 0.1, '#fbd09a': 0.08 },
+      {
+        dark: { surface: '#2d2139', accent: '#fbd09a', second: '#dd8f88' },
+      },
+    ),
     edges: [
       { ...panel, margin: 0, padding: 18, align: 'end' },
       { ...dock, align: 'start', margin: 28, padding: 10, spacing: 16, thickness: 72, iconSize: 38 },
     ],
     widgets: [
-      createWidget({ id: 'clock', type: 'clock', face: 'serif', place: at('top-left', 96, 72), deskFinish: surface, options: { date: 'EEEE d MMMM' } }),
-      createWidget({ id: 'machine', type: 'machine', face: 'rings', place: at('left', 96, 120), deskFinish: surface }),
+      createWidget({
+        id: 'clock',
+        type: 'clock',
+        face: 'serif',
+        place: at('top-left', 96, 72),
+        deskFinish: surface,
+        options: { date: 'EEEE d MMMM' },
+      }),
+      createWidget({
+        id: 'machine',
+        type: 'machine',
+        face: 'rings',
+        place: at('left', 96, 120),
+        deskFinish: surface,
+      }),
       {
-        ...createWidget({ id: 'load', type: 'machine', face: 'graph', place: at('top-right', 96, 92), deskFinish: surface, options: { span: 30, disk: false, network: true } }),
+        ...createWidget({
+          id: 'load',
+          type: 'machine',
+          face: 'graph',
+          place: at('top-right', 96, 92),
+          deskFinish: surface,
+          options: { span: 30, disk: false, network: true },
+        }),
       },
       createWidget({
         id: 'elsewhere',
@@ -121,21 +226,38 @@ function dawnCount(): Desk {
 }
 
 function soundRoom(): Desk {
-  const finish: Finish = { ...surface, kind: 'frosted', sheerness: 42, blur: 22, radius: 6, edgeLine: 1, shadow: 12 };
+  const finish: Finish = {
+    ...surface,
+    kind: 'frosted',
+    sheerness: 42,
+    blur: 22,
+    radius: 6,
+    edgeLine: 1,
+    shadow: 12,
+  };
   const panel = createPanel(
     'panel',
     'main',
     'left',
     items('panel', ['app-list', 'divider', ['workspaces', { style: 'numbers' }], 'spring', 'tray', 'clock']),
   );
-  const dock = createDock('dock', 'main', 'right', finish, starters('dock', ['wavebox', 'files', 'postbag', 'almanac']));
+  const dock = createDock(
+    'dock',
+    'main',
+    'right',
+    finish,
+    starters('dock', ['wavebox', 'files', 'postbag', 'almanac']),
+  );
   return desk({
     id: 'sound-room',
     name: 'Sound room',
     seed: 311,
     half: 'light',
     backdrop: { kind: 'scene', scene: 'marsh', seed: 12 },
-    roles: rolesFrom({ '#76a096': 0.3, '#4f8079': 0.25, '#173f45': 0.2, '#f3e3b6': 0.2, '#d9a441': 0.03 }, { light: { accent: '#0f6a6c', surface: '#f2efdc' } }),
+    roles: rolesFrom(
+      { '#76a096': 0.3, '#4f8079': 0.25, '#173f45': 0.2, '#f3e3b6': 0.2, '#d9a441': 0.03 },
+      { light: { accent: '#0f6a6c', surface: '#f2efdc' } },
+    ),
     finish,
     fonts: { display: 'figtree', text: 'figtree', figures: 'figtree' },
     icons: 'duo',
@@ -144,7 +266,14 @@ function soundRoom(): Desk {
       { ...dock, iconSize: 40, thickness: 76, margin: 20, spacing: 14 },
     ],
     widgets: [
-      createWidget({ id: 'clock', type: 'clock', face: 'hands', place: at('top-right', 150, 110), deskFinish: finish, options: { date: 'EEEE d MMMM', seconds: true } }),
+      createWidget({
+        id: 'clock',
+        type: 'clock',
+        face: 'hands',
+        place: at('top-right', 150, 110),
+        deskFinish: finish,
+        options: { date: 'EEEE d MMMM', seconds: true },
+      }),
       createWidget({
         id: 'machine',
         type: 'machine',
@@ -160,30 +289,86 @@ function soundRoom(): Desk {
 function nightWatch(): Desk {
   const finish: Finish = { ...surface, kind: 'matte', tint: 'ground', radius: 2, edgeLine: 1, shadow: 0 };
   const left: Screen = { ...wide, width: 2560, height: 1440, name: 'Watch' };
-  const right: Screen = { id: 'side', name: 'Log', width: 1080, height: 1350, scaleFactor: 1, x: 2560, y: 40 };
+  const right: Screen = {
+    id: 'side',
+    name: 'Log',
+    width: 1080,
+    height: 1350,
+    scaleFactor: 1,
+    x: 2560,
+    y: 40,
+  };
   const panel = createPanel(
     'panel',
     'main',
     'bottom',
-    items('panel', ['app-list', ['workspaces', { style: 'names' }], 'spring', ['clock', { seconds: true }], 'spring', 'tray', ['date', { pattern: 'yyyy-MM-dd' }]]),
+    items('panel', [
+      'app-list',
+      ['workspaces', { style: 'names' }],
+      'spring',
+      ['clock', { seconds: true }],
+      'spring',
+      'tray',
+      ['date', { pattern: 'yyyy-MM-dd' }],
+    ]),
   );
-  const dock = createDock('dock', 'side', 'bottom', finish, starters('dock', ['tallybook', 'almanac', 'terminal']));
+  const dock = createDock(
+    'dock',
+    'side',
+    'bottom',
+    finish,
+    starters('dock', ['tallybook', 'almanac', 'terminal']),
+  );
   return desk({
     id: 'night-watch',
     name: 'Night watch',
     seed: 2300,
     half: 'dark',
     backdrop: { kind: 'scene', scene: 'night', seed: 5 },
-    roles: rolesFrom({ '#05080f': 0.5, '#12263a': 0.3, '#24465a': 0.15, '#ffdf9e': 0.05 }, { dark: { accent: '#ffd58c', second: '#7fb4c9' } }),
+    roles: rolesFrom(
+      { '#05080f': 0.5, '#12263a': 0.3, '#24465a': 0.15, '#ffdf9e': 0.05 },
+      { dark: { accent: '#ffd58c', second: '#7fb4c9' } },
+    ),
     finish,
     fonts: { display: 'spline-sans-mono', text: 'spline-sans-mono', figures: 'spline-sans-mono' },
     screens: [left, right],
     edges: [{ ...panel, length: 'fill', thickness: 36, iconSize: 18, padding: 16, finish }, dock],
     widgets: [
-      createWidget({ id: 'clock', type: 'clock', face: 'stack', place: at('left', 150, -150), deskFinish: finish, options: { date: 'EEE d MMM', colour: 'accent' } }),
-      createWidget({ id: 'machine', type: 'machine', face: 'text', place: at('top-right', 96, 96), deskFinish: finish, options: { network: true } }),
-      { ...createWidget({ id: 'log-clock', type: 'clock', face: 'line', place: at('top', 0, 80, 'side'), deskFinish: finish, options: { zone: 'UTC', date: "'UTC'", seconds: true } }), finish: bareFinish(finish) },
-      createWidget({ id: 'log-load', type: 'machine', face: 'graph', place: at('centre', 0, -60, 'side'), deskFinish: finish, options: { span: 60, network: true } }),
+      createWidget({
+        id: 'clock',
+        type: 'clock',
+        face: 'stack',
+        place: at('left', 150, -150),
+        deskFinish: finish,
+        options: { date: 'EEE d MMM', colour: 'accent' },
+      }),
+      createWidget({
+        id: 'machine',
+        type: 'machine',
+        face: 'text',
+        place: at('top-right', 96, 96),
+        deskFinish: finish,
+        options: { network: true },
+      }),
+      {
+        ...createWidget({
+          id: 'log-clock',
+          type: 'clock',
+          face: 'line',
+          place: at('top', 0, 80, 'side'),
+          deskFinish: finish,
+          options: { zone: 'UTC', date: "'UTC'", seconds: true },
+        }),
+        finish: bareFinish(finish),
+      },
+      createWidget({
+        id: 'log-load',
+        type: 'machine',
+        face: 'graph',
+        place: at('centre', 0, -60, 'side'),
+        deskFinish: finish,
+        options: { span: 60, network: true },
+      }),
     ],
     workspaces: ['Watch', 'Log', 'Signals'],
   });

@@ -34,7 +34,14 @@ export interface App {
 const LOCAL_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
 
 /** The whole server on a data folder, not yet listening. Throws StartProblem. */
-export function createApp({ dataFolder, webFolder, hosts = LOCAL_HOSTS, report = () => {}, sample = sampleMachine, now }: AppOptions): App {
+export function createApp({
+  dataFolder,
+  webFolder,
+  hosts = LOCAL_HOSTS,
+  report = () => {},
+  sample = sampleMachine,
+  now,
+}: AppOptions): App {
   const store = openStore(dataFolder);
   const desks = createDeskStore(store, now);
   const pictures = createPictureStore(store, join(dataFolder, 'pictures'), now);
@@ -68,7 +75,10 @@ export function createApp({ dataFolder, webFolder, hosts = LOCAL_HOSTS, report =
     throw new HttpProblem(404, 'Nothing here', 'There is nothing under this address.');
   });
   if (webFolder && existsSync(webFolder)) {
-    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+    app.use(
+      '/assets',
+      express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    );
     app.use(express.static(webFolder, { index: false }));
     app.get('/{*path}', (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html'));

@@ -25,7 +25,8 @@ function stop(sentence: string): never {
 
 const log = pino({ level: process.env['VELVET_LEDGE_LOG'] ?? 'warn' });
 const port = Number(values.port);
-if (!Number.isInteger(port) || port < 0 || port > 65535) stop(`"${values.port}" is not a port: choose a number from 0 to 65535.`);
+if (!Number.isInteger(port) || port < 0 || port > 65535)
+  stop(`"${values.port}" is not a port: choose a number from 0 to 65535.`);
 
 try {
   const { host } = values;
@@ -35,12 +36,17 @@ try {
     hosts: ['127.0.0.1', 'localhost', '[::1]', host],
     report: (error) => log.error(error),
   });
-  if (values.demo && app.desks.isEmpty()) for (const desk of demoDesks()) app.desks.create(desk, { keepId: true });
+  if (values.demo && app.desks.isEmpty())
+    for (const desk of demoDesks()) app.desks.create(desk, { keepId: true });
 
   const server = app.express.listen(port, host, (error) => {
     if (error) {
       const { code } = error as NodeJS.ErrnoException;
-      stop(code === 'EADDRINUSE' ? `Port ${port} is taken. Choose another with --port.` : `The server can't listen on ${host}:${port} (${code ?? error.message}).`);
+      stop(
+        code === 'EADDRINUSE'
+          ? `Port ${port} is taken. Choose another with --port.`
+          : `The server can't listen on ${host}:${port} (${code ?? error.message}).`,
+      );
     }
     const address = server.address();
     const chosen = typeof address === 'object' && address ? address.port : port;

@@ -9,7 +9,10 @@ const WEIGHTS = [200, 400, 700];
 const FONTS = {
   fraunces: { file: 'fraunces/files/fraunces-latin-opsz-normal.woff2', settings: '"opsz" 144' },
   figtree: { file: 'figtree/files/figtree-latin-wght-normal.woff2', settings: 'normal' },
-  'spline-sans-mono': { file: 'spline-sans-mono/files/spline-sans-mono-latin-wght-normal.woff2', settings: 'normal' },
+  'spline-sans-mono': {
+    file: 'spline-sans-mono/files/spline-sans-mono-latin-wght-normal.woff2',
+    settings: 'normal',
+  },
 };
 const characters = [];
 for (let code = 0x20; code <= 0x7e; code++) characters.push(String.fromCodePoint(code));

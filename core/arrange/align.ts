@@ -17,7 +17,9 @@ export function distributeRects(rects: readonly Rect[], axis: Axis): Rect[] {
   const bounds = boundsOf(rects);
   if (!bounds || rects.length < 3) return [...rects];
   const length = lengthOf[axis];
-  const order = rects.map((_, index) => index).sort((a, b) => centre(rects[a], axis) - centre(rects[b], axis));
+  const order = rects
+    .map((_, index) => index)
+    .sort((a, b) => centre(rects[a], axis) - centre(rects[b], axis));
   const filled = rects.reduce((sum, rect) => sum + rect[length], 0);
   const gap = (bounds[length] - filled) / (rects.length - 1);
   const moved = [...rects];

@@ -1,5 +1,16 @@
 import type { Alignment, NinePoint } from '../desk/values.ts';
-import { bottom, centreOf, isHorizontal, lengthOf, right, type Axis, type Point, type Rect, type Side, type Size } from './geometry.ts';
+import {
+  bottom,
+  centreOf,
+  isHorizontal,
+  lengthOf,
+  right,
+  type Axis,
+  type Point,
+  type Rect,
+  type Side,
+  type Size,
+} from './geometry.ts';
 
 /** Along one axis: at which end a part hangs. */
 const alongX: Record<NinePoint, Alignment> = {
@@ -28,7 +39,9 @@ const alongY: Record<NinePoint, Alignment> = {
 /** From the frame's start to the part's start, for an offset that points inward. */
 function startFrom(align: Alignment, frame: Rect, size: Size, axis: Axis, offset: number): number {
   const spare = frame[lengthOf[axis]] - size[lengthOf[axis]];
-  return frame[axis] + (align === 'start' ? offset : align === 'centre' ? spare / 2 + offset : spare - offset);
+  return (
+    frame[axis] + (align === 'start' ? offset : align === 'centre' ? spare / 2 + offset : spare - offset)
+  );
 }
 
 /** The inverse of startFrom. */
@@ -60,7 +73,13 @@ export function offsetFromPoint(point: NinePoint, frame: Rect, rect: Rect): Poin
  *      |           |      +------+
  *      +-----------+
  */
-export function hangFromNeighbour(side: Side, align: Alignment, neighbour: Rect, size: Size, offset: Point): Rect {
+export function hangFromNeighbour(
+  side: Side,
+  align: Alignment,
+  neighbour: Rect,
+  size: Size,
+  offset: Point,
+): Rect {
   const along: Axis = isHorizontal(side) ? 'x' : 'y';
   const shifted = startFrom(align, neighbour, size, along, offset[along]);
   const away = outward(side, neighbour, size, along === 'x' ? offset.y : offset.x);

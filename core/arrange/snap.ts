@@ -46,7 +46,10 @@ export function snap(input: SnapInput): Snapped {
   return {
     x: rest.x,
     y: rest.y,
-    guides: [...(x ? x.tied.flatMap((tie) => guideOf(tie, 'x', rest)) : []), ...(y ? y.tied.flatMap((tie) => guideOf(tie, 'y', rest)) : [])],
+    guides: [
+      ...(x ? x.tied.flatMap((tie) => guideOf(tie, 'x', rest)) : []),
+      ...(y ? y.tied.flatMap((tie) => guideOf(tie, 'y', rest)) : []),
+    ],
   };
 }
 
@@ -68,7 +71,10 @@ function snapAxis(input: SnapInput, axis: Axis): { start: number; tied: Candidat
   return { start: first.start, tied: best.filter((tie) => Math.abs(tie.start - first.start) <= SAME) };
 }
 
-function candidatesOf({ moving, others, screen, free, margin, tolerance }: SnapInput, axis: Axis): Candidate[] {
+function candidatesOf(
+  { moving, others, screen, free, margin, tolerance }: SnapInput,
+  axis: Axis,
+): Candidate[] {
   const length = lengthOf[axis];
   const own = moving[length];
   const found: Candidate[] = [];
@@ -97,7 +103,8 @@ function candidatesOf({ moving, others, screen, free, margin, tolerance }: SnapI
     add(start - own, start, 'part', other);
     add(start + (other[length] - own) / 2, start + other[length] / 2, 'part', other);
   }
-  for (const { start, gap, rect } of equalGaps(moving, others, axis)) add(start, start, 'spacing', { ...rect, [length]: gap });
+  for (const { start, gap, rect } of equalGaps(moving, others, axis))
+    add(start, start, 'spacing', { ...rect, [length]: gap });
   return found;
 }
 
@@ -107,12 +114,20 @@ function candidatesOf({ moving, others, screen, free, margin, tolerance }: SnapI
  *
  *     [A] g [B] g [moving]      [moving] g [A] g [B]      [A] g [moving] g [B]
  */
-function equalGaps(moving: Rect, others: readonly Rect[], axis: Axis): { start: number; gap: number; rect: Rect }[] {
+function equalGaps(
+  moving: Rect,
+  others: readonly Rect[],
+  axis: Axis,
+): { start: number; gap: number; rect: Rect }[] {
   const cross: Axis = axis === 'x' ? 'y' : 'x';
   const length = lengthOf[axis];
   const own = moving[length];
   const row = others
-    .filter((other) => other[cross] < moving[cross] + moving[lengthOf[cross]] && moving[cross] < other[cross] + other[lengthOf[cross]])
+    .filter(
+      (other) =>
+        other[cross] < moving[cross] + moving[lengthOf[cross]] &&
+        moving[cross] < other[cross] + other[lengthOf[cross]],
+    )
     .sort((a, b) => a[axis] - b[axis]);
   const found: { start: number; gap: number; rect: Rect }[] = [];
   for (let index = 0; index + 1 < row.length; index++) {
@@ -179,8 +194,18 @@ export function distancesAround(rect: Rect, others: readonly Rect[], frame: Rect
   }
   return [
     { side: 'top', length: rect.y - top, from: { x: middle.x, y: rect.y }, to: { x: middle.x, y: top } },
-    { side: 'right', length: rightmost - right(rect), from: { x: right(rect), y: middle.y }, to: { x: rightmost, y: middle.y } },
-    { side: 'bottom', length: lowest - bottom(rect), from: { x: middle.x, y: bottom(rect) }, to: { x: middle.x, y: lowest } },
+    {
+      side: 'right',
+      length: rightmost - right(rect),
+      from: { x: right(rect), y: middle.y },
+      to: { x: rightmost, y: middle.y },
+    },
+    {
+      side: 'bottom',
+      length: lowest - bottom(rect),
+      from: { x: middle.x, y: bottom(rect) },
+      to: { x: middle.x, y: lowest },
+    },
     { side: 'left', length: rect.x - left, from: { x: rect.x, y: middle.y }, to: { x: left, y: middle.y } },
   ];
 }

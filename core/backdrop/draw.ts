@@ -1,7 +1,10 @@
 import { mix } from '../colour/convert.ts';
 import { createRandom, valueNoise } from '../sources/noise.ts';
 
-/** Tools for drawing scenes as SVG text. Scenes are 1920 units wide and 1080 high, drawn to any size. */
+/**
+ * Tools for drawing scenes as SVG text. Scenes are 1920 units wide and 1080 high, drawn to any size. What is soft
+ * is made of gradients: a blur filter takes seconds at full size, and is worked out anew for each tile of it.
+ */
 export const WIDTH = 1920;
 export const HEIGHT = 1080;
 
@@ -28,7 +31,9 @@ export function stops(list: readonly Stop[], between = 6): string {
     if (!next) return;
     for (let step = 1; step < between; step++) {
       const t = step / between;
-      parts.push(stop(at + (next[0] - at) * t, mix(colour, next[1], t), opacity + ((next[2] ?? 1) - opacity) * t));
+      parts.push(
+        stop(at + (next[0] - at) * t, mix(colour, next[1], t), opacity + ((next[2] ?? 1) - opacity) * t),
+      );
     }
   });
   return parts.join('');
@@ -44,10 +49,6 @@ export function upright(id: string, list: readonly Stop[]): string {
 
 export function round(id: string, list: readonly Stop[]): string {
   return `<radialGradient id="${id}">${stops(list)}</radialGradient>`;
-}
-
-export function blur(id: string, deviation: number): string {
-  return `<filter id="${id}" x="-30%" y="-30%" width="160%" height="160%"><feGaussianBlur stdDeviation="${deviation}"/></filter>`;
 }
 
 export function sheet(fill: string): string {
@@ -86,7 +87,10 @@ export interface RidgeShape {
   bend?: (share: number) => number;
 }
 
-export function ridgeHeight({ seed, level, relief, stretch, octaves, gain, bend }: RidgeShape, x: number): number {
+export function ridgeHeight(
+  { seed, level, relief, stretch, octaves, gain, bend }: RidgeShape,
+  x: number,
+): number {
   return level - fractal(seed, x / stretch + 40, octaves, gain) * relief + (bend?.(x / WIDTH) ?? 0);
 }
 
@@ -123,11 +127,16 @@ export function birds({ seed, count, x, y, spreadX, spreadY, size, colour, opaci
       `M${n(bx - s)} ${n(by - lift * 0.4)} Q${n(bx - s * 0.45)} ${n(by - lift)} ${n(bx)} ${n(by)} Q${n(bx + s * 0.45)} ${n(by - lift)} ${n(bx + s)} ${n(by - lift * 0.3)}`,
     );
   }
-  return `<path d="${wings.join('')}" fill="none" stroke="${colour}" stroke-width="${n(size * 0.17)}" stroke-linecap="round" opacity="${opacity}"/>`;
+  return `<path d="${wings.join('')}" fill="none" stroke="${colour}" stroke-width="${n(size * 0.17)}" stroke-linecap="round" stroke-opacity="${opacity}"/>`;
 }
 
 /** Short level strokes that lie on water, denser toward a line of light. */
-export function glitter(seed: number, count: number, box: { x: number; y: number; width: number; height: number }, colour: string): string {
+export function glitter(
+  seed: number,
+  count: number,
+  box: { x: number; y: number; width: number; height: number },
+  colour: string,
+): string {
   const random = createRandom(seed);
   const strokes: string[] = [];
   for (let index = 0; index < count; index++) {
@@ -136,7 +145,9 @@ export function glitter(seed: number, count: number, box: { x: number; y: number
     const spread = box.width * (0.15 + 0.85 * depth);
     const x = box.x + (random() + random() - 1) * spread;
     const length = (6 + 60 * depth) * (0.4 + random());
-    strokes.push(`<path d="M${n(x - length / 2)} ${n(y)}h${n(length)}" stroke-width="${n(1 + depth * 2.4)}" opacity="${n(0.12 + 0.5 * random() * (1 - depth * 0.5))}"/>`);
+    strokes.push(
+      `<path d="M${n(x - length / 2)} ${n(y)}h${n(length)}" stroke-width="${n(1 + depth * 2.4)}" stroke-opacity="${n(0.12 + 0.5 * random() * (1 - depth * 0.5))}"/>`,
+    );
   }
   return `<g stroke="${colour}" stroke-linecap="round" fill="none">${strokes.join('')}</g>`;
 }

@@ -59,13 +59,20 @@ export function writeBundle({ desk, pictures }: Bundle): Uint8Array {
   for (const picture of pictures) files[`pictures/${picture.id}`] = picture.bytes;
   const manifest = {
     format: BUNDLE_FORMAT,
-    files: Object.entries(files).map(([name, bytes]) => ({ name, size: bytes.length, sha256: digestOf(bytes) })),
+    files: Object.entries(files).map(([name, bytes]) => ({
+      name,
+      size: bytes.length,
+      sha256: digestOf(bytes),
+    })),
   };
   const entries = { 'manifest.json': strToU8(JSON.stringify(manifest, null, 2)), ...files };
   // Pictures are packed already; a fixed date keeps the bytes the same.
   return zipSync(
     Object.fromEntries(
-      Object.entries(entries).map(([name, bytes]) => [name, [bytes, { level: name.startsWith('pictures/') ? 0 : 6 }]]),
+      Object.entries(entries).map(([name, bytes]) => [
+        name,
+        [bytes, { level: name.startsWith('pictures/') ? 0 : 6 }],
+      ]),
     ) as Parameters<typeof zipSync>[0],
     { mtime: '1990-01-01T00:00:00' },
   );
@@ -89,7 +96,10 @@ export function readBundle(bytes: Uint8Array): Result<Bundle> {
   }
   const desk = readDesk(json);
   if (!desk.ok) {
-    return { ok: false, problems: desk.problems.map(({ path, message }) => ({ path: `desk.json: ${path}`, message })) };
+    return {
+      ok: false,
+      problems: desk.problems.map(({ path, message }) => ({ path: `desk.json: ${path}`, message })),
+    };
   }
   const pictures: BundlePicture[] = [];
   for (const id of picturesOf(desk.value)) {
@@ -119,14 +129,17 @@ function unpack(bytes: Uint8Array): Result<Map<string, Uint8Array>> {
     const files = unzipSync(bytes, {
       filter({ name, size, originalSize }) {
         const stop = (message: string) => new Refusal({ path: name, message });
-        if (++entries > BUNDLE_LIMITS.entries) throw new Refusal({ path: '', message: `has more than ${BUNDLE_LIMITS.entries} entries` });
+        if (++entries > BUNDLE_LIMITS.entries)
+          throw new Refusal({ path: '', message: `has more than ${BUNDLE_LIMITS.entries} entries` });
         if (isOutside(name)) throw stop('lies outside the archive');
         if (names.has(name)) throw stop('is there twice');
         names.add(name);
         total += originalSize;
         if (originalSize > BUNDLE_LIMITS.entry) throw stop(`is larger than ${BUNDLE_LIMITS.entry / MIB} MiB`);
-        if (total > BUNDLE_LIMITS.total) throw stop(`brings the archive over ${BUNDLE_LIMITS.total / MIB} MiB`);
-        if (originalSize > MIB && originalSize > size * BUNDLE_LIMITS.ratio) throw stop('is packed too tightly to be honest');
+        if (total > BUNDLE_LIMITS.total)
+          throw stop(`brings the archive over ${BUNDLE_LIMITS.total / MIB} MiB`);
+        if (originalSize > MIB && originalSize > size * BUNDLE_LIMITS.ratio)
+          throw stop('is packed too tightly to be honest');
         return !name.endsWith('/');
       },
     });
@@ -138,7 +151,12 @@ function unpack(bytes: Uint8Array): Result<Map<string, Uint8Array>> {
 }
 
 function isOutside(name: string): boolean {
-  return /^([a-z]:|[/\\])/i.test(name) || name.includes('\\') || name.includes('\0') || name.split('/').includes('..');
+  return (
+    /^([a-z]:|[/\\])/i.test(name) ||
+    name.includes('\\') ||
+    name.includes('\0') ||
+    name.split('/').includes('..')
+  );
 }
 
 function checkManifest(files: ReadonlyMap<string, Uint8Array>): Problem | null {
@@ -151,16 +169,21 @@ function checkManifest(files: ReadonlyMap<string, Uint8Array>): Problem | null {
     return { path: 'manifest.json', message: 'is not a manifest' };
   }
   if (manifest.format > BUNDLE_FORMAT) {
-    return { path: 'manifest.json', message: `has format ${manifest.format}, newer than the ${BUNDLE_FORMAT} that this version reads` };
+    return {
+      path: 'manifest.json',
+      message: `has format ${manifest.format}, newer than the ${BUNDLE_FORMAT} that this version reads`,
+    };
   }
   const listed = new Map(manifest.files.map((file) => [file.name, file]));
   for (const [name, { sha256: digest }] of listed) {
     const bytes = files.get(name);
     if (!bytes) return { path: name, message: 'is listed but missing' };
-    if (digestOf(bytes) !== digest) return { path: name, message: 'does not match its digest: it was changed or damaged' };
+    if (digestOf(bytes) !== digest)
+      return { path: name, message: 'does not match its digest: it was changed or damaged' };
   }
   for (const name of files.keys()) {
-    if (name !== 'manifest.json' && !listed.has(name)) return { path: name, message: 'is not listed in the manifest' };
+    if (name !== 'manifest.json' && !listed.has(name))
+      return { path: name, message: 'is not listed in the manifest' };
   }
   return null;
 }

@@ -78,12 +78,23 @@ function toPoints({ width, height, data }: Pixels): Points {
   }
   let count = 0;
   for (let bin = 0; bin < bins; bin++) if (counts[bin]) count++;
-  const points: Points = { count, lab: new Float32Array(count * 3), weight: new Float32Array(count), total: 0 };
+  const points: Points = {
+    count,
+    lab: new Float32Array(count * 3),
+    weight: new Float32Array(count),
+    total: 0,
+  };
   let index = 0;
   for (let bin = 0; bin < bins; bin++) {
     const n = counts[bin] as number;
     if (!n) continue;
-    writeLab(points.lab, index * 3, (sums[bin * 3] as number) / n, (sums[bin * 3 + 1] as number) / n, (sums[bin * 3 + 2] as number) / n);
+    writeLab(
+      points.lab,
+      index * 3,
+      (sums[bin * 3] as number) / n,
+      (sums[bin * 3 + 1] as number) / n,
+      (sums[bin * 3 + 2] as number) / n,
+    );
     points.weight[index++] = n;
     points.total += n;
   }
@@ -100,7 +111,7 @@ function writeLab(into: Float32Array, at: number, red: number, green: number, bl
   const s = Math.cbrt(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
   into[at] = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
   into[at + 1] = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
-  into[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.8086757660 * s;
+  into[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
 }
 
 /** Starting centres: the heaviest point, then ever the point with the most distance, weighed by its share. */
@@ -179,7 +190,10 @@ function refine(points: Points, centres: Float32Array): Cluster[] {
   for (let c = 0; c < k; c++) {
     const w = sums[c * 4 + 3] as number;
     if (w <= 0) continue;
-    clusters.push({ lab: [centres[c * 3] as number, centres[c * 3 + 1] as number, centres[c * 3 + 2] as number], weight: w });
+    clusters.push({
+      lab: [centres[c * 3] as number, centres[c * 3 + 1] as number, centres[c * 3 + 2] as number],
+      weight: w,
+    });
   }
   return clusters;
 }
@@ -187,13 +201,18 @@ function refine(points: Points, centres: Float32Array): Cluster[] {
 function mergeNear(clusters: Cluster[], distance: number): Cluster[] {
   const merged: Cluster[] = [];
   for (const cluster of [...clusters].sort((a, b) => b.weight - a.weight)) {
-    const near = merged.find(({ lab }) => Math.hypot(lab[0] - cluster.lab[0], lab[1] - cluster.lab[1], lab[2] - cluster.lab[2]) < distance);
+    const near = merged.find(
+      ({ lab }) =>
+        Math.hypot(lab[0] - cluster.lab[0], lab[1] - cluster.lab[1], lab[2] - cluster.lab[2]) < distance,
+    );
     if (!near) {
       merged.push({ ...cluster });
       continue;
     }
     const weight = near.weight + cluster.weight;
-    near.lab = near.lab.map((value, i) => (value * near.weight + (cluster.lab[i] as number) * cluster.weight) / weight) as Cluster['lab'];
+    near.lab = near.lab.map(
+      (value, i) => (value * near.weight + (cluster.lab[i] as number) * cluster.weight) / weight,
+    ) as Cluster['lab'];
     near.weight = weight;
   }
   return merged;

@@ -20,7 +20,9 @@ const cache = new WeakMap<object, Palette>();
 export function paletteOf(roles: Roles): Palette {
   const known = cache.get(roles);
   if (known) return known;
-  const hexes = Object.fromEntries(Object.entries(roles).map(([role, value]) => [role, hexOf(value)])) as Roles;
+  const hexes = Object.fromEntries(
+    Object.entries(roles).map(([role, value]) => [role, hexOf(value)]),
+  ) as Roles;
   const texts = new Map<string, string>();
   const palette: Palette = {
     roles: hexes,

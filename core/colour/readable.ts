@@ -17,11 +17,18 @@ export function readableOn(wanted: string, surface: string, ratio = TEXT_CONTRAS
   if (lighter && darker) {
     return Math.abs(toLch(lighter).l - from.l) <= Math.abs(toLch(darker).l - from.l) ? lighter : darker;
   }
-  return lighter ?? darker ?? (contrast('#ffffff', ground) >= contrast('#000000', ground) ? '#ffffff' : '#000000');
+  return (
+    lighter ?? darker ?? (contrast('#ffffff', ground) >= contrast('#000000', ground) ? '#ffffff' : '#000000')
+  );
 }
 
 /** Walks the lightness toward black (0) or white (1) by halving; null when even that end is too weak. */
-function search(from: { l: number; c: number; h: number }, end: 0 | 1, ground: string, ratio: number): string | null {
+function search(
+  from: { l: number; c: number; h: number },
+  end: 0 | 1,
+  ground: string,
+  ratio: number,
+): string | null {
   let answer: string | null = end === 1 ? '#ffffff' : '#000000';
   if (contrast(answer, ground) < ratio) return null;
   let near = from.l;

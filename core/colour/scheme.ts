@@ -7,8 +7,24 @@ import type { Swatch } from './extract.ts';
 
 /** Lightness of the surfaces and of the marks in each half. */
 const levels = {
-  dark: { ground: 0.17, surface: 0.235, raised: 0.3, ink: 0.95, softInk: 0.78, accent: [0.72, 0.88], alert: 0.7 },
-  light: { ground: 0.955, surface: 0.925, raised: 0.985, ink: 0.24, softInk: 0.44, accent: [0.45, 0.6], alert: 0.52 },
+  dark: {
+    ground: 0.17,
+    surface: 0.235,
+    raised: 0.3,
+    ink: 0.95,
+    softInk: 0.78,
+    accent: [0.72, 0.88],
+    alert: 0.7,
+  },
+  light: {
+    ground: 0.955,
+    surface: 0.925,
+    raised: 0.985,
+    ink: 0.24,
+    softInk: 0.44,
+    accent: [0.45, 0.6],
+    alert: 0.52,
+  },
 } as const;
 
 /** Hue of danger, unless the accent already stands there. */
@@ -31,7 +47,8 @@ function half(which: Half, base: Lch, accent: Lch, second: Lch): Roles {
   const level = levels[which];
   const chroma = clamp(base.c * 0.55, 0.012, which === 'dark' ? 0.05 : 0.022);
   const surface = (l: number, more = 1) => toHex({ l, c: chroma * more, h: base.h });
-  const mark = ({ l, c, h }: Lch) => toHex({ l: clamp(l, level.accent[0], level.accent[1]), c: clamp(c, 0.07, 0.17), h });
+  const mark = ({ l, c, h }: Lch) =>
+    toHex({ l: clamp(l, level.accent[0], level.accent[1]), c: clamp(c, 0.07, 0.17), h });
   const alertHue = hueDistance(accent.h, ALERT_HUE) < 25 ? 10 : ALERT_HUE;
   const grounds = [surface(level.ground), surface(level.surface), surface(level.raised, 1.1)] as const;
   return {

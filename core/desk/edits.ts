@@ -2,7 +2,15 @@ import type { Draft } from 'immer';
 import { nearestPoint, offsetFromNeighbour, offsetFromPoint } from '../arrange/place.ts';
 import type { Rect, Side } from '../arrange/geometry.ts';
 import type { Half, Roles } from '../colour/look.ts';
-import { hangsInCircle, type Backdrop, type Desk, type Edge, type Item, type Screen, type Widget } from './schema.ts';
+import {
+  hangsInCircle,
+  type Backdrop,
+  type Desk,
+  type Edge,
+  type Item,
+  type Screen,
+  type Widget,
+} from './schema.ts';
 import type { Finish, GeoPlace, Hanging, Place, Role } from './values.ts';
 
 /**
@@ -24,7 +32,9 @@ export interface Ground {
 export function placeAt(hangs: Hanging, rect: Rect, ground: Ground): Place {
   if (hangs.from === 'part') {
     const neighbour = ground.rects.get(hangs.part);
-    return neighbour ? rounded(hangs, offsetFromNeighbour(hangs.side, hangs.align, neighbour, rect)) : freePlace(rect, ground);
+    return neighbour
+      ? rounded(hangs, offsetFromNeighbour(hangs.side, hangs.align, neighbour, rect))
+      : freePlace(rect, ground);
   }
   const frame = hangs.from === 'free' ? ground.free : ground.screen.rect;
   return rounded(hangs, offsetFromPoint(hangs.point, frame, rect));
@@ -33,7 +43,10 @@ export function placeAt(hangs: Hanging, rect: Rect, ground: Ground): Place {
 /** The place of a part at `rect` that hangs from the nearest point of the free area. */
 export function freePlace(rect: Rect, ground: Ground): Place {
   const point = nearestPoint(rect, ground.free);
-  return rounded({ from: 'free', screen: ground.screen.id, point }, offsetFromPoint(point, ground.free, rect));
+  return rounded(
+    { from: 'free', screen: ground.screen.id, point },
+    offsetFromPoint(point, ground.free, rect),
+  );
 }
 
 function rounded(hangs: Hanging, { x, y }: { x: number; y: number }): Place {
@@ -128,7 +141,11 @@ export const edits = {
     desk.widgets.push(widget);
   },
 
-  setWidgets(desk: DeskDraft, ids: readonly string[], change: Partial<Omit<Widget, 'id' | 'type' | 'options'>>) {
+  setWidgets(
+    desk: DeskDraft,
+    ids: readonly string[],
+    change: Partial<Omit<Widget, 'id' | 'type' | 'options'>>,
+  ) {
     for (const id of ids) {
       const widget = find(desk.widgets, id);
       if (widget) Object.assign(widget, change);

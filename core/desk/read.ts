@@ -34,7 +34,8 @@ function toProblem(issue: z.core.$ZodIssue): Problem {
 /** `['widgets', 3, 'scale']` as `widgets[3].scale`. */
 export function pathText(path: readonly PropertyKey[]): string {
   return path.reduce<string>(
-    (text, step) => (typeof step === 'number' ? `${text}[${step}]` : text ? `${text}.${String(step)}` : String(step)),
+    (text, step) =>
+      typeof step === 'number' ? `${text}[${step}]` : text ? `${text}.${String(step)}` : String(step),
     '',
   );
 }

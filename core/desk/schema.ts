@@ -2,7 +2,19 @@ import { z } from 'zod';
 import { itemKinds, type ItemType } from '../items/list.ts';
 import { widgetKinds, type WidgetType } from '../widgets/list.ts';
 import { sceneNames } from '../backdrop/names.ts';
-import { Alignment, Family, Finish, FixedColour, GeoPlace, Id, Place, Side, roles, type Role, type TypeOf } from './values.ts';
+import {
+  Alignment,
+  Family,
+  Finish,
+  FixedColour,
+  GeoPlace,
+  Id,
+  Place,
+  Side,
+  roles,
+  type Role,
+  type TypeOf,
+} from './values.ts';
 
 export const FORMAT = 1;
 
@@ -15,12 +27,20 @@ export const Screen = z.looseObject({
   width: z.number().int().min(320).max(16384),
   height: z.number().int().min(240).max(16384),
   scaleFactor: z.number().min(0.5).max(4).meta({ description: 'Device pixels for each px' }),
-  x: z.number().int().min(-65536).max(65536).meta({ description: 'Where the screen stands beside the others, px' }),
+  x: z
+    .number()
+    .int()
+    .min(-65536)
+    .max(65536)
+    .meta({ description: 'Where the screen stands beside the others, px' }),
   y: z.number().int().min(-65536).max(65536),
 });
 export type Screen = TypeOf<typeof Screen>;
 
-const roleShape = Object.fromEntries(roles.map((role) => [role, FixedColour])) as Record<Role, typeof FixedColour>;
+const roleShape = Object.fromEntries(roles.map((role) => [role, FixedColour])) as Record<
+  Role,
+  typeof FixedColour
+>;
 const Roles = z.looseObject(roleShape);
 
 export const iconSets = ['line', 'duo'] as const;
@@ -40,7 +60,11 @@ export const Backdrop = z.discriminatedUnion('kind', [
   z.looseObject({
     kind: z.literal('scene'),
     scene: z.enum(sceneNames),
-    seed: z.number().int().min(0).max(2 ** 31 - 1),
+    seed: z
+      .number()
+      .int()
+      .min(0)
+      .max(2 ** 31 - 1),
   }),
   z.looseObject({
     kind: z.literal('picture'),
@@ -49,14 +73,18 @@ export const Backdrop = z.discriminatedUnion('kind', [
       .regex(/^[0-9a-f]{64}$/)
       .meta({ description: 'SHA-256 of the picture file' }),
     name: z.string().max(200),
-    focal: z.looseObject({ x: Share, y: Share }).meta({ description: 'What stays in view when the picture is cut' }),
+    focal: z
+      .looseObject({ x: Share, y: Share })
+      .meta({ description: 'What stays in view when the picture is cut' }),
   }),
 ]);
 export type Backdrop = TypeOf<typeof Backdrop>;
 
 const OwnFinish = Finish.nullable().meta({ description: "Null follows the desk's finish" });
 
-const itemSchemas = itemKinds.map((kind) => z.looseObject({ id: Id, type: z.literal(kind.type), options: kind.options }));
+const itemSchemas = itemKinds.map((kind) =>
+  z.looseObject({ id: Id, type: z.literal(kind.type), options: kind.options }),
+);
 export interface Item {
   id: string;
   type: ItemType;
@@ -126,7 +154,12 @@ const Shape = z.looseObject({
   id: Id,
   name: Name,
   place: GeoPlace,
-  seed: z.number().int().min(0).max(2 ** 31 - 1).meta({ description: 'Of everything simulated on the desk' }),
+  seed: z
+    .number()
+    .int()
+    .min(0)
+    .max(2 ** 31 - 1)
+    .meta({ description: 'Of everything simulated on the desk' }),
   screens: z.array(Screen).min(1).max(LIMITS.screens),
   look: Look,
   backdrop: Backdrop,
@@ -144,7 +177,8 @@ export type Desk = Omit<TypeOf<typeof Shape>, 'edges' | 'widgets'> & { edges: Ed
 /** What the JSON Schema can't say: ids are unique, and whatever is named is there. */
 export const DeskSchema = Shape.superRefine((value, context) => {
   const desk = value as unknown as Desk;
-  const say = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
+  const say = (path: (string | number)[], message: string) =>
+    context.addIssue({ code: 'custom', path, message });
   const screens = new Set(desk.screens.map((screen) => screen.id));
   const seen = new Set<string>();
   function once(path: (string | number)[], id: string) {
@@ -154,7 +188,8 @@ export const DeskSchema = Shape.superRefine((value, context) => {
   desk.screens.forEach((screen, i) => once(['screens', i], screen.id));
   desk.edges.forEach((edge, i) => {
     once(['edges', i], edge.id);
-    if (!screens.has(edge.screen)) say(['edges', i, 'screen'], `names a screen that is not there: "${edge.screen}"`);
+    if (!screens.has(edge.screen))
+      say(['edges', i, 'screen'], `names a screen that is not there: "${edge.screen}"`);
     edge.items.forEach((item, j) => once(['edges', i, 'items', j], item.id));
   });
   desk.widgets.forEach((widget, i) => once(['widgets', i], widget.id));
@@ -162,7 +197,11 @@ export const DeskSchema = Shape.superRefine((value, context) => {
   const hangers = new Map([...desk.edges, ...desk.widgets].map((part) => [part.id, part]));
   desk.widgets.forEach(({ id, place: { hangs } }, i) => {
     if (hangs.from !== 'part') {
-      if (!screens.has(hangs.screen)) say(['widgets', i, 'place', 'hangs', 'screen'], `names a screen that is not there: "${hangs.screen}"`);
+      if (!screens.has(hangs.screen))
+        say(
+          ['widgets', i, 'place', 'hangs', 'screen'],
+          `names a screen that is not there: "${hangs.screen}"`,
+        );
     } else if (!hangers.has(hangs.part)) {
       say(['widgets', i, 'place', 'hangs', 'part'], `names a part that is not there: "${hangs.part}"`);
     } else if (hangsInCircle(id, desk.widgets)) {

@@ -3,7 +3,8 @@
  * whoever compares by reference sees what changed and nothing else. Plain objects and arrays only.
  */
 export function shareUnchanged<T>(previous: T | undefined, next: T): T {
-  if (previous === next || !isContainer(previous) || !isContainer(next)) return Object.is(previous, next) ? (previous as T) : next;
+  if (previous === next || !isContainer(previous) || !isContainer(next))
+    return Object.is(previous, next) ? (previous as T) : next;
   if (Array.isArray(previous) !== Array.isArray(next)) return next;
   const before = previous as Record<string, unknown>;
   const after = next as Record<string, unknown>;

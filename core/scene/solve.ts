@@ -34,7 +34,12 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
   const solving: Solving = {
     desk,
     palette,
-    readings: createReadings({ moment: conditions.moment, place: desk.place, seed: desk.seed, live: conditions.live }),
+    readings: createReadings({
+      moment: conditions.moment,
+      place: desk.place,
+      seed: desk.seed,
+      live: conditions.live,
+    }),
     facts: {
       applications: desk.applications,
       workspaces: desk.workspaces,
@@ -96,7 +101,13 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
     solving.needsThisMachine ||= kind.machineOrigin?.(options) === 'this-machine';
     const view = kind.view(options, context);
     const weight = kind.weight?.(options) ?? null;
-    return { item, view, length: kind.length(view as never, context), weight, isBlank: weight !== null || item.type === 'gap' };
+    return {
+      item,
+      view,
+      length: kind.length(view as never, context),
+      weight,
+      isBlank: weight !== null || item.type === 'gap',
+    };
   });
   const laid = layEdge(edge, views, free);
   return {
@@ -108,7 +119,10 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
     iconSize: context.iconSize,
     touchesSide: edge.margin === 0,
     missing: laid.missing,
-    items: views.map(({ item, view }, index) => ({ id: item.id, type: item.type, view, rect: laid.items[index] }) as SceneItem),
+    items: views.map(
+      ({ item, view }, index) =>
+        ({ id: item.id, type: item.type, view, rect: laid.items[index] }) as SceneItem,
+    ),
   };
 }
 
@@ -117,7 +131,13 @@ interface Unplaced extends Size {
   scene: Omit<SceneWidget, 'rect'>;
 }
 
-function placeWidgets(screen: string, rect: Rect, free: Rect, edges: SceneEdge[], solving: Solving): SceneWidget[] {
+function placeWidgets(
+  screen: string,
+  rect: Rect,
+  free: Rect,
+  edges: SceneEdge[],
+  solving: Solving,
+): SceneWidget[] {
   const byId = new Map(solving.desk.widgets.map((widget) => [widget.id, widget]));
   const placed = new Map<string, Rect>(edges.map((edge) => [edge.id, edge.rect]));
   const here = solving.desk.widgets.filter((widget) => screenOf(widget, byId, solving.desk.edges) === screen);
@@ -136,7 +156,9 @@ function placeWidgets(screen: string, rect: Rect, free: Rect, edges: SceneEdge[]
     let wanted: Rect;
     if (hangs.from === 'part') {
       const neighbour = rectOf(hangs.part);
-      wanted = neighbour ? hangFromNeighbour(hangs.side, hangs.align, neighbour, size, { x, y }) : { x, y, ...size };
+      wanted = neighbour
+        ? hangFromNeighbour(hangs.side, hangs.align, neighbour, size, { x, y })
+        : { x, y, ...size };
     } else {
       wanted = hangFromPoint(hangs.point, hangs.from === 'free' ? free : rect, size, { x, y });
     }
@@ -152,7 +174,11 @@ function placeWidgets(screen: string, rect: Rect, free: Rect, edges: SceneEdge[]
 }
 
 /** The screen that a widget is on: its own, or that of whatever it hangs from in the end. */
-export function screenOf(widget: Widget, byId: ReadonlyMap<string, Widget>, edges: readonly Edge[]): string | null {
+export function screenOf(
+  widget: Widget,
+  byId: ReadonlyMap<string, Widget>,
+  edges: readonly Edge[],
+): string | null {
   let at: Widget | undefined = widget;
   for (let steps = 0; at && steps <= byId.size; steps++) {
     const hangs: Widget['place']['hangs'] = at.place.hangs;
@@ -186,7 +212,10 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
     widget,
     width: width * scale,
     height: height * scale,
-    scene: { id, type, face, view, scale, padding, surface, locked, clicksThrough } as Omit<SceneWidget, 'rect'>,
+    scene: { id, type, face, view, scale, padding, surface, locked, clicksThrough } as Omit<
+      SceneWidget,
+      'rect'
+    >,
   };
 }
 

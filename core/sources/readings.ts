@@ -49,7 +49,8 @@ export function createReadings({ moment, place, seed, live }: ReadingsInput): Re
     moment,
     place,
     get,
-    text: (pattern, zone = place.zone) => once(`${zone} ${pattern}`, () => formatMoment(moment, zone, pattern)),
+    text: (pattern, zone = place.zone) =>
+      once(`${zone} ${pattern}`, () => formatMoment(moment, zone, pattern)),
     machine: (origin) => (origin === 'simulated' ? get('machine') : (live?.machine.at(-1)?.reading ?? null)),
     machineSeries: (origin, count, stepMs) =>
       once(`series ${origin} ${count} ${stepMs}`, () => {

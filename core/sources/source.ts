@@ -15,6 +15,8 @@ export interface Source<Id extends string, Reading> {
   step: number;
 }
 
-export function defineSource<const Id extends string, Reading>(source: Source<Id, Reading>): Source<Id, Reading> {
+export function defineSource<const Id extends string, Reading>(
+  source: Source<Id, Reading>,
+): Source<Id, Reading> {
   return source;
 }

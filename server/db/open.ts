@@ -22,7 +22,9 @@ export function openStore(folder: string): Store {
     client = new Database(join(folder, 'velvet-ledge.db'));
     client.pragma('journal_mode = WAL');
   } catch (error) {
-    throw new StartProblem(`The data folder ${folder} can't be written (${reason(error)}). Choose another with --data.`);
+    throw new StartProblem(
+      `The data folder ${folder} can't be written (${reason(error)}). Choose another with --data.`,
+    );
   }
   // A save is acknowledged once it is on the disk, not merely handed to the system.
   client.pragma('synchronous = FULL');
@@ -34,11 +36,15 @@ export function openStore(folder: string): Store {
 }
 
 function refuseNewer(client: Database.Database, folder: string): void {
-  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as { entries: { when: number }[] };
+  const journal = JSON.parse(readFileSync(join(MIGRATIONS, 'meta/_journal.json'), 'utf8')) as {
+    entries: { when: number }[];
+  };
   const newest = Math.max(...journal.entries.map(({ when }) => when));
   const isThere = client.prepare("select 1 from sqlite_master where name = '__drizzle_migrations'").get();
   if (!isThere) return;
-  const { applied } = client.prepare('select max(created_at) as applied from __drizzle_migrations').get() as { applied: number | null };
+  const { applied } = client.prepare('select max(created_at) as applied from __drizzle_migrations').get() as {
+    applied: number | null;
+  };
   if (applied !== null && applied > newest) {
     client.close();
     throw new StartProblem(

@@ -23,7 +23,10 @@ export const revisions = sqliteTable(
     /** The desk's JSON. */
     desk: text('desk').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.deskId, table.number] }), index('revisions_saved').on(table.savedAt)],
+  (table) => [
+    primaryKey({ columns: [table.deskId, table.number] }),
+    index('revisions_saved').on(table.savedAt),
+  ],
 );
 
 /** Files by content; the bytes lie in the data folder under `pictures/`, named by the id. */

@@ -1,5 +1,12 @@
 import express, { Router, type Request, type Response } from 'express';
-import { BUNDLE_ENDING, BUNDLE_LIMITS, BUNDLE_TYPE, picturesOf, readBundle, writeBundle } from '../../core/bundle/bundle.ts';
+import {
+  BUNDLE_ENDING,
+  BUNDLE_LIMITS,
+  BUNDLE_TYPE,
+  picturesOf,
+  readBundle,
+  writeBundle,
+} from '../../core/bundle/bundle.ts';
 import { readDesk } from '../../core/desk/read.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import type { Events } from '../events/events.ts';
@@ -33,7 +40,10 @@ export function deskRoutes({ desks, pictures, events }: Services): Router {
     const desk = readDesk(body);
     if (!desk.ok) throw refusal('Not a desk', desk.problems);
     const missing = picturesOf(desk.value).find((id) => !pictures.has(id));
-    if (missing) throw refusal('A picture is missing', [{ path: 'backdrop.picture', message: 'names a picture that the server does not have' }]);
+    if (missing)
+      throw refusal('A picture is missing', [
+        { path: 'backdrop.picture', message: 'names a picture that the server does not have' },
+      ]);
     return desk.value;
   }
 
@@ -53,16 +63,29 @@ export function deskRoutes({ desks, pictures, events }: Services): Router {
 
   router.put('/desks/:id', json, (request: WithId, response) => {
     const basedOn = Number(/^"(\d+)"$/.exec(request.headers['if-match'] ?? '')?.[1] ?? NaN);
-    if (Number.isNaN(basedOn)) throw new HttpProblem(428, 'Based on what?', 'A save must name the revision that it is based on (If-Match).');
+    if (Number.isNaN(basedOn))
+      throw new HttpProblem(
+        428,
+        'Based on what?',
+        'A save must name the revision that it is based on (If-Match).',
+      );
     const desk = checked(request.body);
-    if (desk.id !== request.params.id) throw new HttpProblem(422, 'Not this desk', 'id: is that of another desk');
+    if (desk.id !== request.params.id)
+      throw new HttpProblem(422, 'Not this desk', 'id: is that of another desk');
     const result = desks.save(desk, basedOn);
     if (!result.ok) {
       if (!result.current) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
-      throw new HttpProblem(412, 'Changed elsewhere', 'This desk was changed elsewhere since; nothing was overwritten.', { current: result.current });
+      throw new HttpProblem(
+        412,
+        'Changed elsewhere',
+        'This desk was changed elsewhere since; nothing was overwritten.',
+        { current: result.current },
+      );
     }
     events.tell('saved', { id: desk.id, revision: result.stored.revision, by: clientOf(request) });
-    response.set('ETag', etag(result.stored.revision)).json({ revision: result.stored.revision, savedAt: result.stored.savedAt });
+    response
+      .set('ETag', etag(result.stored.revision))
+      .json({ revision: result.stored.revision, savedAt: result.stored.savedAt });
   });
 
   router.delete('/desks/:id', (request: WithId, response) => {
@@ -73,7 +96,8 @@ export function deskRoutes({ desks, pictures, events }: Services): Router {
   });
 
   router.post('/desks/:id/restore', (request: WithId, response) => {
-    if (!desks.setRemoved(request.params.id, false)) throw new HttpProblem(404, 'No such desk', 'There is no such desk.');
+    if (!desks.setRemoved(request.params.id, false))
+      throw new HttpProblem(404, 'No such desk', 'There is no such desk.');
     const stored = found(request.params.id);
     events.tell('saved', { id: stored.desk.id, revision: stored.revision, by: clientOf(request) });
     send(response, stored);
@@ -90,21 +114,36 @@ export function deskRoutes({ desks, pictures, events }: Services): Router {
 
   router.get('/desks/:id/bundle', async (request: WithId, response) => {
     const { desk } = found(request.params.id);
-    const files = await Promise.all(picturesOf(desk).map(async (id) => ({ id, bytes: await pictures.read(id) })));
+    const files = await Promise.all(
+      picturesOf(desk).map(async (id) => ({ id, bytes: await pictures.read(id) })),
+    );
     const name = `${desk.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'desk'}${BUNDLE_ENDING}`;
-    response.type(BUNDLE_TYPE).attachment(name).send(Buffer.from(writeBundle({ desk, pictures: files })));
+    response
+      .type(BUNDLE_TYPE)
+      .attachment(name)
+      .send(Buffer.from(writeBundle({ desk, pictures: files })));
   });
 
-  router.post('/bundles', express.raw({ type: () => true, limit: BUNDLE_LIMITS.file }), async (request, response) => {
-    const bundle = readBundle(new Uint8Array(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)));
-    if (!bundle.ok) throw refusal('Not taken in', bundle.problems);
-    const { desk, pictures: files } = bundle.value;
-    // Pictures first: a desk is never on the shelf without what it shows.
-    for (const { bytes } of files) await pictures.add(Buffer.from(bytes), desk.backdrop.kind === 'picture' ? desk.backdrop.name : 'picture');
-    const stored = desks.create(desk);
-    events.tell('saved', { id: stored.desk.id, revision: stored.revision, by: clientOf(request) });
-    send(response, stored, 201);
-  });
+  router.post(
+    '/bundles',
+    express.raw({ type: () => true, limit: BUNDLE_LIMITS.file }),
+    async (request, response) => {
+      const bundle = readBundle(
+        new Uint8Array(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)),
+      );
+      if (!bundle.ok) throw refusal('Not taken in', bundle.problems);
+      const { desk, pictures: files } = bundle.value;
+      // Pictures first: a desk is never on the shelf without what it shows.
+      for (const { bytes } of files)
+        await pictures.add(
+          Buffer.from(bytes),
+          desk.backdrop.kind === 'picture' ? desk.backdrop.name : 'picture',
+        );
+      const stored = desks.create(desk);
+      events.tell('saved', { id: stored.desk.id, revision: stored.revision, by: clientOf(request) });
+      send(response, stored, 201);
+    },
+  );
 
   return router;
 }

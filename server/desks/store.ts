@@ -17,7 +17,11 @@ export type SaveResult = { ok: true; stored: StoredDesk } | { ok: false; current
 /** Desks and their revisions. Every change is one transaction. */
 export function createDeskStore(store: Store, now: () => number = Date.now) {
   function read(id: string, number?: number): StoredDesk | null {
-    const desk = store.select().from(desks).where(and(eq(desks.id, id), isNull(desks.removedAt))).get();
+    const desk = store
+      .select()
+      .from(desks)
+      .where(and(eq(desks.id, id), isNull(desks.removedAt)))
+      .get();
     if (!desk) return null;
     const row = store
       .select()
@@ -43,8 +47,14 @@ export function createDeskStore(store: Store, now: () => number = Date.now) {
     const at = now();
     const desk = { ...from, id: options.keepId ? from.id : nanoid(12), name: freeName(from.name) };
     store.transaction(() => {
-      store.insert(desks).values({ id: desk.id, name: desk.name, revision: 1, createdAt: at, savedAt: at }).run();
-      store.insert(revisions).values({ deskId: desk.id, number: 1, savedAt: at, desk: JSON.stringify(desk) }).run();
+      store
+        .insert(desks)
+        .values({ id: desk.id, name: desk.name, revision: 1, createdAt: at, savedAt: at })
+        .run();
+      store
+        .insert(revisions)
+        .values({ deskId: desk.id, number: 1, savedAt: at, desk: JSON.stringify(desk) })
+        .run();
     });
     return { desk, revision: 1, savedAt: at };
   }
@@ -56,7 +66,10 @@ export function createDeskStore(store: Store, now: () => number = Date.now) {
       if (!current || current.revision !== basedOn) return { ok: false, current };
       const at = now();
       const revision = basedOn + 1;
-      store.insert(revisions).values({ deskId: desk.id, number: revision, savedAt: at, desk: JSON.stringify(desk) }).run();
+      store
+        .insert(revisions)
+        .values({ deskId: desk.id, number: revision, savedAt: at, desk: JSON.stringify(desk) })
+        .run();
       store.update(desks).set({ revision, name: desk.name, savedAt: at }).where(eq(desks.id, desk.id)).run();
       forget(desk.id, at);
       return { ok: true, stored: { desk, revision, savedAt: at } };
@@ -66,7 +79,10 @@ export function createDeskStore(store: Store, now: () => number = Date.now) {
   function forget(deskId: string, at: number): void {
     const spare = revisionsToForget(history(deskId), at);
     if (spare.length === 0) return;
-    store.delete(revisions).where(and(eq(revisions.deskId, deskId), inArray(revisions.number, spare))).run();
+    store
+      .delete(revisions)
+      .where(and(eq(revisions.deskId, deskId), inArray(revisions.number, spare)))
+      .run();
   }
 
   function history(id: string): { number: number; savedAt: number }[] {
@@ -80,12 +96,23 @@ export function createDeskStore(store: Store, now: () => number = Date.now) {
 
   /** Takes a desk off the shelf, or puts it back. False when there is none. */
   function setRemoved(id: string, isRemoved: boolean): boolean {
-    return store.update(desks).set({ removedAt: isRemoved ? now() : null }).where(eq(desks.id, id)).run().changes > 0;
+    return (
+      store
+        .update(desks)
+        .set({ removedAt: isRemoved ? now() : null })
+        .where(eq(desks.id, id))
+        .run().changes > 0
+    );
   }
 
   function freeName(wanted: string): string {
     const names = new Set(
-      store.select({ name: desks.name }).from(desks).where(isNull(desks.removedAt)).all().map(({ name }) => name),
+      store
+        .select({ name: desks.name })
+        .from(desks)
+        .where(isNull(desks.removedAt))
+        .all()
+        .map(({ name }) => name),
     );
     const stem = wanted.replace(/ \d+$/, '');
     let name = wanted;
@@ -103,6 +130,9 @@ export type DeskStore = ReturnType<typeof createDeskStore>;
 /** What stands in the database was checked when it was written; an older format is brought up to date. */
 function parse(json: string): Desk {
   const desk = readDesk(JSON.parse(json));
-  if (!desk.ok) throw new Error(`A stored desk can't be read: ${desk.problems.map(({ path, message }) => `${path} ${message}`).join('; ')}`);
+  if (!desk.ok)
+    throw new Error(
+      `A stored desk can't be read: ${desk.problems.map(({ path, message }) => `${path} ${message}`).join('; ')}`,
+    );
   return desk.value;
 }

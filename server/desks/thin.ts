@@ -14,7 +14,10 @@ const slots = [
 ];
 
 /** Which of a desk's revisions to forget. Times are epoch ms; the newest revision always stays. */
-export function revisionsToForget(revisions: readonly { number: number; savedAt: number }[], now: number): number[] {
+export function revisionsToForget(
+  revisions: readonly { number: number; savedAt: number }[],
+  now: number,
+): number[] {
   const newestFirst = [...revisions].sort((a, b) => b.number - a.number);
   const taken = new Set<string>();
   let kept = 0;

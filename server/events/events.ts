@@ -29,7 +29,8 @@ export function createEvents({ sample, everyMs = 2000, now = Date.now }: EventsO
     void response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
 
   function tell(event: string, data: unknown, onlyMachine = false): void {
-    for (const { response, wantsMachine } of streams) if (!onlyMachine || wantsMachine) send(response, event, data);
+    for (const { response, wantsMachine } of streams)
+      if (!onlyMachine || wantsMachine) send(response, event, data);
   }
 
   async function look(): Promise<void> {
@@ -48,7 +49,11 @@ export function createEvents({ sample, everyMs = 2000, now = Date.now }: EventsO
   const router = Router();
   router.get('/events', (request, response) => {
     const stream = { response, wantsMachine: request.query['machine'] === '1' };
-    response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', Connection: 'keep-alive' });
+    response.writeHead(200, {
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-store',
+      Connection: 'keep-alive',
+    });
     send(response, 'hello', {});
     if (stream.wantsMachine && samples.length > 0) send(response, 'machine', samples);
     streams.add(stream);

@@ -12,9 +12,12 @@ export async function sampleMachine(): Promise<MachineReading> {
   const disk = disks?.find(({ mount }) => mount === '/') ?? disks?.toSorted((a, b) => b.size - a.size)[0];
   return {
     processor: finite(load?.currentLoad),
-    memory: memory && memory.total > 0 ? { used: memory.total - memory.available, total: memory.total } : null,
+    memory:
+      memory && memory.total > 0 ? { used: memory.total - memory.available, total: memory.total } : null,
     disk: disk && disk.size > 0 ? { used: disk.used, total: disk.size } : null,
-    network: network?.length ? { down: sum(network.map((n) => n.rx_sec)), up: sum(network.map((n) => n.tx_sec)) } : null,
+    network: network?.length
+      ? { down: sum(network.map((n) => n.rx_sec)), up: sum(network.map((n) => n.tx_sec)) }
+      : null,
   };
 }
 

@@ -12,7 +12,12 @@ export function guard(hosts: readonly string[]): RequestHandler {
       throw new HttpProblem(403, 'Unknown host', 'This server does not go by that name.');
     }
     const { origin } = request.headers;
-    if (origin !== undefined && request.method !== 'GET' && request.method !== 'HEAD' && hostOf(origin) !== request.headers.host) {
+    if (
+      origin !== undefined &&
+      request.method !== 'GET' &&
+      request.method !== 'HEAD' &&
+      hostOf(origin) !== request.headers.host
+    ) {
       throw new HttpProblem(403, 'Foreign page', 'Changes are taken only from the application itself.');
     }
     next();

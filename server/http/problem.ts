@@ -22,9 +22,17 @@ export function refusal(title: string, problems: readonly Problem[], status = 42
 
 /** Errors that body parsers throw carry a `type`; these are the ones that a person can cause. */
 const parserProblems: Record<string, { status: number; title: string; detail: string }> = {
-  'entity.too.large': { status: 413, title: 'Too large', detail: 'The file is larger than the server takes.' },
+  'entity.too.large': {
+    status: 413,
+    title: 'Too large',
+    detail: 'The file is larger than the server takes.',
+  },
   'entity.parse.failed': { status: 400, title: 'Not JSON', detail: 'The request is not JSON.' },
-  'request.aborted': { status: 400, title: 'Cut short', detail: 'The upload was cut short; nothing was kept.' },
+  'request.aborted': {
+    status: 400,
+    title: 'Cut short',
+    detail: 'The upload was cut short; nothing was kept.',
+  },
 };
 
 export function problemHandler(report: (error: unknown) => void): ErrorRequestHandler {
@@ -39,11 +47,23 @@ export function problemHandler(report: (error: unknown) => void): ErrorRequestHa
     else if (parser) problem = new HttpProblem(parser.status, parser.title, parser.detail);
     else {
       report(error);
-      problem = new HttpProblem(500, 'The server failed', 'Something went wrong on the server; nothing was changed.');
+      problem = new HttpProblem(
+        500,
+        'The server failed',
+        'Something went wrong on the server; nothing was changed.',
+      );
     }
     response
       .status(problem.status)
       .type('application/problem+json')
-      .send(JSON.stringify({ type: 'about:blank', title: problem.title, status: problem.status, detail: problem.message, ...problem.extra }));
+      .send(
+        JSON.stringify({
+          type: 'about:blank',
+          title: problem.title,
+          status: problem.status,
+          detail: problem.message,
+          ...problem.extra,
+        }),
+      );
   };
 }

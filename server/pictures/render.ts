@@ -46,7 +46,7 @@ export function createRenderer(cacheFolder: string) {
         sharp(path, { limitInputPixels: MOST_PIXELS })
           .autoOrient()
           .resize({ width, withoutEnlargement: true })
-          .webp({ quality: 88 })
+          .webp({ quality: 88, effort: 2 })
           .toBuffer(),
       ),
   };
@@ -63,7 +63,7 @@ async function renderScene(scene: SceneName, seed: number, width: number): Promi
   return sharp(svg, { limitInputPixels: MOST_PIXELS })
     .flatten({ background: '#000' })
     .composite([{ input: await grain(seed), tile: true, blend: 'soft-light' }])
-    .webp({ quality: 90, smartSubsample: true })
+    .webp({ quality: 92, effort: 2 })
     .toBuffer();
 }
 
@@ -73,6 +73,9 @@ const GRAIN_SIZE = 192;
 function grain(seed: number): Promise<Buffer> {
   const random = createRandom(seed);
   const grey = Buffer.alloc(GRAIN_SIZE * GRAIN_SIZE * 3);
-  for (let at = 0; at < grey.length; at += 3) grey.fill(Math.round(128 + (random() + random() - 1) * 26), at, at + 3);
-  return sharp(grey, { raw: { width: GRAIN_SIZE, height: GRAIN_SIZE, channels: 3 } }).png().toBuffer();
+  for (let at = 0; at < grey.length; at += 3)
+    grey.fill(Math.round(128 + (random() + random() - 1) * 26), at, at + 3);
+  return sharp(grey, { raw: { width: GRAIN_SIZE, height: GRAIN_SIZE, channels: 3 } })
+    .png()
+    .toBuffer();
 }

@@ -8,7 +8,9 @@ const ROWS = 108;
 
 /** A chart of an invented bay: depths below, heights above, soundings between the lines. */
 export function contours(seed: number): SceneDrawing {
-  const field = Array.from({ length: COLUMNS * ROWS }, (_, index) => heightAt(seed, index % COLUMNS, Math.floor(index / COLUMNS)));
+  const field = Array.from({ length: COLUMNS * ROWS }, (_, index) =>
+    heightAt(seed, index % COLUMNS, Math.floor(index / COLUMNS)),
+  );
   const low = Math.min(...field);
   const high = Math.max(...field);
   const levels = Array.from({ length: 22 }, (_, index) => low + ((index + 1) / 23) * (high - low));
@@ -17,7 +19,10 @@ export function contours(seed: number): SceneDrawing {
     .map(({ coordinates }, index) => {
       const path = coordinates.flatMap((polygon) => polygon.map(ringPath)).join('');
       const share = index / (levels.length - 1);
-      const fill = share < 0.55 ? mix('#12262b', '#1d3f43', share / 0.55) : mix('#2c4a41', '#53603f', (share - 0.55) / 0.45);
+      const fill =
+        share < 0.55
+          ? mix('#12262b', '#1d3f43', share / 0.55)
+          : mix('#2c4a41', '#53603f', (share - 0.55) / 0.45);
       const isMain = index % 4 === 0;
       const stroke = share < 0.55 ? '#7fb3ab' : '#d8b878';
       return `<path d="${path}" fill="${fill}" stroke="${stroke}" stroke-width="${isMain ? 1.9 : 0.9}" stroke-opacity="${isMain ? 0.62 : 0.3}"/>`;
@@ -29,12 +34,19 @@ export function contours(seed: number): SceneDrawing {
       [0.6, '#081214', 0.08],
       [1, '#081214', 0.62],
     ]),
-    body: sheet('#0f2025') + shapes + grid() + soundings(seed, field, low, high) + `<ellipse cx="960" cy="540" rx="1340" ry="860" fill="url(#vignette)"/>`,
+    body:
+      sheet('#0f2025') +
+      shapes +
+      grid() +
+      soundings(seed, field, low, high) +
+      `<ellipse cx="960" cy="540" rx="1340" ry="860" fill="url(#vignette)"/>`,
   };
 }
 
 function ringPath(ring: number[][]): string {
-  const points = ring.map(([x = 0, y = 0]) => `${n((x / COLUMNS) * (WIDTH + 20) - 10)} ${n((y / ROWS) * (HEIGHT + 12) - 6)}`);
+  const points = ring.map(
+    ([x = 0, y = 0]) => `${n((x / COLUMNS) * (WIDTH + 20) - 10)} ${n((y / ROWS) * (HEIGHT + 12) - 6)}`,
+  );
   return `M${points.join('L')}Z`;
 }
 
@@ -74,7 +86,8 @@ function soundings(seed: number, field: number[], low: number, high: number): st
   for (let index = 0; index < 150; index++) {
     const x = random() * WIDTH;
     const y = random() * HEIGHT;
-    const height = field[Math.floor((y / HEIGHT) * ROWS) * COLUMNS + Math.floor((x / WIDTH) * COLUMNS)] ?? low;
+    const height =
+      field[Math.floor((y / HEIGHT) * ROWS) * COLUMNS + Math.floor((x / WIDTH) * COLUMNS)] ?? low;
     if ((height - low) / (high - low) > 0.5) continue;
     marks += `M${n(x - 4)} ${n(y)}h8M${n(x)} ${n(y - 4)}v8`;
   }

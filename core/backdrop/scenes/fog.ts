@@ -1,6 +1,16 @@
 import { mix } from '../../colour/convert.ts';
 import { createRandom } from '../../sources/noise.ts';
-import { WIDTH, blur, n, ridgeHeight, ridgePath, round, sheet, upright, type RidgeShape, type SceneDrawing } from '../draw.ts';
+import {
+  WIDTH,
+  n,
+  ridgeHeight,
+  ridgePath,
+  round,
+  sheet,
+  upright,
+  type RidgeShape,
+  type SceneDrawing,
+} from '../draw.ts';
 
 /** Ridges of firs, each paler than the one before it, with fog in the valleys. */
 export function fog(seed: number): SceneDrawing {
@@ -19,8 +29,7 @@ export function fog(seed: number): SceneDrawing {
       [0, '#e3e6e2', 0],
       [0.55, '#e3e6e2', 0.62],
       [1, '#e3e6e2', 0],
-    ]) +
-    blur('wide', 34);
+    ]);
   let body = sheet('url(#sky)') + `<ellipse cx="1340" cy="210" rx="760" ry="380" fill="url(#glow)"/>`;
   for (let index = 0; index < count; index++) {
     const depth = index / (count - 1);
@@ -37,7 +46,7 @@ export function fog(seed: number): SceneDrawing {
     body += `<g fill="${colour}"><path d="${ridgePath(shape, 6)}"/>${firs(seed + 70 + index, shape, depth)}</g>`;
     if (index < count - 1) {
       const y = shape.level - 20 + 70 * depth;
-      body += `<rect x="-200" y="${n(y)}" width="${WIDTH + 400}" height="${n(230 - 40 * depth)}" fill="url(#bank)" filter="url(#wide)"/>`;
+      body += `<rect x="-200" y="${n(y)}" width="${WIDTH + 400}" height="${n(230 - 40 * depth)}" fill="url(#bank)"/>`;
     }
   }
   return { defs, body };

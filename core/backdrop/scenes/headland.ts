@@ -1,5 +1,17 @@
 import { mix } from '../../colour/convert.ts';
-import { HEIGHT, WIDTH, birds, blur, glitter, ridgePath, round, sheet, upright, type SceneDrawing } from '../draw.ts';
+import { createRandom } from '../../sources/noise.ts';
+import {
+  HEIGHT,
+  WIDTH,
+  birds,
+  glitter,
+  n,
+  ridgePath,
+  round,
+  sheet,
+  upright,
+  type SceneDrawing,
+} from '../draw.ts';
 
 /** A low sun between layered headlands and the sea, seen through the haze of a cold dawn. */
 export function headland(seed: number): SceneDrawing {
@@ -42,25 +54,57 @@ export function headland(seed: number): SceneDrawing {
       [0.5, '#ffd9ae', 0.34],
       [1, '#ffd9ae', 0],
     ]) +
-    blur('soft', 14) +
-    blur('wide', 40);
-  const clouds = [150, 236, 330, 452, 540]
-    .map((y, index) => {
-      const path = ridgePath({ seed: seed + 60 + index, level: y, relief: 26, stretch: 520, octaves: 4, gain: 0.4 }, 16, y + 46);
-      return `<path d="${path}" fill="${mix('#5b4478', '#ffbf94', index / 4)}" opacity="${0.16 + index * 0.03}"/>`;
-    })
-    .join('');
+    [0, 1, 2, 3, 4]
+      .map((tone) =>
+        round(`cloud${tone}`, [
+          [0, mix('#6b4f86', '#ffc79c', tone / 4), 0.5],
+          [1, mix('#6b4f86', '#ffc79c', tone / 4), 0],
+        ]),
+      )
+      .join('');
+  const clouds = cloudBands(seed + 60);
   const body =
     sheet('url(#sky)') +
-    `<g filter="url(#wide)">${clouds}</g>` +
+    clouds +
     `<ellipse cx="${sunX}" cy="${horizon - 20}" rx="900" ry="520" fill="url(#glow)"/>` +
-    `<circle cx="${sunX}" cy="${horizon - 30}" r="38" fill="#fff6df" filter="url(#soft)"/>` +
+    `<circle cx="${sunX}" cy="${horizon - 30}" r="96" fill="url(#glow)"/>` +
     `<circle cx="${sunX}" cy="${horizon - 30}" r="31" fill="#fff9ea"/>` +
-    layers.map((layer, index) => `<path d="${ridgePath({ ...layer, seed: seed + index * 13, bend: (x) => 44 * Math.exp(-(((x - 0.66) / 0.16) ** 2)) })}" fill="${far[index]}" opacity="${0.72 + index * 0.1}"/>`).join('') +
+    layers
+      .map(
+        (layer, index) =>
+          `<path d="${ridgePath({ ...layer, seed: seed + index * 13, bend: (x) => 44 * Math.exp(-(((x - 0.66) / 0.16) ** 2)) })}" fill="${far[index]}" fill-opacity="${0.72 + index * 0.1}"/>`,
+      )
+      .join('') +
     `<rect y="${horizon - 90}" width="${WIDTH}" height="150" fill="url(#haze)"/>` +
     `<rect y="${horizon + 6}" width="${WIDTH}" height="${HEIGHT - horizon}" fill="url(#sea)"/>` +
     glitter(seed + 5, 190, { x: sunX, y: horizon + 12, width: 330, height: 190 }, '#ffe9c4') +
-    birds({ seed: seed + 9, count: 54, x: 1010, y: 330, spreadX: 330, spreadY: 90, size: 15, colour: '#3a2748' }) +
-    near.map((layer, index) => `<path d="${ridgePath({ ...layer, seed: seed + 31 + index * 17, bend: (x) => (index === 0 ? -150 * (x - 0.2) ** 2 * 1.6 + 30 : 70 * Math.abs(x - 0.45)) }, 6)}" fill="${far[index + 4]}"/>`).join('');
+    birds({
+      seed: seed + 9,
+      count: 54,
+      x: 1010,
+      y: 330,
+      spreadX: 330,
+      spreadY: 90,
+      size: 15,
+      colour: '#3a2748',
+    }) +
+    near
+      .map(
+        (layer, index) =>
+          `<path d="${ridgePath({ ...layer, seed: seed + 31 + index * 17, bend: (x) => (index === 0 ? -150 * (x - 0.2) ** 2 * 1.6 + 30 : 70 * Math.abs(x - 0.45)) }, 6)}" fill="${far[index + 4]}"/>`,
+      )
+      .join('');
   return { defs, body };
+}
+
+/** Long thin veils of cloud, the lower the warmer. */
+function cloudBands(seed: number): string {
+  const random = createRandom(seed);
+  return Array.from({ length: 26 }, () => {
+    const depth = random();
+    const y = 110 + depth * 500;
+    const long = 260 + random() * 620;
+    const tone = Math.min(4, Math.floor(depth * 5));
+    return `<ellipse cx="${n(random() * WIDTH)}" cy="${n(y)}" rx="${n(long)}" ry="${n(5 + random() * 22 * (1.2 - depth))}" fill="url(#cloud${tone})" fill-opacity="${n(0.25 + random() * 0.45)}"/>`;
+  }).join('');
 }

@@ -1,15 +1,14 @@
 import { mix } from '../../colour/convert.ts';
-import { HEIGHT, WIDTH, blur, fractal, n, sheet, upright, type SceneDrawing } from '../draw.ts';
+import { HEIGHT, WIDTH, fractal, n, sheet, upright, type SceneDrawing } from '../draw.ts';
 
 /** Wet sand after the ebb: ripple upon ripple, lit from one side. */
 export function tide(seed: number): SceneDrawing {
   const count = 46;
-  const defs =
-    upright('sand', [
-      [0, '#efe4d6'],
-      [0.5, '#e6d3c1'],
-      [1, '#cfb2a3'],
-    ]) + blur('soft', 2.2);
+  const defs = upright('sand', [
+    [0, '#efe4d6'],
+    [0.5, '#e6d3c1'],
+    [1, '#cfb2a3'],
+  ]);
   let body = sheet('url(#sand)');
   for (let index = 0; index < count; index++) {
     const share = index / (count - 1);
@@ -18,7 +17,12 @@ export function tide(seed: number): SceneDrawing {
     const line = waveLine(seed, y, share);
     const tone = mix('#fbf3ea', '#e7cdbd', share);
     body +=
-      `<path d="${line}" fill="none" stroke="${mix('#c9a797', '#94746d', share)}" stroke-width="${n(thick)}" stroke-opacity="${n(0.1 + 0.14 * share)}" transform="translate(0 ${n(thick * 0.62)})" filter="url(#soft)"/>` +
+      [1, 0.72, 0.44]
+        .map(
+          (part) =>
+            `<path d="${line}" fill="none" stroke="${mix('#c9a797', '#94746d', share)}" stroke-width="${n(thick * part)}" stroke-opacity="${n(0.05 + 0.06 * share)}" transform="translate(0 ${n(thick * 0.62)})"/>`,
+        )
+        .join('') +
       `<path d="${line}" fill="none" stroke="${tone}" stroke-width="${n(thick * 0.5)}" stroke-opacity=".55"/>` +
       `<path d="${line}" fill="none" stroke="#fffaf3" stroke-width="${n(0.8 + 1.6 * share)}" stroke-opacity=".7" transform="translate(0 ${n(-thick * 0.22)})"/>`;
   }

@@ -7,7 +7,10 @@ const options = z.looseObject({
   icon: z
     .enum(['view-app-grid', 'start-here', 'system-search'])
     .default('view-app-grid')
-    .meta({ label: 'Mark', choices: { 'view-app-grid': 'Grid', 'start-here': 'Ledge', 'system-search': 'Lens' } }),
+    .meta({
+      label: 'Mark',
+      choices: { 'view-app-grid': 'Grid', 'start-here': 'Ledge', 'system-search': 'Lens' },
+    }),
   label: z.string().max(40).default('').meta({ label: 'Label', placeholder: 'none' }),
 });
 

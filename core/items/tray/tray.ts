@@ -40,13 +40,19 @@ export const tray = defineItem({
     const machine = readings.machine(options.from);
     if (options.network) {
       const down = machine?.network?.down ?? null;
-      const icon = down === null ? 'network-offline' : down > 200_000 ? 'network-transmit-receive' : 'network-idle';
+      const icon =
+        down === null ? 'network-offline' : down > 200_000 ? 'network-transmit-receive' : 'network-idle';
       const title = down === null ? 'Network not available' : `${Math.round(down / 1000)} kB/s down`;
       signs.push({ id: 'network', icon, title });
     }
     if (options.processor) {
       const value = machine?.processor ?? null;
-      const icon = value === null || value < 15 ? 'speedometer-low' : value < 60 ? 'speedometer-middle' : 'speedometer-high';
+      const icon =
+        value === null || value < 15
+          ? 'speedometer-low'
+          : value < 60
+            ? 'speedometer-middle'
+            : 'speedometer-high';
       const title = value === null ? 'Processor not available' : `Processor ${Math.round(value)} %`;
       signs.push({ id: 'processor', icon, title });
     }

@@ -34,7 +34,13 @@ export const workspaces = defineItem({
         const label = style === 'names' && !context.isVertical ? name : String(index + 1);
         const textLength = context.isVertical ? text.size * LINE_HEIGHT : textWidth(label, text);
         const bar = isCurrent ? workspaceMarks.current : workspaceMarks.bar;
-        return { id, name, label, isCurrent, length: style === 'bars' ? bar : Math.ceil(textLength + workspaceMarks.pad) };
+        return {
+          id,
+          name,
+          label,
+          isCurrent,
+          length: style === 'bars' ? bar : Math.ceil(textLength + workspaceMarks.pad),
+        };
       }),
     };
   },

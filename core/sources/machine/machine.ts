@@ -54,7 +54,9 @@ function processorAt(seed: number, moment: number, busy: number): number {
   const slot = Math.floor(moment / (3 * MINUTE));
   const within = (moment / (3 * MINUTE)) % 1;
   const isBurst = hash(seed + 3, slot) < 0.06 + 0.3 * busy;
-  const burst = isBurst ? (20 + 45 * hash(seed + 4, slot)) * Math.sin(Math.PI * within) ** 0.5 * (0.25 + busy) : 0;
+  const burst = isBurst
+    ? (20 + 45 * hash(seed + 4, slot)) * Math.sin(Math.PI * within) ** 0.5 * (0.25 + busy)
+    : 0;
   const jitter = 6 * (0.3 + busy) * (valueNoise(seed + 5, moment / 2000) - 0.5);
   return round1(clamp(idle + work + burst + jitter, 0.5, 100));
 }
@@ -64,7 +66,14 @@ function memoryShare(seed: number, moment: number, busy: number): number {
   const session = moment / (2.6 * HOUR) + valueNoise(seed + 20, moment / DAY) * 0.4;
   const grown = session % 1;
   const size = 0.12 + 0.22 * hash(seed + 21, Math.floor(session));
-  return clamp(0.24 + size * grown ** 0.7 * (0.5 + 0.5 * busy) + 0.16 * busy + 0.015 * valueNoise(seed + 22, moment / 30_000), 0, 0.97);
+  return clamp(
+    0.24 +
+      size * grown ** 0.7 * (0.5 + 0.5 * busy) +
+      0.16 * busy +
+      0.015 * valueNoise(seed + 22, moment / 30_000),
+    0,
+    0.97,
+  );
 }
 
 /** Some gigabytes more each day for a fortnight, then a tidying. */
@@ -76,7 +85,9 @@ function diskShare(seed: number, moment: number): number {
 function networkAt(seed: number, moment: number, busy: number): { down: number; up: number } {
   const slot = Math.floor(moment / (45 * 1000));
   const isTransfer = hash(seed + 41, slot) < 0.04 + 0.3 * busy;
-  const transfer = isTransfer ? 3.5e6 * hash(seed + 42, slot) ** 2 * Math.sin(Math.PI * ((moment / 45_000) % 1)) : 0;
+  const transfer = isTransfer
+    ? 3.5e6 * hash(seed + 42, slot) ** 2 * Math.sin(Math.PI * ((moment / 45_000) % 1))
+    : 0;
   const murmur = 2500 + 30_000 * busy * valueNoise(seed + 43, moment / 5000);
   return { down: Math.round(murmur + transfer), up: Math.round(murmur * 0.3 + transfer * 0.07) };
 }

@@ -100,7 +100,11 @@ export const clock = defineWidget({
       }
       case 'line': {
         const { time, date } = clockType.line;
-        const whole = [`${view.hours}:${view.minutes}`, view.seconds && `:${view.seconds}`, view.period && ` ${view.period}`]
+        const whole = [
+          `${view.hours}:${view.minutes}`,
+          view.seconds && `:${view.seconds}`,
+          view.period && ` ${view.period}`,
+        ]
           .filter(Boolean)
           .join('');
         const width = textWidth(whole, { family: fonts.figures, ...time });

@@ -87,7 +87,8 @@ export const machine = defineWidget({
       series: series && wanted.map((_, row) => series.map((shares) => shares[row] ?? null)),
       span: options.span,
       colour: textColour(options.colour),
-      notice: wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
+      notice:
+        wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
     };
   },
   size(view, face, { fonts }) {
@@ -130,7 +131,10 @@ function meterOf(id: Meter['id'], reading: MachineReading | null): Meter {
       const shown =
         value === null
           ? NONE
-          : { ...percent(value.used / value.total), detail: `${formatBytes(value.used)} of ${formatBytes(value.total)}` };
+          : {
+              ...percent(value.used / value.total),
+              detail: `${formatBytes(value.used)} of ${formatBytes(value.total)}`,
+            };
       return { id, title: id === 'memory' ? 'Memory' : 'Disk', ...shown };
     }
     case 'network': {

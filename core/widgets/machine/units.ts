@@ -18,5 +18,8 @@ export function formatBytes(bytes: number): string {
 /** Bytes per second, counted in 1000s as networks are. */
 export function formatRate(bytesPerSecond: number): { figure: string; unit: string } {
   const [value, unit] = scaled(bytesPerSecond, 1000);
-  return { figure: value >= 10 || unit === 'B' ? String(Math.round(value)) : value.toFixed(1), unit: `${unit}/s` };
+  return {
+    figure: value >= 10 || unit === 'B' ? String(Math.round(value)) : value.toFixed(1),
+    unit: `${unit}/s`,
+  };
 }
