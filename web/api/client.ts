@@ -1,0 +1,99 @@
+import type { Desk } from '../../core/desk/schema.ts';
+
+/** The server's interface, typed. Everything that fails ends in one of two errors. */
+
+export interface StoredDesk {
+  desk: Desk;
+  revision: number;
+  savedAt: number;
+}
+
+export interface RevisionNote {
+  number: number;
+  savedAt: number;
+}
+
+export interface PictureNote {
+  id: string;
+  name: string;
+  width: number;
+  height: number;
+}
+
+/** The server answered that something is wrong; the message is a sentence for a person. */
+export class ServerProblem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly body: Record<string, unknown>,
+  ) {
+    super(message);
+  }
+}
+
+/** The server did not answer. */
+export class ServerGone extends Error {
+  constructor() {
+    super('The server does not answer. Your work is kept in this browser and saved once it is back.');
+  }
+}
+
+/** Names this page, so that it does not hear of its own changes. */
+export const clientId = crypto.randomUUID();
+
+async function ask(path: string, init: RequestInit = {}): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, { ...init, headers: { 'X-Client': clientId, ...init.headers } });
+  } catch {
+    throw new ServerGone();
+  }
+  // A proxy before a stopped server answers with one of these.
+  if (response.status === 502 || response.status === 504) throw new ServerGone();
+  if (!response.ok) {
+    const body = (await response.json().catch(() => ({}))) as Record<string, unknown>;
+    throw new ServerProblem(response.status, String(body['detail'] ?? 'The server refused this.'), body);
+  }
+  return response;
+}
+
+async function askJson<T>(path: string, init?: RequestInit): Promise<T> {
+  return (await (await ask(path, init)).json()) as T;
+}
+
+function json(method: string, body: unknown, headers: Record<string, string> = {}): RequestInit {
+  return { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...headers } };
+}
+
+export const api = {
+  desks: () => askJson<StoredDesk[]>('/desks'),
+  desk: (id: string) => askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}`),
+  create: (desk: Desk) => askJson<StoredDesk>('/desks', json('POST', desk)),
+  save: (desk: Desk, basedOn: number) =>
+    askJson<{ revision: number; savedAt: number }>(
+      `/desks/${encodeURIComponent(desk.id)}`,
+      json('PUT', desk, { 'If-Match': `"${basedOn}"` }),
+    ),
+  remove: (id: string) => ask(`/desks/${encodeURIComponent(id)}`, { method: 'DELETE' }),
+  restore: (id: string) =>
+    askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/restore`, { method: 'POST' }),
+  revisions: (id: string) => askJson<RevisionNote[]>(`/desks/${encodeURIComponent(id)}/revisions`),
+  revision: (id: string, number: number) =>
+    askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/revisions/${number}`),
+  importBundle: (file: Blob) => askJson<StoredDesk>('/bundles', { method: 'POST', body: file }),
+  addPicture: (file: File) =>
+    askJson<PictureNote>(`/pictures?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+  bundleAddress: (id: string) => `/api/desks/${encodeURIComponent(id)}/bundle`,
+};
+
+/** Where the picture of a backdrop lies, at least `width` device pixels wide. */
+export function backdropAddress(backdrop: Desk['backdrop'], width: number): string {
+  return backdrop.kind === 'scene'
+    ? `/api/scenes/${backdrop.scene}?seed=${backdrop.seed}&width=${bucket(width)}`
+    : `/api/pictures/${backdrop.picture}?width=${bucket(width)}`;
+}
+
+/** Few sizes, so that a resized window does not fetch a new picture for each pixel. */
+function bucket(width: number): number {
+  return [480, 960, 1920, 2560].find((size) => size >= width) ?? 3840;
+}

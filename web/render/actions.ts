@@ -1,0 +1,10 @@
+import { createContext } from 'react';
+
+/** What pressing things on a desk in use does. Null where the desk is only looked at. */
+export interface DeskActions {
+  openAppList(): void;
+  start(application: string): void;
+  goTo(workspace: number): void;
+}
+
+export const Actions = createContext<DeskActions | null>(null);

@@ -1,0 +1,52 @@
+import { memo, type CSSProperties, type FC } from 'react';
+import type { SceneWidget } from '../../core/scene/scene.ts';
+import type { FaceOf, WidgetType, WidgetViewOf } from '../../core/widgets/list.ts';
+import { widgetKindsByType } from '../../core/widgets/list.ts';
+import { QuietCard } from './quiet-card.tsx';
+import { surfaceBox, surfaceColours } from './surface.ts';
+import { clockFaces } from './widgets/clock/clock.tsx';
+import { machineFaces } from './widgets/machine/machine.tsx';
+
+/** The drawing half of every kind of widget: a face for each of its faces. The type checker asks for all of them. */
+const faces: { [Type in WidgetType]: Record<FaceOf<Type>, FC<{ view: WidgetViewOf<Type> }>> } = {
+  clock: clockFaces,
+  machine: machineFaces,
+};
+
+/** Positions go straight to the transform; only the inside is drawn again when its view changes. */
+export const WidgetView = memo(function WidgetView({ widget }: { widget: SceneWidget }) {
+  const { rect, scale } = widget;
+  return (
+    <div
+      data-widget={widget.id}
+      className="absolute left-0 top-0 origin-top-left"
+      style={{
+        transform: `translate(${rect.x}px, ${rect.y}px) scale(${scale})`,
+        width: rect.width / scale,
+        height: rect.height / scale,
+        pointerEvents: widget.clicksThrough ? 'none' : undefined,
+      }}
+    >
+      <WidgetInside
+        type={widget.type}
+        face={widget.face}
+        view={widget.view}
+        surface={widget.surface}
+        padding={widget.padding}
+      />
+    </div>
+  );
+});
+
+type InsideProps = Pick<SceneWidget, 'type' | 'face' | 'view' | 'surface' | 'padding'>;
+
+const WidgetInside = memo(function WidgetInside({ type, face, view, surface, padding }: InsideProps) {
+  // The face was checked against the kind when the desk was read.
+  const Face = (faces[type] as Record<string, FC<{ view: unknown }>>)[face];
+  const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface), padding };
+  return (
+    <div className="size-full" style={style}>
+      <QuietCard title={widgetKindsByType.get(type)?.title ?? type}>{Face && <Face view={view} />}</QuietCard>
+    </div>
+  );
+});

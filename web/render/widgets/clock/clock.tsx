@@ -1,0 +1,149 @@
+import type { CSSProperties, FC } from 'react';
+import { clockType } from '../../../../core/widgets/clock/clock.ts';
+import type { FaceOf, WidgetViewOf } from '../../../../core/widgets/list.ts';
+
+type View = WidgetViewOf<'clock'>;
+
+/** A line of figures cut to its digits' height, so that what is measured is what is seen. */
+function figures(
+  { size, weight, spacing = 0 }: { size: number; weight: number; spacing?: number },
+  font: string,
+): CSSProperties {
+  return {
+    fontFamily: `var(--font-desk-${font})`,
+    fontSize: size,
+    fontWeight: weight,
+    letterSpacing: `${spacing}em`,
+    fontVariationSettings: '"opsz" 144',
+    fontVariantNumeric: 'tabular-nums lining-nums',
+    lineHeight: 0.82,
+    whiteSpace: 'pre',
+  };
+}
+
+function DateLine({ text, style }: { text: string; style: { size: number; weight: number } }) {
+  return (
+    <div
+      className="whitespace-nowrap"
+      style={{ fontSize: style.size, fontWeight: style.weight, lineHeight: 1.3, marginTop: clockType.gap }}
+    >
+      {text}
+    </div>
+  );
+}
+
+function Serif({ view }: { view: View }) {
+  const { time, date } = clockType.serif;
+  const extra = [view.seconds, view.period].filter((text) => text !== null).join(' ');
+  return (
+    <div style={{ color: view.colour }}>
+      <div className="flex items-baseline" style={figures(time, 'display')}>
+        {view.hours}:{view.minutes}
+        {extra && (
+          <span
+            style={{
+              fontSize: time.size * clockType.small,
+              fontWeight: 300,
+              marginLeft: 12,
+              letterSpacing: 0,
+            }}
+          >
+            {extra}
+          </span>
+        )}
+      </div>
+      {view.date && <DateLine text={view.date} style={date} />}
+    </div>
+  );
+}
+
+function Stack({ view }: { view: View }) {
+  const { time, date } = clockType.stack;
+  return (
+    <div style={{ color: view.colour }}>
+      <div style={figures(time, 'figures')}>{view.hours.padStart(2, ' ')}</div>
+      <div className="flex items-baseline" style={{ ...figures(time, 'figures'), marginTop: 22 }}>
+        {view.minutes}
+        {view.seconds && (
+          <span style={{ fontSize: time.size * clockType.small, marginLeft: 8, letterSpacing: 0 }}>
+            {view.seconds}
+          </span>
+        )}
+      </div>
+      {view.date && <DateLine text={[view.period, view.date].filter(Boolean).join(' ')} style={date} />}
+    </div>
+  );
+}
+
+function Hands({ view }: { view: View }) {
+  const { size, date } = clockType.hands;
+  const hand = (angle: number, long: number, wide: number, colour: string, tail = 0) => (
+    <line
+      x1="0"
+      y1={tail}
+      x2="0"
+      y2={-long}
+      stroke={colour}
+      strokeWidth={wide}
+      strokeLinecap="round"
+      transform={`rotate(${angle})`}
+    />
+  );
+  return (
+    <div className="flex flex-col items-center" style={{ color: view.colour }}>
+      <svg
+        width={size}
+        height={size}
+        viewBox="-110 -110 220 220"
+        role="img"
+        aria-label={`${view.hours}:${view.minutes}`}
+      >
+        {Array.from({ length: 60 }, (_, index) => {
+          const isHour = index % 5 === 0;
+          return (
+            <line
+              key={index}
+              y1={-106}
+              y2={isHour ? -92 : -102}
+              stroke="currentColor"
+              strokeWidth={isHour ? 3 : 1.4}
+              strokeLinecap="round"
+              opacity={isHour ? 0.95 : 0.42}
+              transform={`rotate(${index * 6})`}
+            />
+          );
+        })}
+        {hand(view.hands.hour, 54, 7, 'currentColor')}
+        {hand(view.hands.minute, 84, 4.5, 'currentColor')}
+        {view.hands.second !== null && hand(view.hands.second, 92, 1.8, 'var(--accent)', 20)}
+        <circle r="5.5" fill="var(--accent)" />
+      </svg>
+      {view.date && <DateLine text={view.date} style={date} />}
+    </div>
+  );
+}
+
+function Line({ view }: { view: View }) {
+  const { time, date } = clockType.line;
+  return (
+    <div className="flex items-baseline justify-between gap-5" style={{ color: view.colour }}>
+      <span style={{ ...figures(time, 'figures'), lineHeight: 1.25 }}>
+        {view.hours}:{view.minutes}
+        {view.seconds && `:${view.seconds}`}
+        {view.period && ` ${view.period}`}
+      </span>
+      {view.date && (
+        <span className="whitespace-nowrap" style={{ fontSize: date.size, color: 'var(--soft-ink)' }}>
+          {view.date}
+        </span>
+      )}
+    </div>
+  );
+}
+
+export const clockFaces: Record<FaceOf<'clock'>, FC<{ view: View }>> = {
+  serif: Serif,
+  stack: Stack,
+  hands: Hands,
+  line: Line,
+};

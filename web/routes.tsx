@@ -1,0 +1,32 @@
+import { createBrowserRouter, useRouteError } from 'react-router';
+import { Shelf } from './shelf/shelf.tsx';
+import { Message } from './ui/message.tsx';
+
+/** Studio and live come when they are asked for: the shelf is light. */
+export const router = createBrowserRouter([
+  {
+    errorElement: <Failed />,
+    // Shown while the first page's code is on its way.
+    HydrateFallback: () => null,
+    children: [
+      { path: '/', Component: Shelf },
+      { path: '/desk/:id', lazy: async () => ({ Component: (await import('./studio/studio.tsx')).Studio }) },
+      { path: '/live/:id', lazy: async () => ({ Component: (await import('./live/live.tsx')).Live }) },
+      { path: '*', Component: Nowhere },
+    ],
+  },
+]);
+
+function Failed() {
+  const error = useRouteError();
+  return (
+    <Message title="Something broke">
+      The page could not go on ({error instanceof Error ? error.message : 'unknown reason'}). What you did is
+      kept in this browser and on the server; load the page again to go on.
+    </Message>
+  );
+}
+
+function Nowhere() {
+  return <Message title="Nothing stands here">The address leads nowhere.</Message>;
+}

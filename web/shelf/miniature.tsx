@@ -1,0 +1,61 @@
+import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { Desk } from '../../core/desk/schema.ts';
+import { shareUnchanged } from '../../core/scene/share.ts';
+import { solve } from '../../core/scene/solve.ts';
+import type { Scene } from '../../core/scene/scene.ts';
+import { ScreenView } from '../render/screen-view.tsx';
+
+/** A desk, live and small: all of its screens, as they stand beside each other. */
+export const Miniature = memo(function Miniature({ desk, moment }: { desk: Desk; moment: number }) {
+  const box = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(0);
+  const previous = useRef<Scene | undefined>(undefined);
+  const scene = useMemo(() => solve(desk, { moment }), [desk, moment]);
+  const shared = shareUnchanged(previous.current, scene);
+
+  useLayoutEffect(() => {
+    previous.current = shared;
+  });
+  useLayoutEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const left = Math.min(...shared.screens.map(({ at }) => at.x));
+  const top = Math.min(...shared.screens.map(({ at }) => at.y));
+  const right = Math.max(...shared.screens.map(({ at, rect }) => at.x + rect.width));
+  const bottom = Math.max(...shared.screens.map(({ at, rect }) => at.y + rect.height));
+  // Every miniature stands on its ledge, whatever its shape.
+  const scale = Math.min(width / (right - left), (width * 9) / 16 / (bottom - top));
+  return (
+    <div ref={box} aria-hidden className="pointer-events-none relative aspect-video w-full" inert>
+      {width > 0 &&
+        shared.screens.map((screen) => (
+          <div
+            key={screen.id}
+            className="absolute overflow-hidden rounded-[5px] shadow-[0_10px_30px_rgb(0_0_0/.35)]"
+            style={{
+              left: (width - (right - left) * scale) / 2 + (screen.at.x - left) * scale,
+              bottom: (bottom - screen.at.y - screen.rect.height) * scale,
+              width: screen.rect.width * scale,
+              height: screen.rect.height * scale,
+            }}
+          >
+            <div
+              className="origin-top-left"
+              style={{ transform: `scale(${scale})`, width: screen.rect.width, height: screen.rect.height }}
+            >
+              <ScreenView
+                scene={shared}
+                screen={screen}
+                pictureWidth={screen.rect.width * scale * devicePixelRatio}
+              />
+            </div>
+          </div>
+        ))}
+    </div>
+  );
+});

@@ -1,0 +1,51 @@
+import { create } from 'zustand';
+import { shareUnchanged } from '../../core/scene/share.ts';
+import { solve } from '../../core/scene/solve.ts';
+import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
+import type { Ground } from '../../core/desk/edits.ts';
+import { conditionsOf, useConditions } from './conditions.ts';
+import { useDesk } from './desk.ts';
+import { useView } from './view.ts';
+
+/**
+ * The desk being edited, solved under the conditions. Parts that did not change keep their identity from one
+ * scene to the next, so that only what changed is drawn again.
+ */
+export const useScene = create<{ scene: Scene | null }>()(() => ({ scene: null }));
+
+function refresh(): void {
+  const desk = useDesk.getState().history?.present;
+  const previous = useScene.getState().scene;
+  const scene = desk
+    ? shareUnchanged(previous ?? undefined, solve(desk, conditionsOf(useConditions.getState())))
+    : null;
+  if (scene !== previous) useScene.setState({ scene });
+}
+
+useDesk.subscribe((state, before) => {
+  if (state.history?.present !== before.history?.present) refresh();
+});
+useConditions.subscribe(refresh);
+
+/** The screen on the stage. */
+export function screenInView(scene: Scene | null, id: string | null): SceneScreen | null {
+  return scene?.screens.find((screen) => screen.id === id) ?? scene?.screens[0] ?? null;
+}
+
+export function useScreenInView(): SceneScreen | null {
+  const id = useView((view) => view.screen);
+  return useScene(({ scene }) => screenInView(scene, id));
+}
+
+export function currentScreen(): SceneScreen | null {
+  return screenInView(useScene.getState().scene, useView.getState().screen);
+}
+
+/** What edits need to know of where things are. */
+export function groundOf(screen: SceneScreen): Ground {
+  return {
+    screen: { id: screen.id, rect: screen.rect },
+    free: screen.free,
+    rects: new Map([...screen.edges, ...screen.widgets].map((part) => [part.id, part.rect])),
+  };
+}

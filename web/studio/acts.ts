@@ -1,0 +1,314 @@
+import { nanoid } from 'nanoid';
+import { toast } from 'sonner';
+import { alignRects, distributeRects } from '../../core/arrange/align.ts';
+import { boundsOf, type Axis, type Point, type Rect, type Side } from '../../core/arrange/geometry.ts';
+import { hangFromPoint } from '../../core/arrange/place.ts';
+import { createDock, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
+import { edits, freePlace } from '../../core/desk/edits.ts';
+import type { Edge, Item, Widget } from '../../core/desk/schema.ts';
+import type { Alignment } from '../../core/desk/values.ts';
+import { itemKindsByType, type ItemType } from '../../core/items/list.ts';
+import { solve } from '../../core/scene/solve.ts';
+import { widgetKindsByType, type WidgetType } from '../../core/widgets/list.ts';
+import { useConditions } from '../stores/conditions.ts';
+import { presentDesk, useDesk } from '../stores/desk.ts';
+import { currentScreen, groundOf } from '../stores/scene.ts';
+import { useView } from '../stores/view.ts';
+
+/** What a person can do to the desk, whether by key, menu, command or button. */
+
+const newId = () => nanoid(8);
+
+export interface Selected {
+  widgets: Widget[];
+  edge: Edge | null;
+  item: { item: Item; edge: Edge; index: number } | null;
+}
+
+/** The parts that are selected, as the document has them. */
+export function selectedParts(desk = presentDesk(), selection = useView.getState().selection): Selected {
+  const chosen = new Set(selection);
+  const none: Selected = { widgets: [], edge: null, item: null };
+  if (!desk || chosen.size === 0) return none;
+  const widgets = desk.widgets.filter((widget) => chosen.has(widget.id));
+  const edge = desk.edges.find((candidate) => chosen.has(candidate.id)) ?? null;
+  for (const owner of desk.edges) {
+    const index = owner.items.findIndex((item) => chosen.has(item.id));
+    const item = owner.items[index];
+    if (item) return { widgets, edge, item: { item, edge: owner, index } };
+  }
+  return { widgets, edge, item: null };
+}
+
+export function titleOfWidget(widget: Pick<Widget, 'type' | 'face'>): string {
+  return widgetKindsByType.get(widget.type)?.title ?? widget.type;
+}
+
+export function titleOfEdge(edge: Pick<Edge, 'kind'>): string {
+  return edge.kind === 'panel' ? 'Panel' : 'Dock';
+}
+
+export function titleOfItem(item: Item): string {
+  const kind = itemKindsByType.get(item.type);
+  if (item.type === 'application') {
+    const application = presentDesk()?.applications.find(({ id }) => id === item.options['application']);
+    if (application) return application.Name;
+  }
+  return kind?.title ?? item.type;
+}
+
+/** Adds a widget at a point of the screen (its middle), or where there is room near the middle. */
+export function addWidget(type: WidgetType, face: string, at?: Point): void {
+  const desk = presentDesk();
+  const screen = currentScreen();
+  if (!desk || !screen) return;
+  const id = newId();
+  const start = { hangs: { from: 'free' as const, screen: screen.id, point: 'centre' as const }, x: 0, y: 0 };
+  const widget = createWidget({ id, type, face, place: start, deskFinish: desk.look.finish });
+  // Its size is known once it is solved; then it gets the place that it is to keep.
+  const trial = solve({ ...desk, edges: [], widgets: [widget] }, { moment: useConditions.getState().moment });
+  const size = trial.screens.find(({ id: known }) => known === screen.id)?.widgets[0]?.rect ?? {
+    width: 200,
+    height: 100,
+  };
+  const rect = at
+    ? { x: at.x - size.width / 2, y: at.y - size.height / 2, width: size.width, height: size.height }
+    : freeSpot(
+        size,
+        screen.free,
+        screen.widgets.map((other) => other.rect),
+      );
+  widget.place = freePlace(rect, groundOf(screen));
+  useDesk
+    .getState()
+    .edit(`Add ${titleOfWidget(widget).toLowerCase()}`, (draft) => edits.addWidget(draft, widget));
+  useView.getState().select([id], 'widgets');
+}
+
+/** The spot nearest the middle of the free area where nothing stands yet; the middle when all is taken. */
+function freeSpot(size: { width: number; height: number }, free: Rect, taken: readonly Rect[]): Rect {
+  const middle = hangFromPoint('centre', free, { width: size.width, height: size.height }, { x: 0, y: 0 });
+  const step = 80;
+  let best = middle;
+  let nearest = Infinity;
+  for (let y = free.y + 24; y + size.height <= free.y + free.height - 24; y += step) {
+    for (let x = free.x + 24; x + size.width <= free.x + free.width - 24; x += step) {
+      const away = Math.hypot(x - middle.x, y - middle.y);
+      const isFree = taken.every(
+        (t) =>
+          x + size.width + 24 <= t.x ||
+          t.x + t.width + 24 <= x ||
+          y + size.height + 24 <= t.y ||
+          t.y + t.height + 24 <= y,
+      );
+      if (isFree && away < nearest) {
+        nearest = away;
+        best = { ...middle, x, y };
+      }
+    }
+  }
+  return best;
+}
+
+export function addEdge(kind: Edge['kind']): void {
+  const desk = presentDesk();
+  const screen = currentScreen();
+  if (!desk || !screen) return;
+  const taken = new Set(desk.edges.filter((edge) => edge.screen === screen.id).map((edge) => edge.side));
+  const wanted: Side[] =
+    kind === 'panel' ? ['top', 'left', 'right', 'bottom'] : ['bottom', 'left', 'right', 'top'];
+  const side = wanted.find((candidate) => !taken.has(candidate)) ?? wanted[0] ?? 'top';
+  const id = newId();
+  const make = (type: ItemType, options = {}) => createItem(newId(), type, options);
+  const edge =
+    kind === 'panel'
+      ? createPanel(id, screen.id, side, [
+          make('app-list'),
+          make('workspaces'),
+          make('divider'),
+          make('tray'),
+          make('clock'),
+        ])
+      : createDock(
+          id,
+          screen.id,
+          side,
+          desk.look.finish,
+          desk.applications.slice(0, 5).map(({ id: application }) => make('application', { application })),
+        );
+  useDesk.getState().edit(`Add ${kind}`, (draft) => edits.addEdge(draft, edge));
+  useView.getState().select([id], 'edges');
+}
+
+export function addItem(edgeId: string, type: ItemType, index?: number): void {
+  const desk = presentDesk();
+  const edge = desk?.edges.find(({ id }) => id === edgeId);
+  if (!desk || !edge) return;
+  const used = new Set(edge.items.map((item) => item.options['application']));
+  const application = desk.applications.find(({ id }) => !used.has(id))?.id ?? desk.applications[0]?.id ?? '';
+  const item = createItem(newId(), type, type === 'application' ? { application } : {});
+  useDesk
+    .getState()
+    .edit(`Add ${titleOfItem(item).toLowerCase()}`, (draft) =>
+      edits.addItem(draft, edgeId, item, index ?? edge.items.length),
+    );
+  useView.getState().select([item.id], 'edges');
+}
+
+export function removeParts(ids: readonly string[]): void {
+  const screen = currentScreen();
+  if (!screen || ids.length === 0) return;
+  const { item, edge } = selectedParts(presentDesk(), ids);
+  useDesk.getState().edit('Remove', (draft) => edits.removeParts(draft, ids, groundOf(screen)));
+  // After an item its edge is at hand; after anything else, nothing.
+  useView.getState().select(item && !edge ? [item.edge.id] : []);
+  toast(ids.length === 1 ? 'Removed' : `${ids.length} parts removed`, {
+    action: { label: 'Undo', onClick: () => useDesk.getState().undo() },
+  });
+}
+
+export function removeSelection(): void {
+  removeParts(useView.getState().selection);
+}
+
+export function duplicateSelection(): void {
+  const { widgets, item } = selectedParts();
+  if (item) {
+    const copy: Item = { ...item.item, id: newId(), options: { ...item.item.options } };
+    useDesk.getState().edit('Duplicate', (draft) => edits.addItem(draft, item.edge.id, copy, item.index + 1));
+    useView.getState().select([copy.id]);
+    return;
+  }
+  if (widgets.length === 0) return;
+  const copies = new Map(widgets.map((widget) => [widget.id, newId()]));
+  useDesk.getState().edit('Duplicate', (draft) => edits.duplicateWidgets(draft, copies));
+  useView.getState().select([...copies.values()]);
+}
+
+/** Changes a switch of all selected widgets: on, unless it is on for all. */
+export function toggleFlag(flag: 'locked' | 'clicksThrough'): void {
+  const { widgets } = selectedParts();
+  if (widgets.length === 0) return;
+  const value = !widgets.every((widget) => widget[flag]);
+  const label =
+    flag === 'locked' ? (value ? 'Lock' : 'Unlock') : value ? 'Let clicks through' : 'Take clicks';
+  useDesk.getState().edit(label, (draft) =>
+    edits.setWidgets(
+      draft,
+      widgets.map(({ id }) => id),
+      { [flag]: value },
+    ),
+  );
+}
+
+export function orderSelection(to: 'front' | 'forward' | 'back' | 'behind'): void {
+  const { widgets } = selectedParts();
+  if (widgets.length > 0)
+    useDesk.getState().edit('Order', (draft) =>
+      edits.orderWidgets(
+        draft,
+        widgets.map(({ id }) => id),
+        to,
+      ),
+    );
+}
+
+/** Rectangles of the selected widgets that may move. */
+export function movableRects(): Map<string, Rect> {
+  const screen = currentScreen();
+  const movable = new Set(
+    selectedParts()
+      .widgets.filter((widget) => !widget.locked)
+      .map(({ id }) => id),
+  );
+  return new Map(screen?.widgets.filter(({ id }) => movable.has(id)).map(({ id, rect }) => [id, rect]) ?? []);
+}
+
+export function alignSelection(axis: Axis, align: Alignment): void {
+  arrange('Align', (rects) => alignRects(rects, axis, align));
+}
+
+export function distributeSelection(axis: Axis): void {
+  arrange('Distribute', (rects) => distributeRects(rects, axis));
+}
+
+function arrange(label: string, make: (rects: Rect[]) => Rect[]): void {
+  const screen = currentScreen();
+  const rects = movableRects();
+  if (!screen || rects.size < 2) return;
+  const moved = make([...rects.values()]);
+  const after = new Map([...rects.keys()].map((id, index) => [id, moved[index] as Rect]));
+  useDesk.getState().edit(label, (draft) => edits.moveWidgets(draft, after, groundOf(screen)));
+}
+
+let nudge: { start: Map<string, Rect>; by: Point } | null = null;
+
+/** Moves what is selected by keys. A row of presses is one step, until the key comes up. */
+export function nudgeSelection(by: Point): void {
+  const { item, edge } = selectedParts();
+  const screen = currentScreen();
+  if (!screen) return;
+  if (item) {
+    const earlier = by.x < 0 || by.y < 0;
+    const index = Math.max(0, Math.min(item.edge.items.length - 1, item.index + (earlier ? -1 : 1)));
+    useDesk.getState().edit('Reorder', (draft) => edits.moveItem(draft, item.item.id, item.edge.id, index));
+    return;
+  }
+  if (edge) {
+    const side: Side = by.x < 0 ? 'left' : by.x > 0 ? 'right' : by.y < 0 ? 'top' : 'bottom';
+    useDesk.getState().edit('Move edge', (draft) => edits.moveEdge(draft, edge.id, side));
+    return;
+  }
+  nudge ??= { start: movableRects(), by: { x: 0, y: 0 } };
+  if (nudge.start.size === 0) {
+    if (selectedParts().widgets.length > 0) toast('Locked: press L to unlock it first.', { id: 'locked' });
+    nudge = null;
+    return;
+  }
+  const total = { x: nudge.by.x + by.x, y: nudge.by.y + by.y };
+  nudge.by = total;
+  const moved = new Map(
+    [...nudge.start].map(([id, rect]) => [id, { ...rect, x: rect.x + total.x, y: rect.y + total.y }]),
+  );
+  const ground = groundOf(screen);
+  const frozen = { ...ground, rects: new Map([...ground.rects, ...nudge.start]) };
+  useDesk.getState().turn('Nudge', (draft) => edits.moveWidgets(draft, moved, frozen));
+}
+
+export function endNudge(): void {
+  if (!nudge) return;
+  nudge = null;
+  useDesk.getState().endGesture();
+}
+
+export function selectAllWidgets(): void {
+  const screen = currentScreen();
+  if (screen)
+    useView.getState().select(
+      screen.widgets.map(({ id }) => id),
+      'widgets',
+    );
+}
+
+/** Steps up: from an item to its edge, from anything else to nothing. */
+export function leave(): void {
+  const view = useView.getState();
+  const { item } = selectedParts();
+  if (view.isAppListOpen) view.setAppList(false);
+  else if (view.mode === 'try') view.setMode('arrange');
+  else view.select(item ? [item.edge.id] : []);
+}
+
+export function selectionBounds(): Rect | null {
+  const screen = currentScreen();
+  const chosen = new Set(useView.getState().selection);
+  return boundsOf(screen?.widgets.filter(({ id }) => chosen.has(id)).map(({ rect }) => rect) ?? []);
+}
+
+/** The side that a point of a screen is nearest to, relative to the screen's shape. */
+export function nearestSide(point: Point, screen: Rect): Side {
+  const x = point.x / screen.width - 0.5;
+  const y = point.y / screen.height - 0.5;
+  if (Math.abs(x) > Math.abs(y)) return x < 0 ? 'left' : 'right';
+  return y < 0 ? 'top' : 'bottom';
+}

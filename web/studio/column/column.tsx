@@ -1,0 +1,104 @@
+import { ChevronLeft } from 'lucide-react';
+import { Fragment, type ReactNode } from 'react';
+import { useDesk } from '../../stores/desk.ts';
+import { chapterTitles, useView, type Chapter } from '../../stores/view.ts';
+import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
+import { BackdropChapter } from './backdrop.tsx';
+import { EdgeEditor } from './edge-editor.tsx';
+import { EdgesChapter } from './edges.tsx';
+import { ItemEditor } from './item-editor.tsx';
+import { PaletteChapter } from './palette.tsx';
+import { SeveralEditor } from './several.tsx';
+import { WidgetEditor } from './widget-editor.tsx';
+import { WidgetsChapter } from './widgets.tsx';
+
+/** The one column: a chapter, a part of it, a part of that. The crumbs lead back. */
+export function Column() {
+  const chapter = useView((view) => view.chapter);
+  const selection = useView((view) => view.selection);
+  const desk = useDesk((state) => state.history?.present);
+  if (!desk) return null;
+  const { widgets, edge, item } = selectedParts(desk, selection);
+  const [widget] = widgets;
+
+  let crumbs: Crumb[] = [];
+  let title = chapterTitles[chapter];
+  let body: ReactNode = <ChapterRoot chapter={chapter} />;
+  if (item) {
+    crumbs = [
+      chapterCrumb('edges'),
+      { title: titleOfEdge(item.edge), go: () => useView.getState().select([item.edge.id]) },
+    ];
+    title = titleOfItem(item.item);
+    body = <ItemEditor key={item.item.id} item={item.item} edge={item.edge} index={item.index} />;
+  } else if (edge) {
+    crumbs = [chapterCrumb('edges')];
+    title = titleOfEdge(edge);
+    body = <EdgeEditor key={edge.id} edge={edge} />;
+  } else if (widget && widgets.length === 1) {
+    crumbs = [chapterCrumb('widgets')];
+    title = titleOfWidget(widget);
+    body = <WidgetEditor key={widget.id} widget={widget} />;
+  } else if (widgets.length > 1) {
+    crumbs = [chapterCrumb('widgets')];
+    title = `${widgets.length} widgets`;
+    body = <SeveralEditor widgets={widgets} />;
+  }
+  return (
+    <aside
+      aria-label="Settings"
+      className="min-h-0 overflow-y-auto overflow-x-hidden border-r border-pit bg-velvet px-[18px] pb-8 pt-4"
+    >
+      <Crumbs crumbs={crumbs} />
+      <h2 className="mb-4 font-display text-[26px] leading-tight [overflow-wrap:anywhere]">{title}</h2>
+      {body}
+    </aside>
+  );
+}
+
+function ChapterRoot({ chapter }: { chapter: Chapter }) {
+  switch (chapter) {
+    case 'backdrop':
+      return <BackdropChapter />;
+    case 'palette':
+      return <PaletteChapter />;
+    case 'edges':
+      return <EdgesChapter />;
+    case 'widgets':
+      return <WidgetsChapter />;
+  }
+}
+
+interface Crumb {
+  title: string;
+  go: () => void;
+}
+
+function chapterCrumb(chapter: Chapter): Crumb {
+  return { title: chapterTitles[chapter], go: () => useView.getState().goToChapter(chapter) };
+}
+
+function Crumbs({ crumbs }: { crumbs: readonly Crumb[] }) {
+  const last = crumbs.at(-1);
+  if (!last) return null;
+  return (
+    <nav aria-label="Crumbs" className="mb-1.5 flex items-center gap-1.5 text-dust">
+      <button
+        type="button"
+        aria-label={`Back to ${last.title}`}
+        onClick={last.go}
+        className="-ml-1.5 rounded-md p-1 hover:bg-nap hover:text-chalk"
+      >
+        <ChevronLeft size={15} />
+      </button>
+      {crumbs.map((crumb, index) => (
+        <Fragment key={crumb.title}>
+          {index > 0 && <span aria-hidden>/</span>}
+          <button type="button" onClick={crumb.go} className="hover:text-chalk">
+            {crumb.title}
+          </button>
+        </Fragment>
+      ))}
+    </nav>
+  );
+}

@@ -1,0 +1,250 @@
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { DropdownMenu } from 'radix-ui';
+import {
+  GripVertical,
+  PanelBottom,
+  PanelLeft,
+  PanelRight,
+  PanelTop,
+  Plus,
+  Trash2,
+  X,
+  type LucideIcon,
+} from 'lucide-react';
+import { useState } from 'react';
+import { sides, type Side } from '../../../core/arrange/geometry.ts';
+import { edits } from '../../../core/desk/edits.ts';
+import type { Edge, Item } from '../../../core/desk/schema.ts';
+import { alignments } from '../../../core/desk/values.ts';
+import { itemKinds } from '../../../core/items/list.ts';
+import { useDesk } from '../../stores/desk.ts';
+import { useScreenInView } from '../../stores/scene.ts';
+import { useView } from '../../stores/view.ts';
+import { Button, IconButton, Row, Section, Segmented, SliderField, SwitchField } from '../../ui/controls.tsx';
+import { menuItem, menuPanel } from '../../ui/menu.ts';
+import { addItem, removeParts, titleOfItem } from '../acts.ts';
+import { FinishSection } from './finish-section.tsx';
+
+const sideIcons: Record<Side, LucideIcon> = {
+  top: PanelTop,
+  right: PanelRight,
+  bottom: PanelBottom,
+  left: PanelLeft,
+};
+
+/** Everything about one panel or dock. */
+export function EdgeEditor({ edge }: { edge: Edge }) {
+  const { edit, turn, endGesture } = useDesk.getState();
+  const missing = useScreenInView()?.edges.find(({ id }) => id === edge.id)?.missing ?? 0;
+  const hasSpring = edge.items.some(({ type }) => type === 'spring');
+  const set = (label: string, change: Partial<Omit<Edge, 'id' | 'items'>>) =>
+    edit(label, (draft) => edits.setEdge(draft, edge.id, change));
+  const slider = (
+    label: string,
+    key: 'thickness' | 'iconSize' | 'margin' | 'padding' | 'spacing',
+    min: number,
+    max: number,
+  ) => (
+    <Row label={label}>
+      <SliderField
+        label={label}
+        value={edge[key]}
+        min={min}
+        max={max}
+        unit="px"
+        onTurn={(value) => turn(label, (draft) => edits.setEdge(draft, edge.id, { [key]: value }))}
+        onEnd={endGesture}
+      />
+    </Row>
+  );
+  return (
+    <>
+      <div className="-mt-12 mb-4 flex justify-end">
+        <IconButton label="Remove" onClick={() => removeParts([edge.id])} className="hover:!text-rust">
+          <Trash2 size={15} />
+        </IconButton>
+      </div>
+      <Section title="Items" note="drag, or arrows on the grip">
+        <Items edge={edge} />
+        {missing > 0 && (
+          <p role="status" className="mt-1 text-[12px] text-rust">
+            The items need {Math.ceil(missing)} px more than this side has; they are drawn closer.
+          </p>
+        )}
+        {hasSpring && edge.length === 'items' && (
+          <p className="mt-1 text-[12px] text-dust">
+            A spring has room to stretch only when the edge fills its side.
+          </p>
+        )}
+      </Section>
+      <Section title="Place">
+        <Row label="Side">
+          <Segmented
+            label="Side"
+            value={edge.side}
+            choices={sides.map((side) => {
+              const Icon = sideIcons[side];
+              return { value: side, label: side, icon: <Icon size={16} strokeWidth={1.6} /> };
+            })}
+            onChange={(side) => edit('Move edge', (draft) => edits.moveEdge(draft, edge.id, side))}
+          />
+        </Row>
+        <Row label="Length">
+          <Segmented
+            label="Length"
+            value={edge.length}
+            choices={[
+              { value: 'items', label: 'Its items' },
+              { value: 'fill', label: 'Its side' },
+            ]}
+            onChange={(length) => set('Length', { length })}
+          />
+        </Row>
+        <Row label="Stands at">
+          <Segmented
+            label="Stands at"
+            value={edge.align}
+            choices={alignments.map((align) => ({ value: align, label: align }))}
+            onChange={(align) => set('Align', { align })}
+          />
+        </Row>
+        {slider('Thickness', 'thickness', 16, 160)}
+        {slider('Icons', 'iconSize', 8, 96)}
+        {slider('Off the side', 'margin', 0, 80)}
+        {slider('Inside ends', 'padding', 0, 80)}
+        {slider('Between items', 'spacing', 0, 60)}
+        <SwitchField
+          label="Keeps windows off"
+          value={edge.keepsWindowsOff}
+          onChange={(keepsWindowsOff) => set('Keep windows off', { keepsWindowsOff })}
+        />
+      </Section>
+      <FinishSection ids={[edge.id]} own={edge.finish} />
+    </>
+  );
+}
+
+function Items({ edge }: { edge: Edge }) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  function onDragEnd({ active, over }: DragEndEvent) {
+    const index = edge.items.findIndex(({ id }) => id === over?.id);
+    if (index >= 0 && over?.id !== active.id) {
+      useDesk.getState().edit('Reorder', (draft) => edits.moveItem(draft, String(active.id), edge.id, index));
+    }
+  }
+  return (
+    <>
+      {edge.items.length === 0 && <p className="text-dust">Nothing on it yet: add a first item.</p>}
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+        <SortableContext items={edge.items.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          <ul className="grid gap-1">
+            {edge.items.map((item) => (
+              <ItemRow key={item.id} item={item} />
+            ))}
+          </ul>
+        </SortableContext>
+      </DndContext>
+      <AddItem edge={edge} />
+    </>
+  );
+}
+
+function ItemRow({ item }: { item: Item }) {
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: item.id,
+  });
+  const title = titleOfItem(item);
+  return (
+    <li
+      ref={setNodeRef}
+      data-item-row={item.id}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`flex h-8 items-center rounded-lg bg-nap ${isDragging ? 'relative z-10 shadow-xl outline outline-brass' : ''}`}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${title}`}
+        className="grid h-full w-7 cursor-grab touch-none place-items-center text-dust hover:text-chalk"
+      >
+        <GripVertical size={14} />
+      </button>
+      <button
+        type="button"
+        onClick={() => useView.getState().select([item.id], 'edges')}
+        className="h-full min-w-0 flex-1 truncate text-left hover:text-brass"
+      >
+        {title}
+        {item.type === 'application' && <span className="ml-1.5 text-dust">application</span>}
+      </button>
+      <button
+        type="button"
+        aria-label={`Remove ${title}`}
+        onClick={() => removeItem(item.id)}
+        className="grid h-full w-8 place-items-center text-dust hover:text-rust"
+      >
+        <X size={14} />
+      </button>
+    </li>
+  );
+}
+
+/** From the list of its edge: the list stays in view. */
+function removeItem(id: string): void {
+  const [edge] = useView.getState().selection;
+  removeParts([id]);
+  if (edge) useView.getState().select([edge]);
+}
+
+function AddItem({ edge }: { edge: Edge }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <DropdownMenu.Root open={isOpen} onOpenChange={setOpen} modal={false}>
+      <DropdownMenu.Trigger asChild>
+        <Button className="mt-1 justify-self-start">
+          <Plus size={15} /> Add an item
+        </Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          className={menuPanel}
+          align="start"
+          sideOffset={4}
+          onCloseAutoFocus={(event) => event.preventDefault()}
+        >
+          {itemKinds.map((kind) => (
+            <DropdownMenu.Item
+              key={kind.type}
+              className={`${menuItem} !h-auto py-1.5`}
+              onSelect={() => addItem(edge.id, kind.type)}
+            >
+              <span>
+                <span className="block font-medium leading-tight">{kind.title}</span>
+                <span className="block text-[12px] leading-tight opacity-75">{kind.summary}</span>
+              </span>
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,132 @@
+import { useDraggable } from '@dnd-kit/core';
+import clsx from 'clsx';
+import { memo, useMemo } from 'react';
+import { createWidget } from '../../../core/desk/defaults.ts';
+import type { Desk } from '../../../core/desk/schema.ts';
+import { solve } from '../../../core/scene/solve.ts';
+import { widgetKindsByType, type WidgetType } from '../../../core/widgets/list.ts';
+import { backdropAddress } from '../../api/client.ts';
+import { IconSet } from '../../render/icons.tsx';
+import { fontStack } from '../../render/surface.ts';
+import { WidgetView } from '../../render/widget-view.tsx';
+import { useConditions } from '../../stores/conditions.ts';
+import { useDesk } from '../../stores/desk.ts';
+
+const CARD = { width: 129, height: 84 };
+const NAME = 20;
+
+interface FaceCardProps {
+  type: WidgetType;
+  face: string;
+  options?: Record<string, unknown>;
+  isChosen?: boolean;
+  /** Whether the card can be dragged onto the stage. */
+  canDrag?: boolean;
+  onPress: () => void;
+}
+
+/** A face as it would look on this desk. */
+export function FaceCard({ type, face, options, isChosen, canDrag = false, onPress }: FaceCardProps) {
+  const title = widgetKindsByType.get(type)?.faces.find(({ id }) => id === face)?.title ?? face;
+  const { setNodeRef, listeners, transform, isDragging } = useDraggable({
+    id: `card ${type} ${face}`,
+    data: { widget: type, face },
+    disabled: !canDrag,
+  });
+  return (
+    <button
+      ref={setNodeRef}
+      type="button"
+      aria-pressed={isChosen}
+      aria-label={
+        canDrag ? `Add ${widgetKindsByType.get(type)?.title.toLowerCase()}, ${title.toLowerCase()}` : title
+      }
+      data-card={`${type}-${face}`}
+      onClick={onPress}
+      {...listeners}
+      className={clsx(
+        'relative touch-none overflow-hidden rounded-lg border border-transparent text-left hover:border-brass/70',
+        isChosen && 'outline-2 outline-offset-2 outline-brass outline',
+        isDragging && 'z-50 opacity-85 shadow-2xl',
+      )}
+      style={{
+        ...CARD,
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
+        position: isDragging ? 'fixed' : undefined,
+      }}
+    >
+      <FaceSketch type={type} face={face} options={options} />
+      <span className="absolute inset-x-0 bottom-0 bg-linear-to-t from-black/75 to-transparent px-2 pb-1 pt-3 text-[12px] font-semibold text-white">
+        {title}
+      </span>
+    </button>
+  );
+}
+
+const FaceSketch = memo(function FaceSketch({
+  type,
+  face,
+  options,
+}: Pick<FaceCardProps, 'type' | 'face' | 'options'>) {
+  const desk = useDesk((state) => state.history?.present);
+  // A sketch that ticks would draw the eye from the stage: it is as of the minute.
+  const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
+  const look = desk?.look;
+  const backdrop = desk?.backdrop;
+  const place = desk?.place;
+  const seed = desk?.seed;
+  const scene = useMemo(() => {
+    if (!desk) return null;
+    const widget = createWidget({
+      id: 'sketch',
+      type,
+      face,
+      place: { hangs: { from: 'screen', screen: 'sketch', point: 'centre' }, x: 0, y: 0 },
+      deskFinish: desk.look.finish,
+      options: type === 'machine' ? { ...options, from: 'simulated' } : options,
+    });
+    const sketch: Desk = {
+      ...desk,
+      screens: [{ id: 'sketch', name: 'Sketch', width: 640, height: 480, scaleFactor: 1, x: 0, y: 0 }],
+      edges: [],
+      widgets: [widget],
+    };
+    return solve(sketch, { moment: minute });
+    // What a sketch shows of the desk is named here; the rest of it may change freely.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [type, face, options, minute, look, place, seed]);
+  const widget = scene?.screens[0]?.widgets[0];
+  if (!scene || !widget || !backdrop) return null;
+  const room = { width: CARD.width - 16, height: CARD.height - NAME - 12 };
+  const scale = Math.min(room.width / widget.rect.width, room.height / widget.rect.height, 0.62);
+  return (
+    <>
+      <img
+        src={backdropAddress(backdrop, 480)}
+        alt=""
+        draggable={false}
+        className="absolute inset-0 size-full object-cover"
+      />
+      <div
+        aria-hidden
+        className="absolute"
+        style={{
+          left: (CARD.width - widget.rect.width * scale) / 2,
+          top: (CARD.height - NAME - widget.rect.height * scale) / 2 + 4,
+          width: 0,
+          height: 0,
+          fontFamily: fontStack(scene.fonts.text),
+          ['--font-desk-display' as string]: fontStack(scene.fonts.display),
+          ['--font-desk-text' as string]: fontStack(scene.fonts.text),
+          ['--font-desk-figures' as string]: fontStack(scene.fonts.figures),
+        }}
+      >
+        <IconSet.Provider value={scene.icons}>
+          <div style={{ transform: `scale(${scale})`, transformOrigin: '0 0', width: widget.rect.width }}>
+            <WidgetView widget={{ ...widget, id: 'sketch', rect: { ...widget.rect, x: 0, y: 0 } }} />
+          </div>
+        </IconSet.Provider>
+      </div>
+    </>
+  );
+});

@@ -1,0 +1,90 @@
+import { edits } from '../../../core/desk/edits.ts';
+import { finishKinds, type Finish } from '../../../core/desk/values.ts';
+import { useDesk } from '../../stores/desk.ts';
+import { ColourField } from '../../ui/colour-field.tsx';
+import { Row, Section, Segmented, SliderField } from '../../ui/controls.tsx';
+
+/** How parts are made: the desk's own finish, or theirs. `ids` is empty for the finish of the desk. */
+export function FinishSection({ ids, own }: { ids: readonly string[]; own: Finish | null }) {
+  const look = useDesk((state) => state.history?.present.look);
+  const { turn, edit, endGesture } = useDesk.getState();
+  if (!look) return null;
+  const finish = own ?? look.finish;
+  const isDesk = ids.length === 0;
+  const roles = look.roles[look.half];
+
+  function set(change: Partial<Finish>) {
+    const next = { ...finish, ...change };
+    turn('Finish', (draft) =>
+      isDesk ? edits.setLook(draft, { finish: next }) : edits.setFinish(draft, ids, next),
+    );
+  }
+  const slider = (
+    label: string,
+    key: 'sheerness' | 'blur' | 'radius' | 'edgeLine' | 'shadow',
+    max: number,
+    unit: string,
+    step = 1,
+  ) => (
+    <Row label={label}>
+      <SliderField
+        label={label}
+        value={finish[key]}
+        min={0}
+        max={max}
+        step={step}
+        decimals={1}
+        unit={unit}
+        onTurn={(value) => set({ [key]: value })}
+        onEnd={endGesture}
+      />
+    </Row>
+  );
+  const follow = (
+    <button
+      type="button"
+      className="text-brass hover:underline"
+      onClick={() => edit('Follow the desk', (draft) => edits.setFinish(draft, ids, null))}
+    >
+      follow the desk again
+    </button>
+  );
+  const isBare = finish.kind === 'bare';
+  return (
+    <Section
+      title={isDesk ? 'Finish of the desk' : 'Finish'}
+      note={isDesk ? 'every part without its own' : own ? follow : 'follows the desk'}
+    >
+      <Segmented
+        label="Finish"
+        value={finish.kind}
+        choices={finishKinds.map((kind) => ({
+          value: kind,
+          label: (kind[0] ?? '').toUpperCase() + kind.slice(1),
+        }))}
+        onChange={(kind) => {
+          set({ kind });
+          endGesture();
+        }}
+      />
+      {!isBare && (
+        <>
+          <Row label="Tint">
+            <ColourField
+              label="Tint"
+              value={finish.tint}
+              roles={roles}
+              onTurn={(tint) => set({ tint })}
+              onEnd={endGesture}
+            />
+          </Row>
+          {finish.kind !== 'matte' && slider('Sheerness', 'sheerness', 100, '%')}
+          {finish.kind === 'frosted' && slider('Blur', 'blur', 60, 'px')}
+          {slider('Radius', 'radius', 80, 'px')}
+          {slider('Edge line', 'edgeLine', 8, 'px', 0.5)}
+          {slider('Shadow', 'shadow', 100, '%')}
+        </>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,45 @@
+import { ArrowLeft, ArrowRight, Copy, Trash2 } from 'lucide-react';
+import { edits } from '../../../core/desk/edits.ts';
+import type { Edge, Item } from '../../../core/desk/schema.ts';
+import { itemKindsByType } from '../../../core/items/list.ts';
+import { useDesk } from '../../stores/desk.ts';
+import { IconButton, Section } from '../../ui/controls.tsx';
+import { duplicateSelection, removeSelection } from '../acts.ts';
+import { OptionsForm } from './options-form.tsx';
+
+/** Everything about one item of an edge. */
+export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; index: number }) {
+  const look = useDesk((state) => state.history?.present.look);
+  const { edit, turn, endGesture } = useDesk.getState();
+  const kind = itemKindsByType.get(item.type);
+  if (!kind || !look) return null;
+  const move = (to: number) => edit('Reorder', (draft) => edits.moveItem(draft, item.id, edge.id, to));
+  return (
+    <>
+      <p className="-mt-3 mb-3 text-dust">{kind.summary}</p>
+      <div className="mb-4 flex items-center gap-0.5">
+        <IconButton label="Earlier" disabled={index === 0} onClick={() => move(index - 1)}>
+          <ArrowLeft size={15} />
+        </IconButton>
+        <IconButton label="Later" disabled={index === edge.items.length - 1} onClick={() => move(index + 1)}>
+          <ArrowRight size={15} />
+        </IconButton>
+        <IconButton label="Duplicate" onClick={duplicateSelection}>
+          <Copy size={15} />
+        </IconButton>
+        <IconButton label="Remove" onClick={removeSelection} className="ml-auto hover:!text-rust">
+          <Trash2 size={15} />
+        </IconButton>
+      </div>
+      <Section title="Options">
+        <OptionsForm
+          schema={kind.options}
+          options={item.options}
+          roles={look.roles[look.half]}
+          onTurn={(change) => turn('Option', (draft) => edits.setItem(draft, edge.id, item.id, change))}
+          onEnd={endGesture}
+        />
+      </Section>
+    </>
+  );
+}

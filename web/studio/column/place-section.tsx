@@ -1,0 +1,218 @@
+import clsx from 'clsx';
+import { useState } from 'react';
+import { edits } from '../../../core/desk/edits.ts';
+import { hangsInCircle, type Widget } from '../../../core/desk/schema.ts';
+import { alignments, points, type Hanging, type NinePoint } from '../../../core/desk/values.ts';
+import { sides } from '../../../core/arrange/geometry.ts';
+import { useDesk } from '../../stores/desk.ts';
+import { currentScreen, groundOf } from '../../stores/scene.ts';
+import { NumberField, Row, Section, Segmented, SelectField, SliderField } from '../../ui/controls.tsx';
+import { titleOfEdge, titleOfWidget } from '../acts.ts';
+import { SNAP_MARGIN } from '../stage/drag.ts';
+
+const pointTitles: Record<NinePoint, string> = {
+  'top-left': 'top left',
+  top: 'top',
+  'top-right': 'top right',
+  left: 'left',
+  centre: 'centre',
+  right: 'right',
+  'bottom-left': 'bottom left',
+  bottom: 'bottom',
+  'bottom-right': 'bottom right',
+};
+
+/** What a widget hangs from, how far from it, and how large it is. */
+export function PlaceSection({ widget }: { widget: Widget }) {
+  const desk = useDesk((state) => state.history?.present);
+  const { edit, turn, endGesture } = useDesk.getState();
+  const [error, setError] = useState<string | null>(null);
+  if (!desk) return null;
+  const { hangs, x, y } = widget.place;
+
+  function hang(next: Hanging) {
+    const screen = currentScreen();
+    if (screen) edit('Hang', (draft) => edits.hangWidget(draft, widget.id, next, groundOf(screen)));
+  }
+  const offset = (axis: 'x' | 'y', value: number) =>
+    edit('Offset', (draft) =>
+      edits.setWidgets(draft, [widget.id], { place: { ...widget.place, [axis]: value } }),
+    );
+
+  const screenId = currentScreen()?.id ?? desk.screens[0]?.id ?? '';
+  return (
+    <Section title="Place" note={`snaps ${SNAP_MARGIN} px from edges`}>
+      <Row label="Hangs from">
+        <HangsFrom widget={widget} onHang={hang} screen={screenId} />
+      </Row>
+      {hangs.from !== 'part' ? (
+        <Row label="Point">
+          <PointPicker value={hangs.point} onChange={(point) => hang({ ...hangs, point })} />
+          <span className="text-dust">{pointTitles[hangs.point]}</span>
+        </Row>
+      ) : (
+        <>
+          <Row label="Side">
+            <SelectField
+              label="Side of the neighbour"
+              value={hangs.side}
+              choices={sides.map((side) => ({
+                value: side,
+                label: side === 'top' ? 'above it' : side === 'bottom' ? 'below it' : `to its ${side}`,
+              }))}
+              onChange={(side) => hang({ ...hangs, side })}
+            />
+          </Row>
+          <Row label="Level">
+            <Segmented
+              label="Level with the neighbour"
+              value={hangs.align}
+              choices={alignments.map((align) => ({ value: align, label: align }))}
+              onChange={(align) => hang({ ...hangs, align })}
+            />
+          </Row>
+        </>
+      )}
+      <Row label="Offset" error={error}>
+        <NumberField
+          label="Offset across"
+          value={x}
+          unit="x"
+          min={-20000}
+          max={20000}
+          onChange={(value) => offset('x', value)}
+          onError={setError}
+        />
+        <NumberField
+          label="Offset down"
+          value={y}
+          unit="y"
+          min={-20000}
+          max={20000}
+          onChange={(value) => offset('y', value)}
+          onError={setError}
+        />
+      </Row>
+      <Row label="Scale">
+        <SliderField
+          label="Scale"
+          value={widget.scale}
+          min={0.25}
+          max={4}
+          step={0.05}
+          decimals={2}
+          onTurn={(scale) => turn('Scale', (draft) => edits.setWidgets(draft, [widget.id], { scale }))}
+          onEnd={endGesture}
+        />
+      </Row>
+    </Section>
+  );
+}
+
+function HangsFrom({
+  widget,
+  screen,
+  onHang,
+}: {
+  widget: Widget;
+  screen: string;
+  onHang: (hangs: Hanging) => void;
+}) {
+  const desk = useDesk((state) => state.history?.present);
+  if (!desk) return null;
+  const { hangs } = widget.place;
+  const here = currentScreen();
+  const ids = new Set([...(here?.edges ?? []), ...(here?.widgets ?? [])].map(({ id }) => id));
+  // A neighbour that hangs from this widget would make a circle.
+  const neighbours = [
+    ...desk.edges
+      .filter(({ id }) => ids.has(id))
+      .map((edge) => ({
+        value: edge.id,
+        label: `the ${titleOfEdge(edge).toLowerCase()} at the ${edge.side}`,
+      })),
+    ...desk.widgets
+      .filter(({ id }) => id !== widget.id && ids.has(id))
+      .filter(
+        ({ id }) =>
+          !hangsInCircle(
+            widget.id,
+            desk.widgets.map((other) =>
+              other.id === widget.id
+                ? {
+                    ...other,
+                    place: {
+                      ...other.place,
+                      hangs: { from: 'part', part: id, side: 'right', align: 'start' },
+                    },
+                  }
+                : other,
+            ),
+          ),
+      )
+      .map((other) => ({
+        value: other.id,
+        label: `the ${titleOfWidget(other).toLowerCase()} (${other.face})`,
+      })),
+  ];
+  return (
+    <SelectField
+      label="Hangs from"
+      value={hangs.from === 'part' ? hangs.part : hangs.from}
+      choices={[
+        { value: 'free', label: 'the free area' },
+        { value: 'screen', label: 'the whole screen' },
+        ...neighbours,
+      ]}
+      onChange={(value) => {
+        if (value === 'free' || value === 'screen')
+          onHang({ from: value, screen, point: hangs.from === 'part' ? 'top-left' : hangs.point });
+        else
+          onHang({
+            from: 'part',
+            part: value,
+            side: hangs.from === 'part' ? hangs.side : 'bottom',
+            align: hangs.from === 'part' ? hangs.align : 'start',
+          });
+      }}
+    />
+  );
+}
+
+/** The nine points; arrows move among them as they lie. */
+function PointPicker({ value, onChange }: { value: NinePoint; onChange: (point: NinePoint) => void }) {
+  return (
+    <div
+      role="radiogroup"
+      aria-label="Point"
+      className="grid grid-cols-3 gap-[3px]"
+      onKeyDown={(event) => {
+        const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -3, ArrowDown: 3 }[event.key];
+        if (by === undefined) return;
+        event.preventDefault();
+        event.stopPropagation();
+        const next = points[points.indexOf(value) + by];
+        if (!next) return;
+        onChange(next);
+        (event.currentTarget.querySelector(`[data-point="${next}"]`) as HTMLElement | null)?.focus();
+      }}
+    >
+      {points.map((point) => (
+        <button
+          key={point}
+          type="button"
+          role="radio"
+          data-point={point}
+          aria-checked={value === point}
+          aria-label={pointTitles[point]}
+          tabIndex={value === point ? 0 : -1}
+          onClick={() => onChange(point)}
+          className={clsx(
+            'h-3.5 w-[18px] rounded-[3px]',
+            value === point ? 'bg-brass' : 'bg-pit hover:bg-seam',
+          )}
+        />
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,101 @@
+import {
+  AlignCenterHorizontal,
+  AlignCenterVertical,
+  AlignEndHorizontal,
+  AlignEndVertical,
+  AlignHorizontalSpaceBetween,
+  AlignStartHorizontal,
+  AlignStartVertical,
+  AlignVerticalSpaceBetween,
+  Copy,
+  Trash2,
+  type LucideIcon,
+} from 'lucide-react';
+import { edits } from '../../../core/desk/edits.ts';
+import type { Widget } from '../../../core/desk/schema.ts';
+import { useDesk } from '../../stores/desk.ts';
+import { Button, IconButton, Row, Section, SliderField, SwitchField } from '../../ui/controls.tsx';
+import { duplicateSelection, removeSelection, toggleFlag } from '../acts.ts';
+import { commandsById } from '../commands.ts';
+import { FinishSection } from './finish-section.tsx';
+
+const rows: readonly (readonly [id: string, icon: LucideIcon])[][] = [
+  [
+    ['align-x-start', AlignStartVertical],
+    ['align-x-centre', AlignCenterVertical],
+    ['align-x-end', AlignEndVertical],
+    ['distribute-x', AlignHorizontalSpaceBetween],
+  ],
+  [
+    ['align-y-start', AlignStartHorizontal],
+    ['align-y-centre', AlignCenterHorizontal],
+    ['align-y-end', AlignEndHorizontal],
+    ['distribute-y', AlignVerticalSpaceBetween],
+  ],
+];
+
+/** What can be said of several widgets at once. */
+export function SeveralEditor({ widgets }: { widgets: readonly Widget[] }) {
+  const { turn, endGesture } = useDesk.getState();
+  const ids = widgets.map(({ id }) => id);
+  const [first] = widgets;
+  return (
+    <>
+      <Section title="Arrange">
+        {rows.map((row, index) => (
+          <div key={index} className="flex gap-1">
+            {row.map(([id, Icon]) => {
+              const command = commandsById.get(id);
+              return (
+                command && (
+                  <IconButton
+                    key={id}
+                    label={command.title}
+                    disabled={!(command.isAvailable?.() ?? true)}
+                    onClick={command.run}
+                    className="!size-9 bg-pit"
+                  >
+                    <Icon size={17} strokeWidth={1.6} />
+                  </IconButton>
+                )
+              );
+            })}
+          </div>
+        ))}
+      </Section>
+      <Section title="All of them">
+        <Row label="Scale">
+          <SliderField
+            label="Scale"
+            value={first?.scale ?? 1}
+            min={0.25}
+            max={4}
+            step={0.05}
+            decimals={2}
+            onTurn={(scale) => turn('Scale', (draft) => edits.setWidgets(draft, ids, { scale }))}
+            onEnd={endGesture}
+          />
+        </Row>
+        <SwitchField
+          label="Locked"
+          value={widgets.every((widget) => widget.locked)}
+          onChange={() => toggleFlag('locked')}
+        />
+        <SwitchField
+          label="Clicks through"
+          value={widgets.every((widget) => widget.clicksThrough)}
+          onChange={() => toggleFlag('clicksThrough')}
+        />
+        <div className="mt-2 flex gap-2">
+          <Button onClick={duplicateSelection}>
+            <Copy size={15} /> Duplicate
+          </Button>
+          <Button tone="rust" onClick={removeSelection}>
+            <Trash2 size={15} /> Remove
+          </Button>
+        </div>
+      </Section>
+      <FinishSection ids={ids} own={first?.finish ?? null} />
+    </>
+  );
+}

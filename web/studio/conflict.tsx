@@ -1,0 +1,37 @@
+import { format } from 'date-fns/format';
+import { useState } from 'react';
+import { useDesk } from '../stores/desk.ts';
+import { Button } from '../ui/controls.tsx';
+import { Dialog } from '../ui/dialog.tsx';
+
+/** Asked when the desk was changed here and elsewhere: nothing is overwritten until somebody has chosen. */
+export function ConflictSheet() {
+  const saving = useDesk((state) => state.saving);
+  const resolve = useDesk((state) => state.resolve);
+  const [failure, setFailure] = useState<string | null>(null);
+  if (saving.state !== 'conflict') return null;
+  const choose = (choice: 'mine' | 'theirs' | 'both') => {
+    resolve(choice).catch((error: Error) => setFailure(error.message));
+  };
+  return (
+    <Dialog
+      title="Changed in two places"
+      description={`This desk was saved elsewhere at ${format(saving.theirs.savedAt, 'HH:mm:ss')} while you changed it here. Nothing was overwritten.`}
+      isOpen
+      onClose={() => {}}
+    >
+      <div className="grid gap-2">
+        <Button tone="brass" onClick={() => choose('both')}>
+          Take the other, keep mine as a desk of its own
+        </Button>
+        <Button onClick={() => choose('mine')}>Keep mine (the other stays in the history)</Button>
+        <Button onClick={() => choose('theirs')}>Take the other, drop mine</Button>
+        {failure && (
+          <p role="alert" className="text-rust">
+            {failure}
+          </p>
+        )}
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,190 @@
+import clsx from 'clsx';
+import { DropdownMenu } from 'radix-ui';
+import { ChevronDown, MonitorPlay, Plus, Redo2, Undo2 } from 'lucide-react';
+import { format } from 'date-fns/format';
+import { Link } from 'react-router';
+import { LedgeMark } from '../../render/icons.tsx';
+import type { SavingState } from '../../saving/saver.ts';
+import { useDesk } from '../../stores/desk.ts';
+import { useScene, useScreenInView } from '../../stores/scene.ts';
+import { useView } from '../../stores/view.ts';
+import { IconButton, Tip } from '../../ui/controls.tsx';
+import { menuItem, menuLine, menuPanel } from '../../ui/menu.ts';
+import { commandsById } from '../commands.ts';
+import { Keys } from '../sheets.tsx';
+
+export function Header() {
+  const id = useDesk((state) => state.history?.present.id);
+  return (
+    <header className="col-span-3 flex min-w-0 items-center gap-2 bg-pit pr-4">
+      <Tip text="To the shelf">
+        <Link to="/" aria-label="Shelf" className="grid h-full w-16 shrink-0 place-items-center text-brass">
+          <LedgeMark size={30} />
+        </Link>
+      </Tip>
+      <DeskMenu />
+      <SavingNote />
+      <Screens />
+      <div className="ml-auto flex shrink-0 items-center gap-1.5">
+        <UndoRedo />
+        <ModeSwitch />
+        <Link
+          to={`/live/${id ?? ''}`}
+          className="ml-2 inline-flex h-8 items-center gap-2 rounded-lg bg-brass px-3 font-semibold text-on-brass hover:brightness-110"
+        >
+          <MonitorPlay size={16} /> Go live
+        </Link>
+      </div>
+    </header>
+  );
+}
+
+const deskMenu = ['rename', 'place', 'screens', 'history', 'export', null, 'commands', 'shortcuts'];
+
+function DeskMenu() {
+  const name = useDesk((state) => state.history?.present.name ?? '');
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger
+        className="flex h-9 min-w-0 max-w-[230px] items-center gap-2 rounded-lg px-3.5 hover:bg-velvet"
+        aria-label={`${name}: menu of the desk`}
+      >
+        <span className="truncate font-display text-[18px] font-medium">{name}</span>
+        <ChevronDown size={15} className="shrink-0 text-dust" />
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          className={menuPanel}
+          align="start"
+          sideOffset={4}
+          onCloseAutoFocus={(event) => event.preventDefault()}
+        >
+          {deskMenu.map((id, index) => {
+            const command = id === null ? undefined : commandsById.get(id);
+            if (!command) return <DropdownMenu.Separator key={index} className={menuLine} />;
+            return (
+              <DropdownMenu.Item key={command.id} className={menuItem} onSelect={command.run}>
+                {command.title}
+                {command.keys?.[0] && <Keys keys={command.keys[0]} />}
+              </DropdownMenu.Item>
+            );
+          })}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+function savingText(saving: SavingState): { text: string; isBad: boolean } {
+  switch (saving.state) {
+    case 'kept':
+      return { text: saving.at ? `kept ${format(saving.at, 'HH:mm')}` : 'kept', isBad: false };
+    case 'changed':
+      return { text: 'changed', isBad: false };
+    case 'saving':
+      return { text: 'keeping…', isBad: false };
+    case 'gone':
+      return { text: 'server gone; kept in this browser', isBad: true };
+    case 'conflict':
+      return { text: 'changed in two places', isBad: true };
+    case 'refused':
+      return { text: `not kept: ${saving.sentence}`, isBad: true };
+  }
+}
+
+function SavingNote() {
+  const saving = useDesk((state) => state.saving);
+  const { text, isBad } = savingText(saving);
+  return (
+    <span
+      role="status"
+      data-saving={saving.state}
+      title={text}
+      className={clsx('min-w-0 max-w-[230px] truncate text-[12.5px]', isBad ? 'text-rust' : 'text-dust')}
+    >
+      {text}
+    </span>
+  );
+}
+
+function Screens() {
+  const scene = useScene((state) => state.scene);
+  const current = useScreenInView();
+  const showScreen = useView((view) => view.showScreen);
+  const open = useView((view) => view.open);
+  if (!scene) return null;
+  return (
+    <div
+      className="ml-auto flex min-w-0 shrink items-center gap-1 overflow-hidden"
+      role="group"
+      aria-label="Screens"
+    >
+      {scene.screens.map((screen) => {
+        const { width, height } = screen.rect;
+        const isCurrent = screen.id === current?.id;
+        const tall = height > width;
+        return (
+          <button
+            key={screen.id}
+            type="button"
+            aria-pressed={isCurrent}
+            title={screen.name}
+            onClick={() => (isCurrent ? open('screen') : showScreen(screen.id))}
+            className={clsx(
+              'flex h-8 items-center gap-2 whitespace-nowrap rounded-lg px-2.5 font-mono text-[12.5px]',
+              isCurrent ? 'bg-nap text-chalk' : 'text-dust hover:text-chalk',
+            )}
+          >
+            <span
+              className="rounded-[3px] border-[1.5px] border-current"
+              style={tall ? { width: 11, height: 15 } : { width: 20, height: 12 }}
+            />
+            {width} × {height}
+          </button>
+        );
+      })}
+      <IconButton label="Screens: sizes, and more of them" onClick={() => open('screen')}>
+        <Plus size={16} />
+      </IconButton>
+    </div>
+  );
+}
+
+function UndoRedo() {
+  const past = useDesk((state) => state.history?.past.at(-1)?.label);
+  const future = useDesk((state) => state.history?.future[0]?.label);
+  const { undo, redo } = useDesk.getState();
+  return (
+    <>
+      <IconButton label={past ? `Undo: ${past}` : 'Nothing to undo'} disabled={!past} onClick={undo}>
+        <Undo2 size={17} />
+      </IconButton>
+      <IconButton label={future ? `Redo: ${future}` : 'Nothing to redo'} disabled={!future} onClick={redo}>
+        <Redo2 size={17} />
+      </IconButton>
+    </>
+  );
+}
+
+function ModeSwitch() {
+  const mode = useView((view) => view.mode);
+  const setMode = useView((view) => view.setMode);
+  return (
+    <div role="group" aria-label="What the pointer does" className="ml-1 flex h-8 rounded-lg bg-velvet p-0.5">
+      {(['arrange', 'try'] as const).map((id) => (
+        <button
+          key={id}
+          type="button"
+          aria-pressed={mode === id}
+          onClick={() => setMode(id)}
+          className={clsx(
+            'rounded-md px-3 font-medium',
+            mode === id ? 'bg-seam text-chalk' : 'text-dust hover:text-chalk',
+          )}
+        >
+          {id === 'arrange' ? 'Arrange' : 'Try'}
+        </button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,317 @@
+import { Command as Cmdk } from 'cmdk';
+import { Dialog as RadixDialog } from 'radix-ui';
+import { Fragment, useEffect, useState } from 'react';
+import { format } from 'date-fns/format';
+import { toast } from 'sonner';
+import { edits } from '../../core/desk/edits.ts';
+import { isZone } from '../../core/desk/values.ts';
+import { api, type RevisionNote } from '../api/client.ts';
+import { presentDesk, useDesk } from '../stores/desk.ts';
+import { useView } from '../stores/view.ts';
+import { Button, NumberField, Row, TextField } from '../ui/controls.tsx';
+import { Dialog } from '../ui/dialog.tsx';
+import { commands, groups } from './commands.ts';
+import { ScreensSheet } from './header/screens.tsx';
+
+/** Everything that opens over the studio. */
+export function Sheets() {
+  const sheet = useView((view) => view.sheet);
+  const open = useView((view) => view.open);
+  const close = () => open(null);
+  return (
+    <>
+      {sheet === 'commands' && <CommandSearch onClose={close} />}
+      <Dialog title="Shortcuts" isOpen={sheet === 'shortcuts'} onClose={close} width={620}>
+        <Shortcuts />
+      </Dialog>
+      <Dialog title="Rename the desk" isOpen={sheet === 'rename'} onClose={close}>
+        <Rename onDone={close} />
+      </Dialog>
+      <Dialog
+        title="History"
+        description="Every save is a revision. Going back is itself a step that can be undone."
+        isOpen={sheet === 'history'}
+        onClose={close}
+      >
+        <Revisions onDone={close} />
+      </Dialog>
+      <Dialog
+        title="Place"
+        description="Sun, day and time come from here."
+        isOpen={sheet === 'place'}
+        onClose={close}
+      >
+        <PlaceOnEarth />
+      </Dialog>
+      <Dialog
+        title="Screens"
+        description="The desk is solved for each of them. Sizes are in px at the screen's own scale."
+        isOpen={sheet === 'screen'}
+        onClose={close}
+        width={560}
+      >
+        <ScreensSheet />
+      </Dialog>
+    </>
+  );
+}
+
+function CommandSearch({ onClose }: { onClose: () => void }) {
+  const available = commands.filter((command) => !command.isKeyOnly && (command.isAvailable?.() ?? true));
+  return (
+    <RadixDialog.Root open onOpenChange={(isOpen) => !isOpen && onClose()}>
+      <RadixDialog.Portal>
+        <RadixDialog.Overlay className="fixed inset-0 z-40 bg-pit/70" />
+        <RadixDialog.Content
+          aria-describedby={undefined}
+          className="fixed left-1/2 top-[14vh] z-50 w-[520px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-2xl border border-seam bg-velvet shadow-2xl"
+        >
+          <RadixDialog.Title className="sr-only">Search commands</RadixDialog.Title>
+          <Cmdk loop>
+            <Cmdk.Input
+              placeholder="What do you want to do?"
+              className="h-13 w-full border-b border-seam bg-transparent px-5 text-[16px] outline-none placeholder:text-dust"
+            />
+            <Cmdk.List className="max-h-[52vh] overflow-y-auto p-2">
+              <Cmdk.Empty className="px-3 py-6 text-center text-dust">
+                Nothing by that name. Try “add”, “align” or “theme”.
+              </Cmdk.Empty>
+              {groups.map((group) => (
+                <Cmdk.Group
+                  key={group}
+                  heading={group}
+                  className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-dust"
+                >
+                  {available
+                    .filter((command) => command.group === group)
+                    .map((command) => (
+                      <Cmdk.Item
+                        key={command.id}
+                        value={`${command.title} ${command.group}`}
+                        onSelect={() => {
+                          onClose();
+                          command.run();
+                        }}
+                        className="flex h-9 cursor-default items-center justify-between rounded-lg px-3 data-[selected=true]:bg-brass data-[selected=true]:text-on-brass"
+                      >
+                        {command.title}
+                        {command.keys?.[0] && <Keys keys={command.keys[0]} />}
+                      </Cmdk.Item>
+                    ))}
+                </Cmdk.Group>
+              ))}
+            </Cmdk.List>
+          </Cmdk>
+        </RadixDialog.Content>
+      </RadixDialog.Portal>
+    </RadixDialog.Root>
+  );
+}
+
+const keyNames: Record<string, string> = { ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓' };
+
+export function Keys({ keys }: { keys: string }) {
+  return (
+    <kbd className="font-mono text-[11.5px] opacity-80">
+      {keys
+        .split('+')
+        .map((key) => keyNames[key] ?? key)
+        .join(' ')}
+    </kbd>
+  );
+}
+
+/** Read off the commands, so that it can't say what is not so. */
+function Shortcuts() {
+  const byTitle = new Map<string, { title: string; group: string; keys: string[] }>();
+  for (const { title, group, keys } of commands) {
+    if (!keys) continue;
+    const row = byTitle.get(title) ?? { title, group, keys: [] };
+    row.keys.push(...keys);
+    byTitle.set(title, row);
+  }
+  const rows = [
+    ...byTitle.values(),
+    { title: 'While dragging: pass the snaps', group: 'Selection', keys: ['Alt'] },
+    { title: 'While dragging: keep to one axis', group: 'Selection', keys: ['Shift'] },
+    { title: 'Add to the selection', group: 'Selection', keys: ['Shift+press'] },
+  ];
+  return (
+    <div className="mt-3 columns-2 gap-8">
+      {groups.map((group) => {
+        const own = rows.filter((row) => row.group === group);
+        if (own.length === 0) return null;
+        return (
+          <section key={group} className="mb-4 break-inside-avoid">
+            <h3 className="mb-1 font-semibold">{group}</h3>
+            {own.map((row) => (
+              <div key={row.title} className="flex justify-between gap-4 py-0.5">
+                <span className="text-dust">{row.title}</span>
+                <span className="flex flex-wrap justify-end gap-x-2 text-right">
+                  {row.keys.map((keys, index) => (
+                    <Fragment key={keys}>
+                      {index > 0 && ' '}
+                      <Keys keys={keys} />
+                    </Fragment>
+                  ))}
+                </span>
+              </div>
+            ))}
+          </section>
+        );
+      })}
+    </div>
+  );
+}
+
+function Rename({ onDone }: { onDone: () => void }) {
+  const [name, setName] = useState(presentDesk()?.name ?? '');
+  const trimmed = name.trim();
+  const isFine = trimmed.length > 0 && trimmed.length <= 120;
+  return (
+    <form
+      className="mt-3 grid gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!isFine) return;
+        if (trimmed !== presentDesk()?.name)
+          useDesk.getState().edit('Rename', (draft) => edits.rename(draft, trimmed));
+        onDone();
+      }}
+    >
+      <input
+        autoFocus
+        aria-label="Name"
+        value={name}
+        maxLength={120}
+        onFocus={(event) => event.target.select()}
+        onChange={(event) => setName(event.target.value)}
+        className="h-10 rounded-lg bg-pit px-3 text-[15px]"
+      />
+      <div className="flex justify-end gap-2">
+        <Button tone="quiet" onClick={onDone}>
+          Leave it
+        </Button>
+        <Button tone="brass" type="submit" disabled={!isFine}>
+          Rename
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function Revisions({ onDone }: { onDone: () => void }) {
+  const id = presentDesk()?.id;
+  const [list, setList] = useState<RevisionNote[] | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  useEffect(() => {
+    if (id) api.revisions(id).then(setList, (error: Error) => setFailure(error.message));
+  }, [id]);
+
+  async function goBack(number: number) {
+    if (!id) return;
+    try {
+      const { desk } = await api.revision(id, number);
+      useDesk.getState().edit(`Back to revision ${number}`, (draft) => edits.replace(draft, desk));
+      onDone();
+      toast(`Back to revision ${number}`, {
+        action: { label: 'Undo', onClick: () => useDesk.getState().undo() },
+      });
+    } catch (error) {
+      setFailure((error as Error).message);
+    }
+  }
+
+  if (failure)
+    return (
+      <p role="alert" className="text-rust">
+        {failure}
+      </p>
+    );
+  if (!list) return <p className="text-dust">Reading the revisions…</p>;
+  return (
+    <ol className="-mx-2 max-h-[52vh] overflow-y-auto">
+      {list.map(({ number, savedAt }, index) => (
+        <li key={number} className="flex items-center justify-between rounded-lg px-2 py-1 hover:bg-nap">
+          <span>
+            <span className="mr-3 inline-block w-9 font-mono text-dust">{number}</span>
+            {format(savedAt, 'd MMM yyyy, HH:mm:ss')}
+          </span>
+          {index === 0 ? (
+            <span className="px-3 py-1.5 text-dust">newest</span>
+          ) : (
+            <Button
+              tone="quiet"
+              onClick={() => void goBack(number)}
+              aria-label={`Go back to revision ${number}`}
+            >
+              Go back
+            </Button>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+const zones = Intl.supportedValuesOf('timeZone');
+
+function PlaceOnEarth() {
+  const place = useDesk((state) => state.history?.present.place);
+  const edit = useDesk((state) => state.edit);
+  const [errors, setErrors] = useState<Record<string, string | null>>({});
+  if (!place) return null;
+  const set = (change: Partial<typeof place>) =>
+    edit('Place', (draft) => edits.setPlaceOnEarth(draft, { ...place, ...change }));
+  const report = (field: string) => (sentence: string | null) =>
+    setErrors((all) => ({ ...all, [field]: sentence }));
+  return (
+    <div className="grid gap-1.5">
+      <Row label="Name">
+        <TextField
+          label="Name of the place"
+          value={place.name}
+          onChange={(name) => set({ name: name.slice(0, 120) })}
+        />
+      </Row>
+      <Row label="Latitude" error={errors['latitude']}>
+        <NumberField
+          label="Latitude"
+          value={place.latitude}
+          min={-90}
+          max={90}
+          step={0.1}
+          decimals={4}
+          unit="°N"
+          onChange={(latitude) => set({ latitude })}
+          onError={report('latitude')}
+        />
+      </Row>
+      <Row label="Longitude" error={errors['longitude']}>
+        <NumberField
+          label="Longitude"
+          value={place.longitude}
+          min={-180}
+          max={180}
+          step={0.1}
+          decimals={4}
+          unit="°E"
+          onChange={(longitude) => set({ longitude })}
+          onError={report('longitude')}
+        />
+      </Row>
+      <Row label="Time zone" error={errors['zone']}>
+        <TextField
+          label="Time zone"
+          value={place.zone}
+          list={zones}
+          check={(zone) =>
+            zone && isZone(zone) ? null : `There is no time zone “${zone}”; one looks like Europe/London.`
+          }
+          onError={report('zone')}
+          onChange={(zone) => set({ zone })}
+        />
+      </Row>
+    </div>
+  );
+}

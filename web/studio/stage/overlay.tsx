@@ -1,0 +1,322 @@
+import clsx from 'clsx';
+import { Lock } from 'lucide-react';
+import { memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
+import { distancesAround, type Distance, type Guide } from '../../../core/arrange/snap.ts';
+import type { Point, Rect } from '../../../core/arrange/geometry.ts';
+import type { SceneEdge, SceneItem, SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
+import { useView } from '../../stores/view.ts';
+import { presentDesk } from '../../stores/desk.ts';
+import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
+import { dragEdge, dragItem, dragMarquee, dragScale, dragWidgets } from './drag.ts';
+import { useStageDrag } from './use-stage-drag.ts';
+
+/**
+ * What lies over the screen while it is arranged: a handle on every part, the selection, guides and measures.
+ * It is drawn in px of the stage, so that lines stay fine at every scale.
+ */
+export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number }) {
+  const selection = useView((view) => view.selection);
+  const chosen = useMemo(() => new Set(selection), [selection]);
+  const bind = useStageDrag({
+    start: (from, { isAdding }) => dragMarquee(from, isAdding ? useView.getState().selection : []),
+    onPress: ({ isAdding }) => !isAdding && useView.getState().select([]),
+  });
+  return (
+    <div className="absolute inset-0 touch-none select-none" data-overlay {...bind()}>
+      {screen.edges.map((edge) => (
+        <EdgeHandles key={edge.id} edge={edge} scale={scale} chosen={chosen} />
+      ))}
+      {screen.widgets.map((widget) => (
+        <WidgetHandle
+          key={widget.id}
+          widget={widget}
+          scale={scale}
+          isSelected={chosen.has(widget.id)}
+          isAlone={selection.length === 1}
+        />
+      ))}
+      <Hints screen={screen} scale={scale} />
+    </div>
+  );
+}
+
+function boxStyle({ x, y, width, height }: Rect, scale: number) {
+  return {
+    transform: `translate(${x * scale}px, ${y * scale}px)`,
+    width: width * scale,
+    height: height * scale,
+  };
+}
+
+function onEnter(select: () => void) {
+  return (event: KeyboardEvent) => {
+    if (event.key !== 'Enter' && event.key !== ' ') return;
+    event.preventDefault();
+    select();
+  };
+}
+
+/** The right button selects what lies under it, unless that is selected already; the menu then opens. */
+function onMenu(id: string, chapter: 'edges' | 'widgets') {
+  return (_event: MouseEvent) => {
+    if (!useView.getState().selection.includes(id)) useView.getState().select([id], chapter);
+  };
+}
+
+const frame = 'pointer-events-none absolute inset-0 rounded-[5px] outline-2 outline-brass';
+
+const WidgetHandle = memo(function WidgetHandle({
+  widget,
+  scale,
+  isSelected,
+  isAlone,
+}: {
+  widget: SceneWidget;
+  scale: number;
+  isSelected: boolean;
+  isAlone: boolean;
+}) {
+  const { id } = widget;
+  const bind = useStageDrag({
+    start(_from, { isAdding }) {
+      const view = useView.getState();
+      if (!view.selection.includes(id)) view.select(isAdding ? [...view.selection, id] : [id], 'widgets');
+      return dragWidgets();
+    },
+    onPress: ({ isAdding }) =>
+      isAdding ? useView.getState().toggle(id) : useView.getState().select([id], 'widgets'),
+  });
+  const label = `${titleOfWidget(widget)} widget at ${Math.round(widget.rect.x)}, ${Math.round(widget.rect.y)}${widget.locked ? ', locked' : ''}`;
+  return (
+    <div
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      aria-pressed={isSelected}
+      data-handle={id}
+      className={clsx(
+        'group absolute left-0 top-0 touch-none rounded-[5px] outline-offset-2 hover:outline hover:outline-brass/70',
+        widget.locked ? 'cursor-default' : 'cursor-move',
+      )}
+      style={boxStyle(widget.rect, scale)}
+      onKeyDown={onEnter(() => useView.getState().select([id], 'widgets'))}
+      onContextMenu={onMenu(id, 'widgets')}
+      {...bind()}
+    >
+      {isSelected && <div className={clsx(frame, 'outline')} />}
+      {isSelected && widget.locked && (
+        <span className="absolute -right-2.5 -top-2.5 grid size-5 place-items-center rounded-full bg-brass text-on-brass">
+          <Lock size={11} strokeWidth={2.5} />
+        </span>
+      )}
+      {isSelected &&
+        isAlone &&
+        !widget.locked &&
+        corners.map((corner) => <Corner key={`${corner.x}${corner.y}`} id={id} corner={corner} />)}
+    </div>
+  );
+});
+
+const corners: readonly Point[] = [
+  { x: -1, y: -1 },
+  { x: 1, y: -1 },
+  { x: -1, y: 1 },
+  { x: 1, y: 1 },
+];
+
+function Corner({ id, corner }: { id: string; corner: Point }) {
+  const bind = useStageDrag({ start: () => dragScale(id, corner) });
+  return (
+    <span
+      data-corner={`${corner.x},${corner.y}`}
+      className="absolute grid size-5 touch-none place-items-center"
+      style={{
+        left: corner.x < 0 ? -10 : undefined,
+        right: corner.x > 0 ? -10 : undefined,
+        top: corner.y < 0 ? -10 : undefined,
+        bottom: corner.y > 0 ? -10 : undefined,
+        cursor: corner.x === corner.y ? 'nwse-resize' : 'nesw-resize',
+      }}
+      {...bind()}
+    >
+      <span className="size-2.5 rounded-[3px] border-2 border-brass bg-pit" />
+    </span>
+  );
+}
+
+function EdgeHandles({
+  edge,
+  scale,
+  chosen,
+}: {
+  edge: SceneEdge;
+  scale: number;
+  chosen: ReadonlySet<string>;
+}) {
+  const isOpen = chosen.has(edge.id) || edge.items.some((item) => chosen.has(item.id));
+  return (
+    <>
+      <EdgeHandle edge={edge} scale={scale} isSelected={chosen.has(edge.id)} />
+      {isOpen &&
+        edge.items.map((item) => (
+          <ItemHandle key={item.id} edge={edge} item={item} scale={scale} isSelected={chosen.has(item.id)} />
+        ))}
+    </>
+  );
+}
+
+function EdgeHandle({ edge, scale, isSelected }: { edge: SceneEdge; scale: number; isSelected: boolean }) {
+  const select = () => useView.getState().select([edge.id], 'edges');
+  const bind = useStageDrag({
+    start: () => {
+      select();
+      return dragEdge(edge.id);
+    },
+    onPress: select,
+  });
+  return (
+    <div
+      role="button"
+      tabIndex={0}
+      aria-label={`${titleOfEdge(edge)} at the ${edge.side}`}
+      aria-pressed={isSelected}
+      data-handle={edge.id}
+      className="absolute left-0 top-0 cursor-move touch-none rounded-[5px] hover:outline hover:outline-brass/70"
+      style={boxStyle(edge.rect, scale)}
+      onKeyDown={onEnter(select)}
+      onContextMenu={onMenu(edge.id, 'edges')}
+      {...bind()}
+    >
+      {isSelected && <div className={clsx(frame, 'outline')} />}
+    </div>
+  );
+}
+
+function ItemHandle({
+  edge,
+  item,
+  scale,
+  isSelected,
+}: {
+  edge: SceneEdge;
+  item: SceneItem;
+  scale: number;
+  isSelected: boolean;
+}) {
+  const select = () => useView.getState().select([item.id], 'edges');
+  const bind = useStageDrag({
+    start: () => {
+      select();
+      return dragItem(edge.id, item.id);
+    },
+    onPress: select,
+  });
+  const document = presentDesk()
+    ?.edges.find(({ id }) => id === edge.id)
+    ?.items.find(({ id }) => id === item.id);
+  return (
+    <div
+      role="button"
+      tabIndex={0}
+      aria-label={`${document ? titleOfItem(document) : item.type} on the ${titleOfEdge(edge).toLowerCase()}`}
+      aria-pressed={isSelected}
+      data-handle={item.id}
+      className={clsx(
+        'absolute left-0 top-0 cursor-grab touch-none rounded-[4px] outline-1 outline-dashed hover:outline-brass',
+        isSelected ? 'outline-brass' : 'outline-brass/35',
+      )}
+      style={boxStyle(item.rect, scale)}
+      onKeyDown={onEnter(select)}
+      onContextMenu={onMenu(item.id, 'edges')}
+      {...bind()}
+    >
+      {isSelected && <div className={clsx(frame, 'outline')} />}
+    </div>
+  );
+}
+
+/** Guides while something moves, distances of what is selected, and the rectangle that selects. */
+function Hints({ screen, scale }: { screen: SceneScreen; scale: number }) {
+  const guides = useView((view) => view.guides);
+  const moving = useView((view) => view.distances);
+  const marquee = useView((view) => view.marquee);
+  const selection = useView((view) => view.selection);
+  const distances = moving.length > 0 ? moving : restingDistances(screen, selection);
+  return (
+    <div className="pointer-events-none absolute inset-0">
+      <svg className="absolute inset-0 size-full overflow-visible">
+        {guides.map((guide, index) => (
+          <GuideLine key={index} guide={guide} scale={scale} />
+        ))}
+        {nearest(distances).map(({ side, from, to }) => (
+          <line
+            key={side}
+            x1={from.x * scale}
+            y1={from.y * scale}
+            x2={to.x * scale}
+            y2={to.y * scale}
+            stroke="var(--brass)"
+            strokeWidth="1"
+          />
+        ))}
+      </svg>
+      {nearest(distances).map((distance) => (
+        <DistanceLabel key={distance.side} distance={distance} scale={scale} />
+      ))}
+      {marquee && (
+        <div
+          className="absolute left-0 top-0 border border-brass bg-brass/15"
+          style={boxStyle(marquee, scale)}
+        />
+      )}
+    </div>
+  );
+}
+
+function restingDistances(screen: SceneScreen, selection: readonly string[]): Distance[] {
+  const widget = selection.length === 1 ? screen.widgets.find(({ id }) => id === selection[0]) : undefined;
+  if (!widget) return [];
+  const others = [...screen.edges, ...screen.widgets]
+    .filter(({ id }) => id !== widget.id)
+    .map(({ rect }) => rect);
+  return distancesAround(widget.rect, others, screen.rect);
+}
+
+/** The shorter way on each axis says where a part stands; the longer one follows from it. */
+function nearest(distances: readonly Distance[]): Distance[] {
+  const shorter = (a: Distance['side'], b: Distance['side']) =>
+    distances
+      .filter(({ side, length }) => (side === a || side === b) && length > 0)
+      .sort((p, q) => p.length - q.length)[0];
+  return [shorter('left', 'right'), shorter('top', 'bottom')].filter((distance) => distance !== undefined);
+}
+
+function GuideLine({ guide, scale }: { guide: Guide; scale: number }) {
+  const at = guide.at * scale;
+  const [from, to] = [guide.from * scale, guide.to * scale];
+  const ends =
+    guide.axis === 'x' ? { x1: at, x2: at, y1: from, y2: to } : { x1: from, x2: to, y1: at, y2: at };
+  return (
+    <line
+      data-guide={guide.kind}
+      {...ends}
+      stroke="var(--brass)"
+      strokeWidth={guide.kind === 'spacing' ? 3 : 1}
+      strokeDasharray={guide.kind === 'margin' ? '4 3' : undefined}
+    />
+  );
+}
+
+function DistanceLabel({ distance, scale }: { distance: Distance; scale: number }) {
+  const x = ((distance.from.x + distance.to.x) / 2) * scale;
+  const y = ((distance.from.y + distance.to.y) / 2) * scale;
+  return (
+    <span
+      data-distance={distance.side}
+      className="absolute left-0 top-0 rounded-md bg-brass px-1.5 font-mono text-[11px] font-semibold leading-[17px] text-on-brass"
+      style={{ transform: `translate(calc(${x}px - 50%), calc(${y}px - 50%))` }}
+    >
+      {Math.round(distance.length)}
+    </span>
+  );
+}

@@ -1,0 +1,187 @@
+import { useDroppable } from '@dnd-kit/core';
+import { ImagePlus } from 'lucide-react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
+import { Actions, type DeskActions } from '../../render/actions.ts';
+import { AppList } from '../../render/app-list.tsx';
+import { ScreenView } from '../../render/screen-view.tsx';
+import { useConditions } from '../../stores/conditions.ts';
+import { useScene, useScreenInView } from '../../stores/scene.ts';
+import { useView } from '../../stores/view.ts';
+import { takePicture } from '../pictures.ts';
+import { Overlay } from './overlay.tsx';
+import { PartMenu } from './part-menu.tsx';
+import { StageScale, type StageScaleValue } from './stage-scale.ts';
+
+export const STAGE_DROP = 'stage';
+
+/** Px around the screen on the stage. */
+const ROOM = 22;
+
+const actions: DeskActions = {
+  openAppList: () => useView.getState().setAppList(!useView.getState().isAppListOpen),
+  start(application) {
+    useConditions.getState().toggleRunning(application);
+    useView.getState().setAppList(false);
+  },
+  goTo: (workspace) => useConditions.getState().goTo(workspace),
+};
+
+export function Stage() {
+  const scene = useScene((state) => state.scene);
+  const screen = useScreenInView();
+  const mode = useView((view) => view.mode);
+  const isAppListOpen = useView((view) => view.isAppListOpen);
+  const area = useRef<HTMLDivElement>(null);
+  const frame = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  const drop = useDroppable({ id: STAGE_DROP });
+  const [isPictureOver, setPictureOver] = useState(false);
+
+  useLayoutEffect(() => {
+    const element = area.current;
+    if (!element) return;
+    const observer = new ResizeObserver(
+      ([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
+    );
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+
+  const scale = screen
+    ? Math.max(
+        0.05,
+        Math.min((size.width - 2 * ROOM) / screen.rect.width, (size.height - 2 * ROOM) / screen.rect.height),
+      )
+    : 1;
+  const scaleNow = useRef(scale);
+  useEffect(() => {
+    scaleNow.current = scale;
+  });
+  const stageScale = useMemo<StageScaleValue>(
+    () => ({
+      scale: () => scaleNow.current,
+      toDesk(page) {
+        const box = frame.current?.getBoundingClientRect();
+        return {
+          x: (page.x - (box?.left ?? 0)) / scaleNow.current,
+          y: (page.y - (box?.top ?? 0)) / scaleNow.current,
+        };
+      },
+    }),
+    [],
+  );
+
+  function onDragOver(event: DragEvent) {
+    if (!event.dataTransfer.types.includes('Files')) return;
+    event.preventDefault();
+    setPictureOver(true);
+  }
+
+  function onDrop(event: DragEvent) {
+    event.preventDefault();
+    setPictureOver(false);
+    const [file] = event.dataTransfer.files;
+    if (file) void takePicture(file);
+  }
+
+  return (
+    <div
+      className="flex min-h-0 min-w-0 flex-1 flex-col"
+      onDragOver={onDragOver}
+      onDragLeave={() => setPictureOver(false)}
+      onDrop={onDrop}
+    >
+      <HintRow scale={scale} />
+      <div ref={area} className="relative min-h-0 flex-1 overflow-hidden">
+        {scene && screen && size.width > 0 && (
+          <StageScale.Provider value={stageScale}>
+            <PartMenu>
+              <div
+                ref={(element) => {
+                  frame.current = element;
+                  drop.setNodeRef(element);
+                }}
+                data-stage
+                className="absolute rounded-md"
+                style={{
+                  width: screen.rect.width * scale,
+                  height: screen.rect.height * scale,
+                  left: (size.width - screen.rect.width * scale) / 2,
+                  top: Math.max(4, (size.height - screen.rect.height * scale) / 2 - 8),
+                  boxShadow:
+                    'var(--stage-shadow), 0 0 0 1px color-mix(in oklab, var(--seam) 70%, transparent)',
+                }}
+              >
+                <div className="size-full overflow-hidden rounded-md">
+                  <div
+                    className="origin-top-left"
+                    style={{
+                      transform: `scale(${scale})`,
+                      width: screen.rect.width,
+                      height: screen.rect.height,
+                    }}
+                  >
+                    <Actions.Provider value={mode === 'try' ? actions : null}>
+                      <ScreenView
+                        scene={scene}
+                        screen={screen}
+                        pictureWidth={screen.rect.width * scale * devicePixelRatio}
+                        isInUse={mode === 'try'}
+                      />
+                      {mode === 'try' && isAppListOpen && (
+                        <AppList
+                          scene={scene}
+                          screen={screen}
+                          onClose={() => useView.getState().setAppList(false)}
+                        />
+                      )}
+                    </Actions.Provider>
+                  </div>
+                </div>
+                {mode === 'arrange' && <Overlay screen={screen} scale={scale} />}
+                {(drop.isOver || isPictureOver) && (
+                  <div className="pointer-events-none absolute inset-0 rounded-md outline-2 outline-offset-2 outline-brass outline-dashed" />
+                )}
+                {isPictureOver && (
+                  <div className="pointer-events-none absolute inset-0 grid place-items-center rounded-md bg-pit/60">
+                    <span className="flex items-center gap-2 rounded-lg bg-nap px-4 py-2 font-medium">
+                      <ImagePlus size={18} /> Let go to make it the backdrop
+                    </span>
+                  </div>
+                )}
+              </div>
+            </PartMenu>
+          </StageScale.Provider>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const arrangeHints = [
+  ['Alt', 'pass snaps'],
+  ['Shift', 'keep axis'],
+  ['L', 'lock'],
+] as const;
+
+function HintRow({ scale }: { scale: number }) {
+  const mode = useView((view) => view.mode);
+  return (
+    <div className="flex h-9 shrink-0 items-center gap-4 whitespace-nowrap px-[22px] text-[12px] text-dust">
+      {mode === 'arrange' ? (
+        arrangeHints.map(([key, text]) => (
+          <span key={key}>
+            <kbd className="mr-1.5 font-mono font-semibold text-chalk">{key}</kbd>
+            {text}
+          </span>
+        ))
+      ) : (
+        <span>
+          The pointer uses the desk. <kbd className="mx-1 font-mono font-semibold text-chalk">Esc</kbd> goes
+          back to arranging.
+        </span>
+      )}
+      <span className="ml-auto font-mono">{Math.round(scale * 100)}%</span>
+    </div>
+  );
+}

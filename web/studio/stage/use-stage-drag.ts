@@ -1,0 +1,86 @@
+import { useDrag } from '@use-gesture/react';
+import { useContext, useEffect, useRef } from 'react';
+import type { Point } from '../../../core/arrange/geometry.ts';
+import { abandonDrag, type Drag } from './drag.ts';
+import { StageScale } from './stage-scale.ts';
+
+/** A press that did not move. */
+export interface Press {
+  isAdding: boolean;
+}
+
+/**
+ * Binds a pointer to a drag on the stage. `start` is asked once the pointer has moved; Escape gives the drag
+ * up. Positions come out in px of the desk.
+ */
+export function useStageDrag({
+  start,
+  onPress,
+}: {
+  start: (from: Point, press: Press) => Drag | null;
+  onPress?: (press: Press) => void;
+}) {
+  const stage = useContext(StageScale);
+  const current = useRef<{ drag: Drag; cancel: () => void } | null>(null);
+
+  useEffect(() => {
+    function onKeyDown(event: KeyboardEvent) {
+      if (event.key !== 'Escape' || !current.current) return;
+      event.stopPropagation();
+      event.preventDefault();
+      const { cancel } = current.current;
+      current.current = null;
+      abandonDrag();
+      cancel();
+    }
+    document.addEventListener('keydown', onKeyDown, { capture: true });
+    return () => document.removeEventListener('keydown', onKeyDown, { capture: true });
+  }, []);
+
+  return useDrag(
+    ({
+      first,
+      last,
+      tap,
+      movement: [mx, my],
+      xy,
+      initial,
+      event,
+      altKey,
+      shiftKey,
+      ctrlKey,
+      metaKey,
+      cancel,
+    }) => {
+      event.stopPropagation();
+      const press = { isAdding: shiftKey || ctrlKey || metaKey };
+      if (tap) {
+        onPress?.(press);
+        return;
+      }
+      if (first) {
+        const drag = start(stage.toDesk({ x: initial[0], y: initial[1] }), press);
+        if (!drag) {
+          cancel();
+          return;
+        }
+        current.current = { drag, cancel };
+      }
+      const drag = current.current?.drag;
+      if (!drag) return;
+      const scale = stage.scale();
+      drag.turn({
+        by: { x: mx / scale, y: my / scale },
+        at: stage.toDesk({ x: xy[0], y: xy[1] }),
+        passSnaps: altKey,
+        keepAxis: shiftKey,
+        scale,
+      });
+      if (last) {
+        current.current = null;
+        drag.end();
+      }
+    },
+    { filterTaps: true, threshold: 3, pointer: { buttons: 1, keys: false } },
+  );
+}

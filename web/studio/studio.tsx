@@ -1,0 +1,126 @@
+import {
+  DndContext,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import { useEffect } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { toast } from 'sonner';
+import type { WidgetType } from '../../core/widgets/list.ts';
+import { api } from '../api/client.ts';
+import { listen } from '../api/events.ts';
+import { startClock } from '../stores/clock.ts';
+import { useConditions } from '../stores/conditions.ts';
+import { useDesk } from '../stores/desk.ts';
+import { currentScreen, useScene } from '../stores/scene.ts';
+import { useView } from '../stores/view.ts';
+import { Message } from '../ui/message.tsx';
+import { addWidget } from './acts.ts';
+import { Column } from './column/column.tsx';
+import { ConflictSheet } from './conflict.tsx';
+import { setNavigate } from './commands.ts';
+import { Header } from './header/header.tsx';
+import { useKeys } from './keys.ts';
+import { Ledge } from './ledge/ledge.tsx';
+import { Rail } from './rail.tsx';
+import { Sheets } from './sheets.tsx';
+import { STAGE_DROP, Stage } from './stage/stage.tsx';
+
+export function Studio() {
+  const { id = '' } = useParams();
+  const navigate = useNavigate();
+  const failure = useDesk((state) => state.failure);
+  const isOpen = useDesk((state) => state.history !== null);
+  const name = useDesk((state) => state.history?.present.name);
+  useOpenDesk(id);
+  useKeys();
+  useEffect(() => setNavigate((path) => void navigate(path)), [navigate]);
+  useEffect(() => {
+    document.title = name ? `${name} · Velvet Ledge` : 'Velvet Ledge';
+  }, [name]);
+
+  // A press adds a widget; only a real drag starts one.
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+
+  if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
+  if (!isOpen) return <div className="grid h-full place-items-center text-dust">Opening the desk…</div>;
+  return (
+    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropOnStage}>
+      <div className="grid h-full grid-cols-[64px_304px_minmax(0,1fr)] grid-rows-[48px_minmax(0,1fr)]">
+        <Header />
+        <Rail />
+        <Column />
+        <main className="flex min-h-0 min-w-0 flex-col bg-pit">
+          <Stage />
+          <Ledge />
+        </main>
+      </div>
+      <Sheets />
+      <ConflictSheet />
+    </DndContext>
+  );
+}
+
+/** A widget let go over the stage stands where its card was. */
+function dropOnStage({ active, over }: DragEndEvent): void {
+  const card = active.data.current as { widget?: WidgetType; face?: string } | undefined;
+  const box = over?.id === STAGE_DROP ? over.rect : null;
+  const moved = active.rect.current.translated;
+  const screen = currentScreen();
+  if (!card?.widget || !card.face || !box || !moved || !screen) return;
+  const scale = box.width / screen.rect.width;
+  addWidget(card.widget, card.face, {
+    x: (moved.left + moved.width / 2 - box.left) / scale,
+    y: (moved.top + moved.height / 2 - box.top) / scale,
+  });
+}
+
+function useOpenDesk(id: string): void {
+  const needsMachine = useScene((state) => state.scene?.needsThisMachine ?? false);
+  useEffect(() => {
+    useView.setState({ selection: [], screen: null, sheet: null, mode: 'arrange', chapter: 'widgets' });
+    useConditions.setState({ running: [], workspace: 0 });
+    void useDesk.getState().open(id);
+    const stopClock = startClock();
+    return () => {
+      stopClock();
+      useDesk.getState().close();
+    };
+  }, [id]);
+
+  useEffect(
+    () =>
+      listen(needsMachine, {
+        onSaved: (changed, revision) => {
+          if (changed === id) void hearOf(revision);
+        },
+        onRemoved: (removed) => {
+          if (removed === id)
+            toast.warning('This desk was taken off the shelf elsewhere. Put it back there to go on saving.');
+        },
+        onMachine: (samples) => useConditions.getState().addSamples(samples),
+        onHello: () => void catchUp(id),
+      }),
+    [id, needsMachine],
+  );
+}
+
+async function hearOf(revision: number): Promise<void> {
+  // With work unsaved here, the next save finds out and asks.
+  if ((await useDesk.getState().hearOf(revision)) === 'taken')
+    toast('Changed in another window; this is the newest state.');
+}
+
+/** The stream stands again: whatever was saved meanwhile was not heard. */
+async function catchUp(id: string): Promise<void> {
+  useDesk.getState().wake();
+  try {
+    const [newest] = await api.revisions(id);
+    if (newest) await hearOf(newest.number);
+  } catch {
+    // Still unreachable, or gone from the shelf: saving says so by itself.
+  }
+}

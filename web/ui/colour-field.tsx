@@ -1,0 +1,119 @@
+import clsx from 'clsx';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { HexColorPicker } from 'react-colorful';
+import { hexOf, isColourString } from '../../core/colour/convert.ts';
+import { paletteOf, type Roles } from '../../core/colour/look.ts';
+import { isRole, roleTitles, roles as roleNames, type Colour } from '../../core/desk/values.ts';
+import { TextField } from './controls.tsx';
+
+/** A colour of the desk: a role, or a one-off colour, which is marked as one. */
+export function ColourField({
+  label,
+  value,
+  roles,
+  onTurn,
+  onEnd,
+}: {
+  label: string;
+  value: Colour;
+  roles: Roles;
+  onTurn: (colour: Colour) => void;
+  onEnd: () => void;
+}) {
+  const palette = paletteOf(roles);
+  const isOneOff = !isRole(value);
+  const take = (colour: Colour) => {
+    onTurn(colour);
+    onEnd();
+  };
+  return (
+    <div className="flex w-full items-center gap-1.5" role="group" aria-label={label}>
+      {roleNames.slice(0, 7).map((role) => (
+        <button
+          key={role}
+          type="button"
+          aria-label={`${label}: ${roleTitles[role]}`}
+          aria-pressed={value === role}
+          title={roleTitles[role]}
+          onClick={() => take(role)}
+          className={clsx(
+            'h-6 min-w-0 flex-1 rounded-md border border-seam',
+            value === role && 'outline-2 outline-offset-1 outline-brass outline',
+          )}
+          style={{ background: palette.roles[role] }}
+        />
+      ))}
+      <PickerButton
+        label={`${label}: one-off colour`}
+        colour={palette.colour(value)}
+        isMarked={isOneOff}
+        onTurn={onTurn}
+        onEnd={onEnd}
+      />
+    </div>
+  );
+}
+
+/** Opens a picker for one fixed colour. */
+export function PickerButton({
+  label,
+  colour,
+  isMarked,
+  onTurn,
+  onEnd,
+  wide = false,
+}: {
+  label: string;
+  /** #rrggbb */
+  colour: string;
+  isMarked: boolean;
+  onTurn: (colour: string) => void;
+  onEnd: () => void;
+  wide?: boolean;
+}) {
+  const [error, setError] = useState<string | null>(null);
+  return (
+    <Popover.Root onOpenChange={(isOpen) => !isOpen && onEnd()}>
+      <Popover.Trigger
+        aria-label={label}
+        title={label}
+        className={clsx(
+          'relative h-6 shrink-0 rounded-md border border-dashed border-dust',
+          wide ? 'w-14 border-solid border-seam' : 'w-6',
+          isMarked && !wide && 'outline-2 outline-offset-1 outline-brass outline',
+        )}
+        style={{ background: wide || isMarked ? colour : 'transparent' }}
+      >
+        {!wide && !isMarked && <span className="text-[13px] leading-none text-dust">+</span>}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="right"
+          align="start"
+          sideOffset={10}
+          collisionPadding={12}
+          className="z-50 grid w-56 gap-2.5 rounded-xl border border-seam bg-nap p-3 shadow-2xl"
+        >
+          <HexColorPicker color={colour} onChange={onTurn} style={{ width: '100%', height: 150 }} />
+          <TextField
+            label={`${label}, as text`}
+            value={colour}
+            className="font-mono"
+            check={(text) => (isColourString(text.trim()) ? null : 'Write #rrggbb or oklch(…).')}
+            onError={setError}
+            onChange={(text) => {
+              onTurn(hexOf(text.trim()));
+              onEnd();
+            }}
+          />
+          {error && (
+            <p role="alert" className="text-[12px] text-rust">
+              {error}
+            </p>
+          )}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
