@@ -56,6 +56,7 @@ export function createApp({
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
           // Style elements are made at run time by the toast and menu libraries; scripts are ours alone.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'blob:', 'data:'],

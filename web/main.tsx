@@ -3,10 +3,13 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { Toaster } from 'sonner';
+import { z } from 'zod';
 import { router } from './routes.tsx';
 import { startTheme } from './stores/theme.ts';
 import './styles/tokens.css';
 
+// Compiled checks would need eval, which the page's policy forbids.
+z.config({ jitless: true });
 startTheme();
 const root = document.getElementById('root');
 if (!root) throw new Error('The page has no place for the application.');

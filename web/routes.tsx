@@ -1,15 +1,14 @@
 import { createBrowserRouter, useRouteError } from 'react-router';
-import { Shelf } from './shelf/shelf.tsx';
 import { Message } from './ui/message.tsx';
 
-/** Studio and live come when they are asked for: the shelf is light. */
+/** Each page comes when it is asked for. */
 export const router = createBrowserRouter([
   {
     errorElement: <Failed />,
     // Shown while the first page's code is on its way.
     HydrateFallback: () => null,
     children: [
-      { path: '/', Component: Shelf },
+      { path: '/', lazy: async () => ({ Component: (await import('./shelf/shelf.tsx')).Shelf }) },
       { path: '/desk/:id', lazy: async () => ({ Component: (await import('./studio/studio.tsx')).Studio }) },
       { path: '/live/:id', lazy: async () => ({ Component: (await import('./live/live.tsx')).Live }) },
       { path: '*', Component: Nowhere },

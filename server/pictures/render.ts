@@ -14,7 +14,7 @@ export function widthFor(wish: number): number {
 }
 
 /** Raised when a scene draws differently, so that what is cached is drawn anew. */
-const DRAWING = 1;
+const DRAWING = 2;
 
 /** Makes pictures at a size, each once: finished ones lie in the cache folder, those under way are shared. */
 export function createRenderer(cacheFolder: string) {
@@ -74,7 +74,7 @@ function grain(seed: number): Promise<Buffer> {
   const random = createRandom(seed);
   const grey = Buffer.alloc(GRAIN_SIZE * GRAIN_SIZE * 3);
   for (let at = 0; at < grey.length; at += 3)
-    grey.fill(Math.round(128 + (random() + random() - 1) * 26), at, at + 3);
+    grey.fill(Math.round(128 + (random() + random() - 1) * 9), at, at + 3);
   return sharp(grey, { raw: { width: GRAIN_SIZE, height: GRAIN_SIZE, channels: 3 } })
     .png()
     .toBuffer();

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { Suspense, lazy, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Desk } from '../../core/desk/schema.ts';
 import { shareUnchanged } from '../../core/scene/share.ts';
@@ -6,13 +6,14 @@ import { solve } from '../../core/scene/solve.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { listen } from '../api/events.ts';
 import { Actions, type DeskActions } from '../render/actions.ts';
-import { AppList } from '../render/app-list.tsx';
 import { ScreenView } from '../render/screen-view.tsx';
 import { startClock } from '../stores/clock.ts';
 import { conditionsOf, useConditions } from '../stores/conditions.ts';
 import { useDesk } from '../stores/desk.ts';
 import { useScene } from '../stores/scene.ts';
 import { Message } from '../ui/message.tsx';
+
+const AppList = lazy(() => import('../render/app-list.tsx'));
 
 /** The desk alone, in use: its first screen takes the window's own size, and everything is solved for that. */
 export function Live() {
@@ -70,7 +71,11 @@ export function Live() {
     <div className="group relative h-full overflow-hidden">
       <Actions.Provider value={actions}>
         <ScreenView scene={scene} screen={screen} pictureWidth={size.width * devicePixelRatio} isInUse />
-        {isListOpen && <AppList scene={scene} screen={screen} onClose={() => setListOpen(false)} />}
+        {isListOpen && (
+          <Suspense>
+            <AppList scene={scene} screen={screen} onClose={() => setListOpen(false)} />
+          </Suspense>
+        )}
       </Actions.Provider>
       <WayBack id={id} />
     </div>

@@ -23,7 +23,7 @@ const HEAD = 68;
 const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
 
 /** The compact list of applications, beside the button that opens it. */
-export function AppList({
+export default function AppList({
   scene,
   screen,
   onClose,

@@ -9,16 +9,9 @@ import { DateItem } from './items/date/date.tsx';
 import { DividerItem } from './items/divider/divider.tsx';
 import { TrayItem } from './items/tray/tray.tsx';
 import { WorkspacesItem } from './items/workspaces/workspaces.tsx';
+import { LINE, type EdgeFacts } from './edge-facts.ts';
 import { QuietCard } from './quiet-card.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
-
-/** What a drawn item knows of its edge. */
-export interface EdgeFacts {
-  side: Side;
-  isVertical: boolean;
-  isDock: boolean;
-  iconSize: number;
-}
 
 type Drawing<Type extends ItemType> = FC<{ view: ItemViewOf<Type>; edge: EdgeFacts }>;
 
@@ -34,9 +27,6 @@ const drawings: { [Type in ItemType]: Drawing<Type> | null } = {
   gap: null,
   spring: null,
 };
-
-/** Px of a dock's lit line, and how far icons stand above it. */
-export const LINE = { width: 3, stand: 12 };
 
 export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
   const { rect, side, surface, kind } = edge;

@@ -18,62 +18,50 @@ import {
   WifiOff,
   type LucideIcon,
 } from 'lucide-react';
-import {
-  AppWindowIcon,
-  ArrowsDownUpIcon,
-  CalendarDotsIcon,
-  CameraIcon,
-  EnvelopeSimpleIcon,
-  FolderSimpleIcon,
-  GaugeIcon,
-  MagnifyingGlassIcon,
-  MapTrifoldIcon,
-  MoonIcon,
-  NotebookIcon,
-  SquaresFourIcon,
-  SunIcon,
-  TerminalWindowIcon,
-  WaveformIcon,
-  WifiHighIcon,
-  WifiSlashIcon,
-  type Icon as PhosphorIcon,
-} from '@phosphor-icons/react';
-import { createContext, useContext } from 'react';
+import { Suspense, createContext, lazy, useContext } from 'react';
 import type { Look } from '../../core/desk/schema.ts';
 
-/** Icons of the desk, by freedesktop name, in the sets that a desk can choose from. */
-const names: Record<string, { line: LucideIcon; duo: PhosphorIcon }> = {
-  'application-x-executable': { line: AppWindow, duo: AppWindowIcon },
-  'view-app-grid': { line: LayoutGrid, duo: SquaresFourIcon },
-  'system-search': { line: Search, duo: MagnifyingGlassIcon },
-  'x-office-document': { line: NotebookPen, duo: NotebookIcon },
-  'applications-maps': { line: Map, duo: MapTrifoldIcon },
-  'audio-x-generic': { line: AudioLines, duo: WaveformIcon },
-  'internet-mail': { line: Mail, duo: EnvelopeSimpleIcon },
-  'camera-photo': { line: Camera, duo: CameraIcon },
-  'system-file-manager': { line: Folder, duo: FolderSimpleIcon },
-  'utilities-terminal': { line: SquareTerminal, duo: TerminalWindowIcon },
-  'office-calendar': { line: CalendarDays, duo: CalendarDotsIcon },
-  'network-idle': { line: Wifi, duo: WifiHighIcon },
-  'network-transmit-receive': { line: ArrowDownUp, duo: ArrowsDownUpIcon },
-  'network-offline': { line: WifiOff, duo: WifiSlashIcon },
-  'speedometer-low': { line: Gauge, duo: GaugeIcon },
-  'speedometer-middle': { line: Gauge, duo: GaugeIcon },
-  'speedometer-high': { line: Gauge, duo: GaugeIcon },
-  'weather-clear': { line: Sun, duo: SunIcon },
-  'weather-clear-night': { line: Moon, duo: MoonIcon },
+/** Icons in line, by freedesktop name. */
+const line: Record<string, LucideIcon> = {
+  'application-x-executable': AppWindow,
+  'view-app-grid': LayoutGrid,
+  'system-search': Search,
+  'x-office-document': NotebookPen,
+  'applications-maps': Map,
+  'audio-x-generic': AudioLines,
+  'internet-mail': Mail,
+  'camera-photo': Camera,
+  'system-file-manager': Folder,
+  'utilities-terminal': SquareTerminal,
+  'office-calendar': CalendarDays,
+  'network-idle': Wifi,
+  'network-transmit-receive': ArrowDownUp,
+  'network-offline': WifiOff,
+  'speedometer-low': Gauge,
+  'speedometer-middle': Gauge,
+  'speedometer-high': Gauge,
+  'weather-clear': Sun,
+  'weather-clear-night': Moon,
 };
+
+/** A set of its own file each: only the one that a desk uses is fetched. */
+const DuoIcon = lazy(() => import('./icons-duo.tsx'));
 
 export const IconSet = createContext<Look['icons']>('line');
 
 export function DeskIcon({ name, size }: { name: string; size: number }) {
   const set = useContext(IconSet);
   if (name === 'start-here') return <LedgeMark size={size} />;
-  const found = names[name] ?? names['application-x-executable'];
-  if (!found) return null;
-  if (set === 'duo') return <found.duo size={size} weight="duotone" aria-hidden />;
+  if (set === 'duo') {
+    return (
+      <Suspense fallback={<span className="block" style={{ width: size, height: size }} />}>
+        <DuoIcon name={name} size={size} />
+      </Suspense>
+    );
+  }
+  const Line = line[name] ?? AppWindow;
   // A stroke of about a fourteenth of the size reads as one weight at every size.
-  return <found.line size={size} strokeWidth={size > 28 ? 1.5 : 1.75} aria-hidden />;
+  return <Line size={size} strokeWidth={size > 28 ? 1.5 : 1.75} aria-hidden />;
 }
 
 /** The project's own mark: a sun on a ledge. */

@@ -104,7 +104,7 @@ export function Shelf() {
       onDragLeave={() => setFileOver(false)}
       onDrop={onDrop}
     >
-      <header className="mx-auto flex max-w-[1240px] items-center gap-3 px-10 pb-2 pt-7">
+      <header className="mx-auto flex max-w-[1100px] min-[1700px]:max-w-[1600px] items-center gap-3 px-10 pb-2 pt-6">
         <span className="text-brass">
           <LedgeMark size={38} />
         </span>
@@ -143,7 +143,7 @@ export function Shelf() {
           <ThemeMenu />
         </div>
       </header>
-      <main className="mx-auto max-w-[1240px] px-10 pb-16 pt-6">
+      <main className="mx-auto max-w-[1100px] min-[1700px]:max-w-[1600px] px-10 pb-16 pt-4">
         {failure && (
           <div role="alert" className="mx-auto mt-16 max-w-md text-center">
             <h2 className="font-display text-[24px]">The shelf can’t be read</h2>
@@ -158,7 +158,7 @@ export function Shelf() {
               : 'The shelf is empty: make a new desk, or import a .ledge file.'}
           </p>
         )}
-        <ul className="grid grid-cols-[repeat(auto-fill,minmax(420px,1fr))] gap-x-12 gap-y-12">
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(400px,100%),1fr))] gap-x-12 gap-y-10">
           {shown?.map((stored) => (
             <DeskOnLedge
               key={stored.desk.id}

@@ -13,16 +13,14 @@ export async function takePicture(file: File): Promise<void> {
   const work = api.addPicture(file).then((picture) => {
     // Somebody may have gone to another desk meanwhile.
     if (presentDesk()?.id !== id) return picture;
-    useDesk
-      .getState()
-      .edit('Backdrop', (draft) =>
-        edits.setBackdrop(draft, {
-          kind: 'picture',
-          picture: picture.id,
-          name: picture.name,
-          focal: { x: 0.5, y: 0.5 },
-        }),
-      );
+    useDesk.getState().edit('Backdrop', (draft) =>
+      edits.setBackdrop(draft, {
+        kind: 'picture',
+        picture: picture.id,
+        name: picture.name,
+        focal: { x: 0.5, y: 0.5 },
+      }),
+    );
     useView.getState().goToChapter('backdrop');
     const widest = Math.max(
       ...(presentDesk()?.screens.map((screen) => screen.width * screen.scaleFactor) ?? [0]),

@@ -11,10 +11,11 @@ import { useView } from '../stores/view.ts';
 import { Button, NumberField, Row, TextField } from '../ui/controls.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { commands, groups } from './commands.ts';
+import { Keys } from './key-names.tsx';
 import { ScreensSheet } from './header/screens.tsx';
 
 /** Everything that opens over the studio. */
-export function Sheets() {
+export default function Sheets() {
   const sheet = useView((view) => view.sheet);
   const open = useView((view) => view.open);
   const close = () => open(null);
@@ -105,19 +106,6 @@ function CommandSearch({ onClose }: { onClose: () => void }) {
         </RadixDialog.Content>
       </RadixDialog.Portal>
     </RadixDialog.Root>
-  );
-}
-
-const keyNames: Record<string, string> = { ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓' };
-
-export function Keys({ keys }: { keys: string }) {
-  return (
-    <kbd className="font-mono text-[11.5px] opacity-80">
-      {keys
-        .split('+')
-        .map((key) => keyNames[key] ?? key)
-        .join(' ')}
-    </kbd>
   );
 }
 

@@ -6,7 +6,7 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { useEffect } from 'react';
+import { Suspense, lazy, useEffect } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { WidgetType } from '../../core/widgets/list.ts';
@@ -26,8 +26,10 @@ import { Header } from './header/header.tsx';
 import { useKeys } from './keys.ts';
 import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
-import { Sheets } from './sheets.tsx';
 import { STAGE_DROP, Stage } from './stage/stage.tsx';
+
+/** Fetched when the first of them opens. */
+const Sheets = lazy(() => import('./sheets.tsx'));
 
 export function Studio() {
   const { id = '' } = useParams();
@@ -35,6 +37,7 @@ export function Studio() {
   const failure = useDesk((state) => state.failure);
   const isOpen = useDesk((state) => state.history !== null);
   const name = useDesk((state) => state.history?.present.name);
+  const isSheetOpen = useView((view) => view.sheet !== null);
   useOpenDesk(id);
   useKeys();
   useEffect(() => setNavigate((path) => void navigate(path)), [navigate]);
@@ -58,7 +61,11 @@ export function Studio() {
           <Ledge />
         </main>
       </div>
-      <Sheets />
+      {isSheetOpen && (
+        <Suspense>
+          <Sheets />
+        </Suspense>
+      )}
       <ConflictSheet />
     </DndContext>
   );

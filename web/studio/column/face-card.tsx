@@ -13,7 +13,7 @@ import { useConditions } from '../../stores/conditions.ts';
 import { useDesk } from '../../stores/desk.ts';
 
 const CARD = { width: 129, height: 84 };
-const NAME = 20;
+const NAME = 24;
 
 interface FaceCardProps {
   type: WidgetType;

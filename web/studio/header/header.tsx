@@ -11,7 +11,7 @@ import { useView } from '../../stores/view.ts';
 import { IconButton, Tip } from '../../ui/controls.tsx';
 import { menuItem, menuLine, menuPanel } from '../../ui/menu.ts';
 import { commandsById } from '../commands.ts';
-import { Keys } from '../sheets.tsx';
+import { Keys } from '../key-names.tsx';
 
 export function Header() {
   const id = useDesk((state) => state.history?.present.id);

@@ -4,7 +4,7 @@ import { useView } from '../../stores/view.ts';
 import { menuItem, menuLabel, menuLine, menuPanel } from '../../ui/menu.ts';
 import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { commandsById } from '../commands.ts';
-import { Keys } from '../sheets.tsx';
+import { Keys } from '../key-names.tsx';
 
 const partCommands = [
   'duplicate',

@@ -1,8 +1,7 @@
 import { useDroppable } from '@dnd-kit/core';
 import { ImagePlus } from 'lucide-react';
-import { useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
+import { Suspense, lazy, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Actions, type DeskActions } from '../../render/actions.ts';
-import { AppList } from '../../render/app-list.tsx';
 import { ScreenView } from '../../render/screen-view.tsx';
 import { useConditions } from '../../stores/conditions.ts';
 import { useScene, useScreenInView } from '../../stores/scene.ts';
@@ -11,6 +10,8 @@ import { takePicture } from '../pictures.ts';
 import { Overlay } from './overlay.tsx';
 import { PartMenu } from './part-menu.tsx';
 import { StageScale, type StageScaleValue } from './stage-scale.ts';
+
+const AppList = lazy(() => import('../../render/app-list.tsx'));
 
 export const STAGE_DROP = 'stage';
 
@@ -129,11 +130,13 @@ export function Stage() {
                         isInUse={mode === 'try'}
                       />
                       {mode === 'try' && isAppListOpen && (
-                        <AppList
-                          scene={scene}
-                          screen={screen}
-                          onClose={() => useView.getState().setAppList(false)}
-                        />
+                        <Suspense>
+                          <AppList
+                            scene={scene}
+                            screen={screen}
+                            onClose={() => useView.getState().setAppList(false)}
+                          />
+                        </Suspense>
                       )}
                     </Actions.Provider>
                   </div>

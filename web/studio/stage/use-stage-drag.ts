@@ -1,5 +1,5 @@
 import { useDrag } from '@use-gesture/react';
-import { useContext, useEffect, useRef } from 'react';
+import { useContext, useEffect, useRef, type PointerEvent } from 'react';
 import type { Point } from '../../../core/arrange/geometry.ts';
 import { abandonDrag, type Drag } from './drag.ts';
 import { StageScale } from './stage-scale.ts';
@@ -37,7 +37,7 @@ export function useStageDrag({
     return () => document.removeEventListener('keydown', onKeyDown, { capture: true });
   }, []);
 
-  return useDrag(
+  const bind = useDrag(
     ({
       first,
       last,
@@ -83,4 +83,16 @@ export function useStageDrag({
     },
     { filterTaps: true, threshold: 3, pointer: { buttons: 1, keys: false } },
   );
+
+  return () => {
+    const handlers = bind() as { onPointerDown?: (event: PointerEvent) => void };
+    return {
+      ...handlers,
+      // The innermost part takes the press: what lies beneath must not hear of it.
+      onPointerDown(event: PointerEvent) {
+        event.stopPropagation();
+        handlers.onPointerDown?.(event);
+      },
+    };
+  };
 }

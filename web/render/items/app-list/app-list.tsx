@@ -1,5 +1,5 @@
 import type { ItemViewOf } from '../../../../core/items/list.ts';
-import type { EdgeFacts } from '../../edge-view.tsx';
+import type { EdgeFacts } from '../../edge-facts.ts';
 import { DeskIcon } from '../../icons.tsx';
 import { Press } from '../../press.tsx';
 

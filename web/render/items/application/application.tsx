@@ -1,7 +1,7 @@
 import type { CSSProperties } from 'react';
 import type { Side } from '../../../../core/arrange/geometry.ts';
 import type { ItemViewOf } from '../../../../core/items/list.ts';
-import { LINE, type EdgeFacts } from '../../edge-view.tsx';
+import { LINE, type EdgeFacts } from '../../edge-facts.ts';
 import { DeskIcon } from '../../icons.tsx';
 import { Press } from '../../press.tsx';
 

@@ -1,5 +1,5 @@
 import type { ItemViewOf } from '../../../../core/items/list.ts';
-import type { EdgeFacts } from '../../edge-view.tsx';
+import type { EdgeFacts } from '../../edge-facts.ts';
 
 export function DividerItem({ view, edge }: { view: ItemViewOf<'divider'>; edge: EdgeFacts }) {
   const reach = `${view.reach}%`;

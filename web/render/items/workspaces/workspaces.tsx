@@ -1,6 +1,6 @@
 import { workspaceMarks } from '../../../../core/items/workspaces/workspaces.ts';
 import type { ItemViewOf } from '../../../../core/items/list.ts';
-import type { EdgeFacts } from '../../edge-view.tsx';
+import type { EdgeFacts } from '../../edge-facts.ts';
 import { Press } from '../../press.tsx';
 
 const BAR = 5;

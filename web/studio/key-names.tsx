@@ -1,0 +1,13 @@
+const keyNames: Record<string, string> = { ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓' };
+
+/** Keys as they stand on the keyboard. */
+export function Keys({ keys }: { keys: string }) {
+  return (
+    <kbd className="font-mono text-[11.5px] opacity-80">
+      {keys
+        .split('+')
+        .map((key) => keyNames[key] ?? key)
+        .join(' ')}
+    </kbd>
+  );
+}
