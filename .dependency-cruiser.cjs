@@ -41,7 +41,12 @@ module.exports = {
       from: { path: '^web/render/widgets/([^/]+)/' },
       to: { path: '^web/render/widgets/([^/]+)/', pathNot: '^web/render/widgets/$1/' },
     },
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

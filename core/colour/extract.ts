@@ -21,7 +21,14 @@ const SHIFT = 8 - BITS;
 const SAMPLES = 160_000;
 const ROUNDS = 8;
 /** Nearer than this in OKLab two clusters are one colour to the eye. */
-const MERGE_DISTANCE = 0.035;
+const SAME_COLOUR = 0.03;
+/** Up to this distance two clusters may be halves of one noisy area. */
+const SAME_AREA = 0.085;
+/**
+ * Distance of two clusters over the sum of their spreads along it, below which there is no valley between them:
+ * the halves of a bell have 1.3, those of a flat spread 1.7.
+ */
+const NO_VALLEY = 1.9;
 /** Shares below this are noise, unless far from everything else. */
 const LEAST_SHARE = 0.0004;
 
@@ -48,7 +55,7 @@ export function extractPalette(pixels: Pixels, count = 8): Swatch[] {
   const points = toPoints(pixels);
   if (points.total === 0) return [];
   const clusters = refine(points, seedCentres(points, count + 4));
-  return mergeNear(clusters, MERGE_DISTANCE)
+  return mergeHalves(clusters)
     .sort((a, b) => b.weight - a.weight)
     .slice(0, count)
     .map(({ lab: [l, a, b], weight }) => ({
@@ -144,6 +151,8 @@ function seedCentres({ count, lab, weight, total }: Points, wanted: number): Flo
 interface Cluster {
   lab: [number, number, number];
   weight: number;
+  /** Second moments about the centre: ll, aa, bb, la, lb, ab. */
+  moments: number[];
 }
 
 function refine(points: Points, centres: Float32Array): Cluster[] {
@@ -186,34 +195,82 @@ function refine(points: Points, centres: Float32Array): Cluster[] {
     }
     if (!moved) break;
   }
-  const clusters: Cluster[] = [];
-  for (let c = 0; c < k; c++) {
-    const w = sums[c * 4 + 3] as number;
-    if (w <= 0) continue;
-    clusters.push({
-      lab: [centres[c * 3] as number, centres[c * 3 + 1] as number, centres[c * 3 + 2] as number],
-      weight: w,
-    });
-  }
-  return clusters;
+  return summarise(points, centres, owner);
 }
 
-function mergeNear(clusters: Cluster[], distance: number): Cluster[] {
-  const merged: Cluster[] = [];
-  for (const cluster of [...clusters].sort((a, b) => b.weight - a.weight)) {
-    const near = merged.find(
-      ({ lab }) =>
-        Math.hypot(lab[0] - cluster.lab[0], lab[1] - cluster.lab[1], lab[2] - cluster.lab[2]) < distance,
+function summarise({ count, lab, weight }: Points, centres: Float32Array, owner: Uint8Array): Cluster[] {
+  const clusters: Cluster[] = Array.from({ length: centres.length / 3 }, (_, c) => ({
+    lab: [centres[c * 3] as number, centres[c * 3 + 1] as number, centres[c * 3 + 2] as number],
+    weight: 0,
+    moments: [0, 0, 0, 0, 0, 0],
+  }));
+  for (let i = 0; i < count; i++) {
+    const cluster = clusters[owner[i] as number] as Cluster;
+    const w = weight[i] as number;
+    const [l, a, b] = [0, 1, 2].map((d) => (lab[i * 3 + d] as number) - (cluster.lab[d] as number)) as [
+      number,
+      number,
+      number,
+    ];
+    cluster.weight += w;
+    [l * l, a * a, b * b, l * a, l * b, a * b].forEach(
+      (value, m) => (cluster.moments[m] = (cluster.moments[m] as number) + value * w),
     );
-    if (!near) {
-      merged.push({ ...cluster });
-      continue;
-    }
-    const weight = near.weight + cluster.weight;
-    near.lab = near.lab.map(
-      (value, i) => (value * near.weight + (cluster.lab[i] as number) * cluster.weight) / weight,
-    ) as Cluster['lab'];
-    near.weight = weight;
   }
-  return merged;
+  return clusters.filter((cluster) => cluster.weight > 0);
+}
+
+/** Joins clusters that are one colour to the eye, or halves of one area that noise has spread. */
+function mergeHalves(clusters: readonly Cluster[]): Cluster[] {
+  const merged = [...clusters];
+  for (;;) {
+    let best: { i: number; j: number; distance: number } | null = null;
+    for (let i = 0; i < merged.length; i++) {
+      for (let j = i + 1; j < merged.length; j++) {
+        const distance = distanceOf(merged[i] as Cluster, merged[j] as Cluster);
+        if (
+          distance < (best?.distance ?? SAME_AREA) &&
+          isOne(merged[i] as Cluster, merged[j] as Cluster, distance)
+        )
+          best = { i, j, distance };
+      }
+    }
+    if (!best) return merged;
+    const joined = join(merged[best.i] as Cluster, merged[best.j] as Cluster);
+    merged.splice(best.j, 1);
+    merged[best.i] = joined;
+  }
+}
+
+function distanceOf(a: Cluster, b: Cluster): number {
+  return Math.hypot(a.lab[0] - b.lab[0], a.lab[1] - b.lab[1], a.lab[2] - b.lab[2]);
+}
+
+function isOne(a: Cluster, b: Cluster, distance: number): boolean {
+  if (distance < SAME_COLOUR) return true;
+  const along = a.lab.map((value, d) => ((b.lab[d] as number) - value) / distance);
+  return distance < NO_VALLEY * (spreadAlong(a, along) + spreadAlong(b, along));
+}
+
+/** Standard deviation of a cluster along a unit vector. */
+function spreadAlong({ moments, weight }: Cluster, [l = 0, a = 0, b = 0]: number[]): number {
+  const [ll = 0, aa = 0, bb = 0, la = 0, lb = 0, ab = 0] = moments;
+  const variance = l * l * ll + a * a * aa + b * b * bb + 2 * (l * a * la + l * b * lb + a * b * ab);
+  return Math.sqrt(Math.max(0, variance) / weight);
+}
+
+/** Both as one: moments are moved to the common centre (parallel axes). */
+function join(p: Cluster, q: Cluster): Cluster {
+  const weight = p.weight + q.weight;
+  const lab = p.lab.map(
+    (value, d) => (value * p.weight + (q.lab[d] as number) * q.weight) / weight,
+  ) as Cluster['lab'];
+  const [l, a, b] = p.lab.map((value, d) => (q.lab[d] as number) - value) as Cluster['lab'];
+  const shift = (p.weight * q.weight) / weight;
+  const between = [l * l, a * a, b * b, l * a, l * b, a * b];
+  return {
+    lab,
+    weight,
+    moments: p.moments.map((value, m) => value + (q.moments[m] as number) + (between[m] as number) * shift),
+  };
 }

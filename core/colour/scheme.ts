@@ -45,7 +45,7 @@ export function drawRoles(swatches: readonly Swatch[]): Record<Half, Roles> {
 
 function half(which: Half, base: Lch, accent: Lch, second: Lch): Roles {
   const level = levels[which];
-  const chroma = clamp(base.c * 0.55, 0.012, which === 'dark' ? 0.05 : 0.022);
+  const chroma = which === 'dark' ? clamp(base.c * 0.55, 0.012, 0.05) : clamp(base.c * 0.3, 0.006, 0.015);
   const surface = (l: number, more = 1) => toHex({ l, c: chroma * more, h: base.h });
   const mark = ({ l, c, h }: Lch) =>
     toHex({ l: clamp(l, level.accent[0], level.accent[1]), c: clamp(c, 0.07, 0.17), h });

@@ -79,7 +79,7 @@ function OnDock({ view, edge }: { view: ItemViewOf<'application'>; edge: EdgeFac
           {view.name}
         </span>
       </Press>
-      {view.isRunning && <span className="absolute" data-stud={view.application} style={stud(edge.side)} />}
+      {view.isRunning && <span className="absolute" style={stud(edge.side)} data-stud={view.application} />}
     </div>
   );
 }

@@ -1,0 +1,83 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect } from 'chai';
+import sharp from 'sharp';
+import { writeBundle } from '../core/bundle/bundle.ts';
+import { dawnCount } from '../tests/support/desks.ts';
+import { EXIT, main } from './main.ts';
+
+let folder: string;
+before(() => {
+  folder = mkdtempSync(join(tmpdir(), 'ledge-cli-'));
+  writeFileSync(join(folder, 'dawn.ledge'), writeBundle({ desk: dawnCount(), pictures: [] }));
+  writeFileSync(
+    join(folder, 'bad.json'),
+    JSON.stringify({ ...dawnCount(), widgets: [{ ...dawnCount().widgets[0], scale: 'big' }] }),
+  );
+});
+after(() => rmSync(folder, { recursive: true }));
+
+async function call(...args: string[]) {
+  const said = { out: '', err: '' };
+  const code = await main(
+    args.map((arg) => arg.replace('@', folder)),
+    { out: (text) => (said.out += text), err: (text) => (said.err += text) },
+  );
+  return { code, ...said };
+}
+
+describe('the command line', () => {
+  it('checks a bundle', async () => {
+    const { code, out } = await call('check', '@/dawn.ledge');
+    expect(code).to.equal(EXIT.fine);
+    expect(out).to.match(/sound\. Dawn count: 1 screens, 2 edges, 4 widgets/);
+  });
+
+  it('says what is wrong with a desk, and where, for people and for programs', async () => {
+    expect(await call('check', '@/bad.json')).to.deep.include({ code: EXIT.refused });
+    const { out } = await call('check', '@/bad.json', '--json');
+    expect(JSON.parse(out).problems[0].path).to.equal('widgets[0].scale');
+  });
+
+  it('solves a desk for a screen at a moment', async () => {
+    const { out } = await call(
+      'solve',
+      '@/dawn.ledge',
+      '--screen',
+      '2560x1440',
+      '--at',
+      '2026-11-24T07:12:00Z',
+      '--json',
+    );
+    const scene = JSON.parse(out);
+    expect(scene.screens[0].rect).to.deep.equal({ x: 0, y: 0, width: 2560, height: 1440 });
+    expect(scene.screens[0].widgets[0].view).to.include({ hours: '07', minutes: '12' });
+    expect((await call('solve', '@/dawn.ledge', '--at', '2026-11-24T07:12:00Z')).out).to.match(
+      /Tue 24 Nov 2026, 07:12/,
+    );
+  });
+
+  it('draws a palette from a picture', async () => {
+    await sharp({ create: { width: 50, height: 50, channels: 3, background: '#336699' } })
+      .png()
+      .toFile(join(folder, 'flat.png'));
+    const { out } = await call('palette', '@/flat.png', '--json');
+    expect(JSON.parse(out).swatches).to.deep.equal([{ colour: '#336699', share: 1 }]);
+    expect((await call('palette', '@/bad.json')).code).to.equal(EXIT.refused);
+  });
+
+  it('tells a wrong call from a file that is not there', async () => {
+    expect((await call('check', '@/nothing.ledge')).code).to.equal(EXIT.unreadable);
+    for (const args of [
+      [],
+      ['dance', 'x'],
+      ['check'],
+      ['solve', '@/dawn.ledge', '--screen', 'wide'],
+      ['solve', '@/dawn.ledge', '--at', 'noon'],
+      ['check', '@/dawn.ledge', '--loud'],
+    ]) {
+      expect((await call(...args)).code, args.join(' ')).to.equal(EXIT.usage);
+    }
+  });
+});

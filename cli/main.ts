@@ -1,0 +1,197 @@
+import { readFile } from 'node:fs/promises';
+import { parseArgs } from 'node:util';
+import sharp from 'sharp';
+import { readBundle } from '../core/bundle/bundle.ts';
+import { extractPalette } from '../core/colour/extract.ts';
+import { drawRoles } from '../core/colour/scheme.ts';
+import { problemText, readDesk, refuse, type Result } from '../core/desk/read.ts';
+import type { Desk } from '../core/desk/schema.ts';
+import { solve } from '../core/scene/solve.ts';
+import { formatMoment } from '../core/sources/time/time.ts';
+
+/** Exit codes, for scripts. */
+export const EXIT = { fine: 0, refused: 1, usage: 2, unreadable: 3 } as const;
+
+export interface Output {
+  out(text: string): void;
+  err(text: string): void;
+}
+
+const USAGE = `Usage:
+  npm run ledge -- check FILE                              is a .ledge file or a desk.json sound?
+  npm run ledge -- solve FILE [--screen WxH] [--at TIME]   where everything is, on a screen, at a moment
+  npm run ledge -- palette PICTURE                         the picture's colours, and the roles drawn from them
+Add --json for output that programs read.
+Exit codes: 0 fine, 1 refused, 2 wrong call, 3 the file can't be read.`;
+
+class Stop extends Error {
+  constructor(
+    readonly code: number,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+/** Runs one call and gives back the exit code. */
+export async function main(
+  args: readonly string[],
+  output: Output,
+  now: () => number = Date.now,
+): Promise<number> {
+  try {
+    const { values, positionals } = parse(args);
+    const [command, file, ...rest] = positionals;
+    const work =
+      command === 'check' || command === 'solve' || command === 'palette' ? commands[command] : undefined;
+    if (!work || !file || rest.length > 0) throw new Stop(EXIT.usage, USAGE);
+    const answer = await work(file, values, now);
+    output.out(values.json ? JSON.stringify(answer.json, null, 2) : answer.text);
+    return answer.code ?? EXIT.fine;
+  } catch (error) {
+    if (!(error instanceof Stop)) throw error;
+    output.err(error.message);
+    return error.code;
+  }
+}
+
+interface Values {
+  json?: boolean;
+  screen?: string;
+  at?: string;
+}
+
+interface Answer {
+  text: string;
+  json: unknown;
+  code?: number;
+}
+
+function parse(args: readonly string[]): { values: Values; positionals: string[] } {
+  try {
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { json: { type: 'boolean' }, screen: { type: 'string' }, at: { type: 'string' } },
+    });
+  } catch (error) {
+    throw new Stop(EXIT.usage, `${(error as Error).message}\n${USAGE}`);
+  }
+}
+
+const commands = { check, solve: solveFile, palette };
+
+async function read(file: string): Promise<Buffer> {
+  try {
+    return await readFile(file);
+  } catch (error) {
+    throw new Stop(
+      EXIT.unreadable,
+      `${file} can't be read (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'}).`,
+    );
+  }
+}
+
+/** A bundle, or the bare JSON of a desk. */
+async function readDeskFile(file: string): Promise<Result<Desk>> {
+  const bytes = await read(file);
+  if (bytes[0] === 0x50 || !file.endsWith('.json')) {
+    const bundle = readBundle(new Uint8Array(bytes));
+    return bundle.ok ? { ok: true, value: bundle.value.desk } : bundle;
+  }
+  try {
+    return readDesk(JSON.parse(bytes.toString('utf8')));
+  } catch {
+    return refuse('', 'is not JSON');
+  }
+}
+
+async function check(file: string): Promise<Answer> {
+  const desk = await readDeskFile(file);
+  if (!desk.ok) {
+    return {
+      code: EXIT.refused,
+      json: { ok: false, problems: desk.problems },
+      text: desk.problems.map((problem) => `${file}: ${problemText(problem)}`).join('\n'),
+    };
+  }
+  const { name, screens, edges, widgets } = desk.value;
+  const text = `${file}: sound. ${name}: ${screens.length} screens, ${edges.length} edges, ${widgets.length} widgets.`;
+  return {
+    text,
+    json: { ok: true, name, screens: screens.length, edges: edges.length, widgets: widgets.length },
+  };
+}
+
+async function solveFile(file: string, { screen, at }: Values, now: () => number): Promise<Answer> {
+  const desk = await readDeskFile(file);
+  if (!desk.ok)
+    throw new Stop(
+      EXIT.refused,
+      desk.problems.map((problem) => `${file}: ${problemText(problem)}`).join('\n'),
+    );
+  const moment = at === undefined ? now() : Date.parse(at);
+  if (Number.isNaN(moment))
+    throw new Stop(EXIT.usage, `--at ${at}: not a moment, such as 2026-11-24T07:12:00Z.`);
+  const scene = solve(sized(desk.value, screen), { moment });
+  const lines = scene.screens.flatMap(({ name, rect, free, edges, widgets }) => [
+    `${name}, ${rect.width} × ${rect.height}; free ${box(free)}`,
+    ...edges.flatMap((edge) => [
+      `  ${edge.kind} ${edge.id}: ${box(edge.rect)}`,
+      ...edge.items.map((item) => `    ${item.type} ${item.id}: ${box(item.rect)}`),
+    ]),
+    ...widgets.map(
+      (widget) =>
+        `  ${widget.type} ${widget.id}: ${box(widget.rect)}, scale ${Math.round(widget.scale * 100) / 100}`,
+    ),
+  ]);
+  const time = formatMoment(moment, desk.value.place.zone, 'EEE d MMM yyyy, HH:mm');
+  return {
+    text: [`${desk.value.name}, ${time} (${desk.value.place.zone})`, ...lines].join('\n'),
+    json: scene,
+  };
+}
+
+/** The desk with its first screen at another size. */
+function sized(desk: Desk, screen: string | undefined): Desk {
+  if (screen === undefined) return desk;
+  const [, width, height] = /^(\d{3,5})x(\d{3,5})$/.exec(screen)?.map(Number) ?? [];
+  if (!width || !height) throw new Stop(EXIT.usage, `--screen ${screen}: not a size, such as 2560x1440.`);
+  return {
+    ...desk,
+    screens: desk.screens.map((other, index) => (index === 0 ? { ...other, width, height } : other)),
+  };
+}
+
+function box({ x, y, width, height }: { x: number; y: number; width: number; height: number }): string {
+  const round = (value: number) => Math.round(value * 10) / 10;
+  return `${round(x)}, ${round(y)}, ${round(width)} × ${round(height)}`;
+}
+
+async function palette(file: string): Promise<Answer> {
+  const bytes = await read(file);
+  let pixels: { data: Buffer; info: { width: number; height: number } };
+  try {
+    pixels = await sharp(bytes)
+      .autoOrient()
+      .toColourspace('srgb')
+      .ensureAlpha()
+      .raw({ depth: 'uchar' })
+      .toBuffer({ resolveWithObject: true });
+  } catch {
+    throw new Stop(EXIT.refused, `${file}: is not a picture that can be read.`);
+  }
+  const swatches = extractPalette(
+    { data: pixels.data, width: pixels.info.width, height: pixels.info.height },
+    8,
+  );
+  const roles = drawRoles(swatches);
+  const text = [
+    ...swatches.map(({ colour, share }) => `${colour}  ${(share * 100).toFixed(1).padStart(5)} %`),
+    '',
+    ...Object.keys(roles.dark).map(
+      (role) => `${role.padEnd(8)} dark ${roles.dark[role as 'ink']}  light ${roles.light[role as 'ink']}`,
+    ),
+  ].join('\n');
+  return { text, json: { swatches, roles } };
+}

@@ -1,0 +1,108 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import type { Rect } from './geometry.ts';
+import { distancesAround, snap, type SnapInput } from './snap.ts';
+
+const screen: Rect = { x: 0, y: 0, width: 1000, height: 600 };
+const free: Rect = { x: 0, y: 40, width: 1000, height: 560 };
+const base = { screen, free, others: [] as Rect[], margin: 24, tolerance: 8 };
+const moving = (x: number, y: number): Rect => ({ x, y, width: 100, height: 50 });
+const at = (input: Partial<SnapInput> & { moving: Rect }) => snap({ ...base, ...input });
+
+describe('snap', () => {
+  it('leaves a part alone where nothing is near', () => {
+    expect(at({ moving: moving(300, 200) })).to.deep.equal({ x: 300, y: 200, guides: [] });
+  });
+
+  it("catches on the screen's side, the free area's side and the margin", () => {
+    expect(at({ moving: moving(4, 200) }).x).to.equal(0);
+    expect(at({ moving: moving(300, 45) }).y).to.equal(40);
+    expect(at({ moving: moving(20, 200) }).x).to.equal(24);
+    expect(at({ moving: moving(872, 200) }).x).to.equal(1000 - 24 - 100);
+  });
+
+  it('catches on the middle of the screen', () => {
+    const { x, guides } = at({ moving: moving(447, 200) });
+    expect(x).to.equal(450);
+    // The free area is as wide as the screen: its middle is the same line, said once.
+    expect(guides.map(({ axis, at: line }) => [axis, line])).to.deep.equal([['x', 500]]);
+  });
+
+  it('lets the nearest line win on each axis', () => {
+    const others = [{ x: 305, y: 400, width: 80, height: 50 }];
+    expect(
+      at({ moving: moving(302, 200), others: [...others, { x: 300, y: 500, width: 80, height: 50 }] }).x,
+    ).to.equal(300);
+    expect(
+      at({ moving: moving(304, 200), others: [...others, { x: 300, y: 500, width: 80, height: 50 }] }).x,
+    ).to.equal(305);
+  });
+
+  it('gives all lines that agree at the resting place', () => {
+    const others = [
+      { x: 300, y: 400, width: 100, height: 50 },
+      { x: 300, y: 500, width: 60, height: 50 },
+    ];
+    const { x, guides } = at({ moving: moving(303, 200), others });
+    expect(x).to.equal(300);
+    // Start and end of the first (and its middle), start of the second.
+    expect(guides.filter(({ axis, at: line }) => axis === 'x' && line === 300)).to.have.length(2);
+    expect(guides.some(({ at: line }) => line === 400)).to.equal(true);
+  });
+
+  it('catches where the distances in a row become equal', () => {
+    const others = [
+      { x: 100, y: 200, width: 100, height: 50 },
+      { x: 240, y: 200, width: 100, height: 50 },
+    ];
+    const { x, guides } = at({ moving: moving(383, 210), others });
+    expect(x).to.equal(380);
+    expect(guides.some(({ kind, from, to }) => kind === 'spacing' && to - from === 40)).to.equal(true);
+  });
+
+  it('keeps an axis that the move does not change', () => {
+    expect(at({ moving: moving(4, 45), along: { x: true, y: false } })).to.include({ x: 0, y: 45 });
+  });
+
+  it('never moves a part further than it may, whatever stands around', () => {
+    const rect = fc.record({
+      x: fc.integer({ min: 0, max: 900 }),
+      y: fc.integer({ min: 0, max: 500 }),
+      width: fc.integer({ min: 1, max: 300 }),
+      height: fc.integer({ min: 1, max: 200 }),
+    });
+    fc.assert(
+      fc.property(rect, fc.array(rect, { maxLength: 30 }), (part, others) => {
+        const rest = at({ moving: part, others });
+        expect(Math.abs(rest.x - part.x)).to.be.at.most(base.tolerance);
+        expect(Math.abs(rest.y - part.y)).to.be.at.most(base.tolerance);
+        // A guide is never given for an axis that did not come to rest on it.
+        for (const guide of rest.guides)
+          if (guide.kind !== 'spacing')
+            expect(linesOf(rest, part, guide.axis)).to.satisfy((lines: number[]) =>
+              lines.some((line) => Math.abs(line - guide.at) < 0.02),
+            );
+      }),
+    );
+  });
+});
+
+function linesOf(rest: { x: number; y: number }, { width, height }: Rect, axis: 'x' | 'y'): number[] {
+  const start = rest[axis];
+  const length = axis === 'x' ? width : height;
+  return [start, start + length / 2, start + length];
+}
+
+describe('distancesAround', () => {
+  it('measures to the nearest part in the way, else to the frame', () => {
+    const others = [
+      { x: 500, y: 210, width: 50, height: 50 },
+      { x: 700, y: 210, width: 50, height: 50 },
+      { x: 300, y: 400, width: 50, height: 50 },
+    ];
+    const lengths = Object.fromEntries(
+      distancesAround(moving(300, 200), others, screen).map(({ side, length }) => [side, length]),
+    );
+    expect(lengths).to.deep.equal({ top: 200, right: 100, bottom: 150, left: 300 });
+  });
+});

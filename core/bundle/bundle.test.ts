@@ -1,0 +1,139 @@
+import { expect } from 'chai';
+import { strToU8, zipSync, type Zippable } from 'fflate';
+import fc from 'fast-check';
+import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
+import { problemText } from '../desk/read.ts';
+import type { Desk } from '../desk/schema.ts';
+import { BUNDLE_LIMITS, digestOf, readBundle, writeBundle } from './bundle.ts';
+
+const picture = strToU8('pretend this is a picture');
+const withPicture = (): Desk => ({
+  ...dawnCount(),
+  backdrop: { kind: 'picture', picture: digestOf(picture), name: 'hide.png', focal: { x: 0.5, y: 0.5 } },
+});
+
+function problemOf(bytes: Uint8Array): string {
+  const result = readBundle(bytes);
+  const [problem] = result.ok ? [] : result.problems;
+  return problem ? problemText(problem) : 'fine';
+}
+
+/** A bundle with a manifest that agrees with its files, whatever they are. */
+function bundleOf(files: Record<string, Uint8Array>, manifest: object = {}): Uint8Array {
+  const list = Object.entries(files).map(([name, bytes]) => ({
+    name,
+    size: bytes.length,
+    sha256: digestOf(bytes),
+  }));
+  return zipSync({
+    'manifest.json': strToU8(JSON.stringify({ format: 1, files: list, ...manifest })),
+    ...files,
+  } as Zippable);
+}
+
+const deskJson = (desk: unknown = dawnCount()) => strToU8(JSON.stringify(desk));
+
+describe('bundles', () => {
+  it('come back as they went out, with their pictures', () => {
+    const desk = withPicture();
+    const bytes = writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }] });
+    const result = readBundle(bytes);
+    expect(result).to.deep.equal({
+      ok: true,
+      value: { desk, pictures: [{ id: digestOf(picture), bytes: picture }] },
+    });
+    expect(writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }] })).to.deep.equal(bytes);
+  });
+
+  it('carry any desk', () => {
+    fc.assert(
+      fc.property(arbitraryDesk, (desk) => {
+        const result = readBundle(writeBundle({ desk, pictures: [] }));
+        expect(result.ok && result.value.desk).to.deep.equal(desk);
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('are refused with the file, the field and the reason', () => {
+    const changed = writeBundle({ desk: dawnCount(), pictures: [] });
+    const cases: [Uint8Array, RegExp][] = [
+      [strToU8('hello'), /^is not a ZIP archive$/],
+      [new Uint8Array(), /^is not a ZIP archive$/],
+      [changed.slice(0, changed.length - 40), /^is a damaged ZIP archive$/],
+      [zipSync({ 'desk.json': deskJson() }), /^manifest\.json: is missing$/],
+      [bundleOf({}), /^desk\.json: is missing$/],
+      [bundleOf({ 'desk.json': strToU8('{') }), /^desk\.json: is not JSON$/],
+      [
+        bundleOf({ 'desk.json': deskJson({ ...dawnCount(), format: 99 }) }),
+        /^desk\.json: format: is 99, newer/,
+      ],
+      [
+        bundleOf({
+          'desk.json': deskJson({ ...dawnCount(), widgets: [{ ...dawnCount().widgets[0], scale: 'big' }] }),
+        }),
+        /^desk\.json: widgets\[0\]\.scale: /,
+      ],
+      [
+        bundleOf(
+          { 'desk.json': deskJson() },
+          { files: [{ name: 'desk.json', size: 2, sha256: '0'.repeat(64) }] },
+        ),
+        /^desk\.json: does not match its digest/,
+      ],
+      [bundleOf({ 'desk.json': deskJson() }, { format: 2 }), /^manifest\.json: has format 2, newer/],
+      [bundleOf({ 'desk.json': deskJson() }, { files: [] }), /^desk\.json: is not listed in the manifest$/],
+      [
+        bundleOf({ 'desk.json': deskJson(), '../outside': picture }),
+        /^\.\.\/outside: lies outside the archive$/,
+      ],
+      [bundleOf({ 'desk.json': deskJson(), '/etc/thing': picture }), /lies outside/],
+      [bundleOf({ 'desk.json': deskJson(), 'a\\b': picture }), /lies outside/],
+      [
+        bundleOf({ 'desk.json': deskJson(withPicture()) }),
+        /^pictures\/[0-9a-f]{64}: is used by the desk but missing$/,
+      ],
+      [
+        bundleOf({
+          'desk.json': deskJson(withPicture()),
+          [`pictures/${digestOf(picture)}`]: strToU8('another'),
+        }),
+        /is not the picture that its name says$/,
+      ],
+      [
+        zipSync(
+          Object.fromEntries(
+            Array.from({ length: BUNDLE_LIMITS.entries + 1 }, (_, index) => [`f${index}`, picture]),
+          ),
+        ),
+        /^has more than \d+ entries$/,
+      ],
+      [
+        bundleOf({ 'desk.json': deskJson(), zeros: new Uint8Array(8 * 1024 * 1024) }),
+        /^zeros: is packed too tightly/,
+      ],
+      [
+        zipSync({ large: [new Uint8Array(BUNDLE_LIMITS.entry + 1), { level: 1 }] }),
+        /^large: is larger than 60 MiB$/,
+      ],
+    ];
+    for (const [bytes, message] of cases) expect(problemOf(bytes)).to.match(message);
+  });
+
+  it('never throw, whatever the bytes', () => {
+    const good = writeBundle({ desk: dawnCount(), pictures: [] });
+    const damage = fc.array(fc.record({ at: fc.nat(good.length - 1), value: fc.nat(255) }), {
+      minLength: 1,
+      maxLength: 20,
+    });
+    fc.assert(
+      fc.property(damage, (changes) => {
+        const bytes = good.slice();
+        for (const { at, value } of changes) bytes[at] = value;
+        const result = readBundle(bytes);
+        if (!result.ok) expect(result.problems).not.to.be.empty;
+      }),
+      { numRuns: 200 },
+    );
+  });
+});

@@ -1,0 +1,177 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { createRandom } from '../sources/noise.ts';
+import { contrast, deltaE, hexOf, isColourString, mix, toHex, toLch } from './convert.ts';
+import { extractPalette, type Pixels } from './extract.ts';
+import { paletteOf, surfaceOf, type Roles } from './look.ts';
+import { readableOn } from './readable.ts';
+import { drawRoles, surfaceRoles } from './scheme.ts';
+import { skyColour } from './sky.ts';
+import { roles } from '../desk/values.ts';
+
+const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
+
+describe('colour strings', () => {
+  it('takes hex and OKLCH, and nothing else', () => {
+    for (const good of ['#fff', '#A1b2C3', 'oklch(70% 0.1 200)', 'oklch(0.7 0.1 200)'])
+      expect(isColourString(good), good).to.equal(true);
+    for (const bad of ['red', '#12', '#1234567', 'oklch(x)', 'rgb(1,2,3)', ''])
+      expect(isColourString(bad), bad).to.equal(false);
+  });
+
+  it('comes back from OKLCH as it went in', () => {
+    fc.assert(
+      fc.property(hex, (colour) => void expect(deltaE(toHex(toLch(colour)), colour)).to.be.below(0.6)),
+    );
+  });
+
+  it('mixes from one end to the other', () => {
+    expect(mix('#102030', '#f0e0d0', 0)).to.equal('#102030');
+    expect(mix('#102030', '#f0e0d0', 1)).to.equal('#f0e0d0');
+  });
+});
+
+describe('readableOn', () => {
+  it('reaches 4.5:1 for any text on any surface, and keeps what reaches it already', () => {
+    fc.assert(
+      fc.property(hex, hex, (text, surface) => {
+        const answer = readableOn(text, surface);
+        expect(contrast(answer, surface)).to.be.at.least(4.5);
+        if (contrast(text, surface) >= 4.5) expect(answer).to.equal(text);
+      }),
+      { numRuns: 1000 },
+    );
+  });
+
+  it('moves no further than it must', () => {
+    const answer = readableOn('#777777', '#ffffff');
+    expect(contrast(answer, '#ffffff')).to.be.within(4.5, 4.7);
+  });
+});
+
+describe('palette', () => {
+  const dark = Object.fromEntries(roles.map((role) => [role, '#222222'])) as Roles;
+
+  it('is the same object for the same roles', () => {
+    expect(paletteOf(dark)).to.equal(paletteOf(dark));
+  });
+
+  it('keeps a one-off colour and follows a role', () => {
+    const palette = paletteOf({ ...dark, accent: '#e0b070' });
+    expect(palette.colour('accent')).to.equal('#e0b070');
+    expect(palette.colour('#123456')).to.equal('#123456');
+  });
+
+  it('makes text readable on a surface even when the roles would not be', () => {
+    const finish = {
+      kind: 'matte',
+      tint: 'surface',
+      sheerness: 0,
+      blur: 0,
+      radius: 0,
+      edgeLine: 0,
+      shadow: 0,
+    } as const;
+    const surface = surfaceOf(finish, paletteOf(dark));
+    expect(contrast(surface.ink, '#222222')).to.be.at.least(4.5);
+    expect(surface.fill).to.equal('#222222ff');
+  });
+});
+
+describe('drawRoles', () => {
+  const swatches = fc.array(
+    fc.record({ colour: hex, share: fc.double({ min: 0.001, max: 1, noNaN: true }) }),
+    { maxLength: 8 },
+  );
+
+  it('gives text roles that reach 4.5:1 on every surface of their half, from any swatches', () => {
+    fc.assert(
+      fc.property(swatches, (list) => {
+        const drawn = drawRoles(list);
+        for (const half of ['light', 'dark'] as const) {
+          for (const text of ['ink', 'softInk'] as const) {
+            for (const surface of surfaceRoles)
+              expect(
+                contrast(drawn[half][text], drawn[half][surface]),
+                `${half} ${text} ${surface}`,
+              ).to.be.at.least(4.5);
+          }
+        }
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  it('takes the accent from the most colourful swatch', () => {
+    const { dark } = drawRoles([
+      { colour: '#1c2430', share: 0.9 },
+      { colour: '#d9822b', share: 0.02 },
+      { colour: '#5a6472', share: 0.08 },
+    ]);
+    expect(Math.abs(toLch(dark.accent).h - toLch('#d9822b').h)).to.be.below(8);
+  });
+});
+
+/** A picture of areas of known colours, with noise of so many steps. */
+function picture(areas: [colour: string, share: number][], noise: number, seed = 1): Pixels {
+  const [width, height] = [320, 180];
+  const data = new Uint8Array(width * height * 4);
+  const random = createRandom(seed);
+  let area = 0;
+  let until = (areas[0]?.[1] ?? 1) * width * height;
+  for (let pixel = 0; pixel < width * height; pixel++) {
+    while (pixel >= until && area < areas.length - 1) until += (areas[++area]?.[1] ?? 0) * width * height;
+    const value = parseInt((areas[area]?.[0] ?? '#000000').slice(1), 16);
+    for (let channel = 0; channel < 3; channel++) {
+      const plain = (value >> (16 - channel * 8)) & 255;
+      data[pixel * 4 + channel] = Math.max(
+        0,
+        Math.min(255, plain + Math.round((random() - 0.5) * 2 * noise)),
+      );
+    }
+    data[pixel * 4 + 3] = 255;
+  }
+  return { width, height, data };
+}
+
+describe('extractPalette', () => {
+  const known: [string, number][] = [
+    ['#20303a', 0.6],
+    ['#6a8f8a', 0.25],
+    ['#e9dcc0', 0.14],
+    ['#d4622a', 0.01],
+  ];
+  for (const noise of [0, 12]) {
+    it(`finds known colours, a small accent among them, with their shares (noise ${noise})`, () => {
+      const found = extractPalette(picture(known, noise), 6);
+      for (const [colour, share] of known) {
+        const nearest = found.toSorted((a, b) => deltaE(a.colour, colour) - deltaE(b.colour, colour))[0];
+        expect(deltaE(nearest?.colour ?? '#000000', colour), colour).to.be.below(1.5);
+        expect(nearest?.share, colour).to.be.closeTo(share, 0.03);
+      }
+    });
+  }
+
+  it('says one colour of a flat picture, and none of a clear one', () => {
+    expect(extractPalette(picture([['#336699', 1]], 0))).to.deep.equal([{ colour: '#336699', share: 1 }]);
+    expect(extractPalette({ width: 2, height: 2, data: new Uint8Array(16) })).to.deep.equal([]);
+  });
+
+  it('gives shares that add up to one', () => {
+    const total = extractPalette(picture(known, 20), 12).reduce((sum, { share }) => sum + share, 0);
+    expect(total).to.be.closeTo(1, 0.02);
+  });
+});
+
+describe('skyColour', () => {
+  it('goes from night to day without a jump', () => {
+    let before = skyColour(-40);
+    for (let altitude = -40; altitude <= 70; altitude += 0.25) {
+      const colour = skyColour(altitude);
+      expect(deltaE(colour, before), `at ${altitude}°`).to.be.below(4);
+      before = colour;
+    }
+    expect(toLch(skyColour(50)).l).to.be.above(toLch(skyColour(-30)).l + 0.5);
+    expect(hexOf(skyColour(90))).to.equal(skyColour(90));
+  });
+});

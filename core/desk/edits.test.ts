@@ -1,0 +1,151 @@
+import { expect } from 'chai';
+import { produce } from 'immer';
+import { DAWN, clockAt, dawnCount, emptyDesk, fromCorner } from '../../tests/support/desks.ts';
+import type { Rect } from '../arrange/geometry.ts';
+import { points } from './values.ts';
+import { solve } from '../scene/solve.ts';
+import { edits, type Ground } from './edits.ts';
+import type { Desk } from './schema.ts';
+import { readDesk } from './read.ts';
+
+function groundOf(desk: Desk): Ground {
+  const [screen] = solve(desk, { moment: DAWN }).screens;
+  if (!screen) throw new Error('no screen');
+  return {
+    screen: { id: screen.id, rect: screen.rect },
+    free: screen.free,
+    rects: new Map([...screen.edges, ...screen.widgets].map((part) => [part.id, part.rect])),
+  };
+}
+
+const rectOf = (desk: Desk, id: string): Rect =>
+  groundOf(desk).rects.get(id) ?? { x: NaN, y: NaN, width: NaN, height: NaN };
+
+describe('edits', () => {
+  it('moves a widget to where it was put, whatever it hangs from', () => {
+    for (const point of points) {
+      const desk = {
+        ...emptyDesk(),
+        widgets: [clockAt('clock', { hangs: { from: 'free', screen: 'main', point }, x: 5, y: 5 })],
+      };
+      const ground = groundOf(desk);
+      const wanted = { ...rectOf(desk, 'clock'), x: 321, y: 123 };
+      const moved = produce(desk, (draft) => edits.moveWidgets(draft, new Map([['clock', wanted]]), ground));
+      expect(rectOf(moved, 'clock').x, point).to.be.closeTo(321, 0.5);
+      expect(rectOf(moved, 'clock').y, point).to.be.closeTo(123, 0.5);
+      expect(moved.widgets[0]?.place.hangs).to.deep.equal({ from: 'free', screen: 'main', point });
+    }
+  });
+
+  it('does not move what is locked', () => {
+    const desk = { ...emptyDesk(), widgets: [{ ...clockAt('clock', fromCorner(10, 10)), locked: true }] };
+    const ground = groundOf(desk);
+    const moved = produce(desk, (draft) =>
+      edits.moveWidgets(draft, new Map([['clock', { ...rectOf(desk, 'clock'), x: 99 }]]), ground),
+    );
+    expect(moved).to.equal(desk);
+  });
+
+  it('keeps a guest at its distance when it is moved together with its host', () => {
+    const desk = dawnCount();
+    const ground = groundOf(desk);
+    const both = new Map(
+      ['load', 'elsewhere'].map((id) => [id, { ...rectOf(desk, id), x: rectOf(desk, id).x - 200 }]),
+    );
+    const moved = produce(desk, (draft) => edits.moveWidgets(draft, both, ground));
+    expect(moved.widgets.find(({ id }) => id === 'elsewhere')?.place).to.deep.equal(
+      desk.widgets.find(({ id }) => id === 'elsewhere')?.place,
+    );
+    expect(rectOf(moved, 'elsewhere').x).to.equal(rectOf(desk, 'elsewhere').x - 200);
+  });
+
+  it('hangs a widget from something else without moving it, and refuses a circle', () => {
+    const desk = {
+      ...emptyDesk(),
+      widgets: [clockAt('host', fromCorner(100, 100)), clockAt('guest', fromCorner(400, 300))],
+    };
+    const before = rectOf(desk, 'guest');
+    const hung = produce(desk, (draft) =>
+      edits.hangWidget(
+        draft,
+        'guest',
+        { from: 'part', part: 'host', side: 'right', align: 'end' },
+        groundOf(desk),
+      ),
+    );
+    expect(rectOf(hung, 'guest')).to.deep.equal(before);
+    const circle = produce(hung, (draft) =>
+      edits.hangWidget(
+        draft,
+        'host',
+        { from: 'part', part: 'guest', side: 'right', align: 'end' },
+        groundOf(hung),
+      ),
+    );
+    expect(circle.widgets[0]?.place).to.deep.equal(hung.widgets[0]?.place);
+  });
+
+  it('leaves what hung from a removed part where it stands', () => {
+    const desk = dawnCount();
+    const before = rectOf(desk, 'elsewhere');
+    const after = produce(desk, (draft) => edits.removeParts(draft, ['load'], groundOf(desk)));
+    expect(after.widgets.map(({ id }) => id)).not.to.include('load');
+    expect(rectOf(after, 'elsewhere').x).to.be.closeTo(before.x, 0.5);
+    expect(rectOf(after, 'elsewhere').y).to.be.closeTo(before.y, 0.5);
+    expect(readDesk(JSON.parse(JSON.stringify(after))).ok).to.equal(true);
+  });
+
+  it('removes items and edges', () => {
+    const desk = dawnCount();
+    const after = produce(desk, (draft) => edits.removeParts(draft, ['dock', 'panel-2'], groundOf(desk)));
+    expect(after.edges.map(({ id }) => id)).to.deep.equal(['panel']);
+    expect(after.edges[0]?.items.map(({ id }) => id)).to.deep.equal([
+      'panel-1',
+      'panel-3',
+      'panel-4',
+      'panel-5',
+      'panel-6',
+    ]);
+  });
+
+  it('moves an item along its edge and to another one', () => {
+    const order = (desk: Desk, index: number) => desk.edges[index]?.items.map(({ id }) => id);
+    const desk = dawnCount();
+    const along = produce(desk, (draft) => edits.moveItem(draft, 'dock-1', 'dock', 2));
+    expect(order(along, 1)?.slice(0, 3)).to.deep.equal(['dock-2', 'dock-3', 'dock-1']);
+    const across = produce(desk, (draft) => edits.moveItem(draft, 'dock-1', 'panel', 0));
+    expect(order(across, 0)?.[0]).to.equal('dock-1');
+    expect(order(across, 1)).not.to.include('dock-1');
+  });
+
+  it('duplicates with new ids, unlocked, a step away; copies of guests hang from copies', () => {
+    const desk = dawnCount();
+    const copies = new Map([
+      ['load', 'load-2'],
+      ['elsewhere', 'elsewhere-2'],
+    ]);
+    const after = produce(desk, (draft) => edits.duplicateWidgets(draft, copies));
+    const guest = after.widgets.find(({ id }) => id === 'elsewhere-2');
+    expect(guest?.place.hangs).to.include({ from: 'part', part: 'load-2' });
+    expect(after.widgets).to.have.length(desk.widgets.length + 2);
+    expect(readDesk(JSON.parse(JSON.stringify(after))).ok).to.equal(true);
+  });
+
+  it('changes the order of what stands above what', () => {
+    const desk = { ...emptyDesk(), widgets: ['a', 'b', 'c', 'd'].map((id) => clockAt(id, fromCorner(0, 0))) };
+    const order = (to: 'front' | 'forward' | 'back' | 'behind', ids: string[]) =>
+      produce(desk, (draft) => edits.orderWidgets(draft, ids, to))
+        .widgets.map(({ id }) => id)
+        .join('');
+    expect(order('front', ['a'])).to.equal('bcda');
+    expect(order('back', ['c', 'd'])).to.equal('cdab');
+    expect(order('forward', ['a', 'b'])).to.equal('cabd');
+    expect(order('behind', ['a'])).to.equal('abcd');
+    expect(order('behind', ['c'])).to.equal('acbd');
+  });
+
+  it('keeps the last screen', () => {
+    const desk = emptyDesk();
+    expect(produce(desk, (draft) => edits.removeScreen(draft, 'main', []))).to.equal(desk);
+  });
+});

@@ -1,0 +1,88 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { dropGesture, edit, endGesture, redo, startHistory, turnGesture, undo } from './history.ts';
+
+interface Doc {
+  name: string;
+  list: number[];
+}
+
+const start = () => startHistory<Doc>({ name: 'first', list: [1, 2] });
+
+describe('history', () => {
+  it('undoes and redoes edits one by one', () => {
+    let history = edit(start(), 'Rename', (draft) => void (draft.name = 'second'));
+    history = edit(history, 'Push', (draft) => void draft.list.push(3));
+    expect(undo(history).present).to.deep.equal({ name: 'second', list: [1, 2] });
+    expect(undo(undo(history)).present).to.deep.equal({ name: 'first', list: [1, 2] });
+    expect(redo(undo(history)).present).to.deep.equal(history.present);
+  });
+
+  it('makes one step of a gesture, however many turns it took', () => {
+    let history = start();
+    for (let value = 0; value < 60; value++)
+      history = turnGesture(history, 'Drag', (draft) => void (draft.list[0] = value));
+    expect(history.past).to.have.length(0);
+    history = endGesture(history);
+    expect(history.past).to.have.length(1);
+    expect(history.present.list[0]).to.equal(59);
+    expect(undo(history).present).to.deep.equal(start().present);
+  });
+
+  it('drops a gesture without a trace', () => {
+    const before = start();
+    const history = dropGesture(turnGesture(before, 'Drag', (draft) => void (draft.name = 'moved')));
+    expect(history.present).to.equal(before.present);
+    expect(history.past).to.have.length(0);
+  });
+
+  it('takes no step for an edit or a gesture that changes nothing', () => {
+    const before = start();
+    expect(edit(before, 'Nothing', () => {})).to.equal(before);
+    const gesture = turnGesture(
+      turnGesture(before, 'Drag', (draft) => void (draft.name = 'away')),
+      'Drag',
+      (draft) => void (draft.name = 'first'),
+    );
+    expect(endGesture(gesture).past).to.have.length(0);
+  });
+
+  it('forgets what was undone once something else is done', () => {
+    const history = edit(
+      undo(edit(start(), 'One', (draft) => void (draft.name = 'one'))),
+      'Two',
+      (draft) => void (draft.name = 'two'),
+    );
+    expect(history.future).to.have.length(0);
+    expect(undo(history).present.name).to.equal('first');
+  });
+
+  it('gives the first document back after any edits and as many undos', () => {
+    const change = fc.oneof(
+      fc.string().map((name) => ({ name })),
+      fc.integer().map((push) => ({ push })),
+      fc.nat(3).map((cut) => ({ cut })),
+    );
+    fc.assert(
+      fc.property(fc.array(change, { maxLength: 30 }), fc.boolean(), (changes, asGestures) => {
+        let history = start();
+        for (const one of changes) {
+          const recipe = (draft: Doc) => {
+            if ('name' in one) draft.name = one.name;
+            else if ('push' in one) draft.list.push(one.push);
+            else draft.list.splice(one.cut, 1);
+          };
+          history = asGestures
+            ? endGesture(turnGesture(history, 'Turn', recipe))
+            : edit(history, 'Edit', recipe);
+        }
+        const last = history.present;
+        const steps = history.past.length;
+        for (let step = 0; step < steps; step++) history = undo(history);
+        expect(history.present).to.deep.equal(start().present);
+        for (let step = 0; step < steps; step++) history = redo(history);
+        expect(history.present).to.deep.equal(last);
+      }),
+    );
+  });
+});

@@ -1,0 +1,298 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect } from 'chai';
+import Database from 'better-sqlite3';
+import sharp from 'sharp';
+import request from 'supertest';
+import { zipSync } from 'fflate';
+import { dawnCount } from '../tests/support/desks.ts';
+import { demoDesks } from '../demo/desks.ts';
+import { createApp, type App } from './app.ts';
+import { StartProblem, openStore } from './db/open.ts';
+
+let folder: string;
+let app: App;
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'velvet-'));
+  app = createApp({ dataFolder: folder });
+});
+afterEach(() => {
+  app.close();
+  rmSync(folder, { recursive: true });
+});
+
+const ask = () => request(app.express);
+const binary = (response: request.Response, done: (error: Error | null, body: Buffer) => void) => {
+  const chunks: Buffer[] = [];
+  response.on('data', (chunk: Buffer) => chunks.push(chunk));
+  response.on('end', () => done(null, Buffer.concat(chunks)));
+};
+const put = (desk: object, basedOn: number | null, id = 'dawn-count') => {
+  const call = ask().put(`/api/desks/${id}`).send(desk);
+  return basedOn === null ? call : call.set('If-Match', `"${basedOn}"`);
+};
+
+function addDawnCount() {
+  return app.desks.create(dawnCount(), { keepId: true });
+}
+
+describe('desks on the server', () => {
+  it('are kept, revision by revision, and outlive the server', async () => {
+    const { desk } = addDawnCount();
+    const saved = await put({ ...desk, name: 'Dusk count' }, 1);
+    expect(saved.status).to.equal(200);
+    expect(saved.headers['etag']).to.equal('"2"');
+    app.close();
+    app = createApp({ dataFolder: folder });
+    const read = await ask().get('/api/desks/dawn-count');
+    expect(read.body).to.deep.include({ revision: 2 });
+    expect(read.body.desk.name).to.equal('Dusk count');
+    const first = await ask().get('/api/desks/dawn-count/revisions/1');
+    expect(first.body.desk.name).to.equal('Dawn count');
+    expect(
+      (await ask().get('/api/desks/dawn-count/revisions')).body.map(
+        ({ number }: { number: number }) => number,
+      ),
+    ).to.deep.equal([2, 1]);
+  });
+
+  it('refuse a save that others overtook, and give back the newer state', async () => {
+    const { desk } = addDawnCount();
+    await put({ ...desk, name: 'Mine' }, 1);
+    const stale = await put({ ...desk, name: 'Yours' }, 1);
+    expect(stale.status).to.equal(412);
+    expect(stale.headers['content-type']).to.contain('application/problem+json');
+    expect(stale.body.current.desk.name).to.equal('Mine');
+    expect((await ask().get('/api/desks/dawn-count')).body.desk.name).to.equal('Mine');
+  });
+
+  it('refuse a save without a base, of another desk, or of what is no desk, and change nothing', async () => {
+    const { desk } = addDawnCount();
+    expect((await put(desk, null)).status).to.equal(428);
+    expect((await put({ ...desk, id: 'other' }, 1)).status).to.equal(422);
+    const wrong = await put({ ...desk, widgets: [{ ...desk.widgets[0], scale: 'big' }] }, 1);
+    expect(wrong.status).to.equal(422);
+    expect(wrong.body.detail).to.match(/^widgets\[0\]\.scale: /);
+    const missing = await put(
+      {
+        ...desk,
+        backdrop: { kind: 'picture', picture: 'a'.repeat(64), name: 'x', focal: { x: 0.5, y: 0.5 } },
+      },
+      1,
+    );
+    expect(missing.body.detail).to.match(/^backdrop\.picture: /);
+    expect(
+      (
+        await ask()
+          .put('/api/desks/dawn-count')
+          .set('If-Match', '"1"')
+          .set('Content-Type', 'application/json')
+          .send('{')
+      ).status,
+    ).to.equal(400);
+    expect((await ask().get('/api/desks/dawn-count')).body.revision).to.equal(1);
+  });
+
+  it('can be duplicated under a free name, taken off the shelf, and put back', async () => {
+    addDawnCount();
+    const copy = await ask().post('/api/desks').send(dawnCount());
+    expect(copy.body.desk.name).to.equal('Dawn count 2');
+    expect(copy.body.desk.id).not.to.equal('dawn-count');
+    expect((await ask().delete('/api/desks/dawn-count')).status).to.equal(204);
+    expect((await ask().get('/api/desks/dawn-count')).status).to.equal(404);
+    expect((await ask().get('/api/desks')).body).to.have.length(1);
+    await ask().post('/api/desks/dawn-count/restore').expect(200);
+    expect((await ask().get('/api/desks')).body).to.have.length(2);
+  });
+
+  it('lose no save of many at once', async () => {
+    for (const desk of demoDesks()) app.desks.create(desk, { keepId: true });
+    await Promise.all(
+      demoDesks().map(async (desk) => {
+        for (let revision = 1; revision <= 12; revision++) {
+          const saved = await put({ ...desk, name: `${desk.name} ${revision}` }, revision, desk.id);
+          expect(saved.body.revision).to.equal(revision + 1);
+        }
+      }),
+    );
+    for (const { desk, revision } of app.desks.list())
+      expect([desk.name.split(' ').at(-1), revision]).to.deep.equal(['12', 13]);
+  });
+});
+
+describe('pictures on the server', () => {
+  const png = () =>
+    sharp({ create: { width: 60, height: 30, channels: 3, background: '#d07040' } })
+      .png()
+      .toBuffer();
+  const add = (bytes: Buffer) =>
+    ask().post('/api/pictures?name=hide.png').set('Content-Type', 'application/octet-stream').send(bytes);
+
+  it('are taken in once, under their digest, and come out as WebP at a width', async () => {
+    const first = await add(await png());
+    expect(first.status).to.equal(201);
+    expect(first.body).to.include({ width: 60, height: 30, type: 'image/png', name: 'hide.png' });
+    expect((await add(await png())).body.id).to.equal(first.body.id);
+    const shown = await ask()
+      .get(`/api/pictures/${first.body.id}?width=480`)
+      .buffer()
+      .parse(binary as never);
+    expect(shown.headers['content-type']).to.equal('image/webp');
+    expect((await sharp(shown.body).metadata()).width).to.equal(60);
+  });
+
+  for (const format of ['jpeg', 'webp', 'avif'] as const) {
+    it(`may be ${format}`, async () => {
+      const bytes = await sharp(await png())
+        .toFormat(format)
+        .toBuffer();
+      expect((await add(bytes)).status).to.equal(201);
+    });
+  }
+
+  it('are refused when they are none, of another kind, damaged, or have too many pixels', async () => {
+    expect((await add(Buffer.from('not a picture'))).status).to.equal(415);
+    expect(
+      (
+        await add(
+          await sharp(await png())
+            .gif()
+            .toBuffer(),
+        )
+      ).status,
+    ).to.equal(415);
+    expect(
+      (await add(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'))).status,
+    ).to.equal(415);
+    const noise = await sharp(
+      Buffer.from(Array.from({ length: 3 * 200 * 200 }, (_, i) => (i * 7919) % 256)),
+      { raw: { width: 200, height: 200, channels: 3 } },
+    )
+      .png()
+      .toBuffer();
+    expect((await add(noise.subarray(0, noise.length / 2))).status).to.equal(422);
+    const huge = await sharp({ create: { width: 16000, height: 8000, channels: 3, background: '#000' } })
+      .png()
+      .toBuffer();
+    const refused = await add(huge);
+    expect(refused.status).to.equal(413);
+    expect(refused.body.detail).to.match(/128 megapixels/);
+  }).timeout(60_000);
+
+  it('are drawn when they are scenes', async () => {
+    const scene = await ask()
+      .get('/api/scenes/tide?seed=3&width=400')
+      .buffer()
+      .parse(binary as never);
+    expect((await sharp(scene.body).metadata()).width).to.equal(480);
+    expect((await ask().get('/api/scenes/volcano?seed=3')).status).to.equal(404);
+    expect((await ask().get('/api/scenes/tide?seed=x')).status).to.equal(404);
+  });
+});
+
+describe('bundles on the server', () => {
+  it('go out and come in with their picture, as a desk of its own', async () => {
+    const bytes = await sharp({ create: { width: 40, height: 20, channels: 3, background: '#204060' } })
+      .png()
+      .toBuffer();
+    const picture = (await ask().post('/api/pictures').set('Content-Type', 'image/png').send(bytes)).body
+      .id as string;
+    app.desks.create(
+      { ...dawnCount(), backdrop: { kind: 'picture', picture, name: 'sea.png', focal: { x: 0.2, y: 0.8 } } },
+      { keepId: true },
+    );
+    const out = await ask()
+      .get('/api/desks/dawn-count/bundle')
+      .buffer()
+      .parse(binary as never);
+    expect(out.headers['content-disposition']).to.contain('Dawn-count.ledge');
+
+    const other = mkdtempSync(join(tmpdir(), 'velvet-'));
+    const elsewhere = createApp({ dataFolder: other });
+    const taken = await request(elsewhere.express)
+      .post('/api/bundles')
+      .set('Content-Type', 'application/zip')
+      .send(out.body);
+    expect(taken.status).to.equal(201);
+    expect(taken.body.desk.backdrop.picture).to.equal(picture);
+    await request(elsewhere.express).get(`/api/pictures/${picture}`).expect(200);
+    elsewhere.close();
+    rmSync(other, { recursive: true });
+  });
+
+  it('are refused with a sentence, and nothing is kept', async () => {
+    const refused = await ask()
+      .post('/api/bundles')
+      .set('Content-Type', 'application/zip')
+      .send(Buffer.from(zipSync({ 'desk.json': new Uint8Array() })));
+    expect(refused.status).to.equal(422);
+    expect(refused.body.detail).to.equal('manifest.json: is missing');
+    expect((await ask().get('/api/desks')).body).to.deep.equal([]);
+  });
+});
+
+describe('the door', () => {
+  it('is shut to other hosts and to changes from other pages', async () => {
+    expect((await ask().get('/api/desks').set('Host', 'evil.example')).status).to.equal(403);
+    expect(
+      (await ask().post('/api/desks').set('Origin', 'http://evil.example').send(dawnCount())).status,
+    ).to.equal(403);
+    expect((await ask().get('/api/desks')).headers['content-security-policy']).to.contain(
+      "default-src 'self'",
+    );
+  });
+
+  it('answers an unknown address with a problem', async () => {
+    const nothing = await ask().get('/api/nothing');
+    expect(nothing.status).to.equal(404);
+    expect(nothing.body.title).to.equal('Nothing here');
+  });
+});
+
+describe('opening the database', () => {
+  it('refuses a folder that can not be written, and a database from a newer version', () => {
+    expect(() => openStore(join(folder, 'velvet-ledge.db', 'inside'))).to.throw(
+      StartProblem,
+      /can't be written/,
+    );
+    const client = new Database(join(folder, 'velvet-ledge.db'));
+    client
+      .prepare('insert into __drizzle_migrations (hash, created_at) values (?, ?)')
+      .run('from the future', Date.UTC(2090, 0, 1));
+    client.close();
+    expect(() => openStore(folder)).to.throw(StartProblem, /newer version/);
+  });
+});
+
+describe('events', () => {
+  it('tell other pages of a save, and give readings to those who ask', async () => {
+    app.close();
+    app = createApp({
+      dataFolder: folder,
+      sample: async () => ({ processor: 42, memory: null, disk: null, network: null }),
+    });
+    const { desk } = addDawnCount();
+    const server = app.express.listen(0, '127.0.0.1');
+    await new Promise((resolve) => server.once('listening', resolve));
+    const { port } = server.address() as { port: number };
+    const stop = new AbortController();
+    const stream = await fetch(`http://127.0.0.1:${port}/api/events?machine=1`, { signal: stop.signal });
+    const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
+    let text = '';
+    async function until(pattern: RegExp) {
+      while (!pattern.test(text)) text += (await reader?.read())?.value ?? '';
+    }
+    await until(/event: hello/);
+    await until(/event: machine\ndata: .*"processor":42/);
+    await fetch(`http://127.0.0.1:${port}/api/desks/dawn-count`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': '"1"', 'X-Client': 'page-one' },
+      body: JSON.stringify({ ...desk, name: 'Heard' }),
+    });
+    await until(/event: saved\ndata: {"id":"dawn-count","revision":2,"by":"page-one"}/);
+    stop.abort();
+    await new Promise((resolve) => server.close(resolve));
+  });
+});

@@ -1,0 +1,102 @@
+import { expect } from 'chai';
+import { handle, stored, untilKept, withApp } from '../support/app.ts';
+
+withApp('saving', ({ server, open, browser }) => {
+  it('keeps work while the server is gone and saves it when it is back', async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'clock').click();
+    await server.kill();
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.locator('[data-saving="gone"]').waitFor();
+    await page.getByText('server gone; kept in this browser').waitFor();
+    await page.keyboard.press('Shift+ArrowRight');
+    await server.start();
+    await untilKept(page);
+    const clock = (await stored(server, 'dawn-count')).desk.widgets.find(({ id }) => id === 'clock');
+    expect(clock?.place.x).to.equal(116);
+  });
+
+  it('loses no acknowledged save when the server is killed', async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'machine').click();
+    await page.keyboard.press('Shift+ArrowDown');
+    await untilKept(page);
+    const before = await stored(server, 'dawn-count');
+    await server.kill();
+    await server.start();
+    expect(await stored(server, 'dawn-count')).to.deep.equal(before);
+    expect(before.desk.widgets.find(({ id }) => id === 'machine')?.place.y).to.equal(130);
+  });
+
+  it('brings back what a closed page could not save', async () => {
+    const context = await browser().newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    await page.goto(`${server.address}/desk/sound-room`);
+    await handle(page, 'clock').click();
+    await server.kill();
+    await page.keyboard.press('Shift+ArrowLeft');
+    await page.locator('[data-saving="gone"]').waitFor();
+    await page.close();
+    await server.start();
+    const again = await context.newPage();
+    await again.goto(`${server.address}/desk/sound-room`);
+    await again.getByRole('button', { name: 'Undo: Unsaved work' }).waitFor();
+    await untilKept(again);
+    expect(
+      (await stored(server, 'sound-room')).desk.widgets.find(({ id }) => id === 'clock')?.place.x,
+    ).to.equal(160);
+    await context.close();
+  });
+
+  it('shows in a second tab what the first one changed', async () => {
+    const first = await open('/desk/dawn-count');
+    const second = await open('/desk/dawn-count');
+    await handle(second, 'machine').waitFor();
+    await handle(first, 'machine').click();
+    await first.keyboard.press('Delete');
+    await handle(second, 'machine').waitFor({ state: 'detached' });
+    await second.getByText('Changed in another window').waitFor();
+    await first.keyboard.press('Control+z');
+    await handle(second, 'machine').waitFor();
+  });
+
+  it('asks when both changed it, and keeps both', async () => {
+    const first = await open('/desk/night-watch');
+    const second = await open('/desk/night-watch');
+    for (const page of [first, second]) await handle(page, 'clock').click();
+    // The second page is cut off, so that it does not hear of the first one's change.
+    await second.route('**/api/**', (route) => route.abort());
+    await second.keyboard.press('Shift+ArrowDown');
+    await second.locator('[data-saving="gone"]').waitFor();
+    await first.keyboard.press('Shift+ArrowRight');
+    await untilKept(first);
+    await second.unroute('**/api/**');
+    const question = second.getByRole('dialog', { name: 'Changed in two places' });
+    await question.waitFor();
+    const theirs = await stored(server, 'night-watch');
+    expect(theirs.desk.widgets.find(({ id }) => id === 'clock')?.place).to.include({ x: 160, y: -150 });
+    await second.getByRole('button', { name: /keep mine as a desk of its own/ }).click();
+    await question.waitFor({ state: 'detached' });
+    const desks = (await (await fetch(`${server.address}/api/desks`)).json()) as {
+      desk: { name: string; widgets: { id: string; place: object }[] };
+    }[];
+    const mine = desks.find(({ desk }) => desk.name === 'Night watch 2');
+    expect(mine?.desk.widgets.find(({ id }) => id === 'clock')?.place).to.include({ x: 150, y: -140 });
+    expect(await stored(server, 'night-watch')).to.deep.equal(theirs);
+  });
+
+  it('goes back to an earlier revision, as a step', async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'elsewhere').click();
+    await page.keyboard.press('Delete');
+    await untilKept(page);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+k');
+    await page.keyboard.type('history');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Go back to revision 1', exact: true }).click();
+    await handle(page, 'elsewhere').waitFor();
+    await page.getByRole('button', { name: 'Undo: Back to revision 1' }).click();
+    await handle(page, 'elsewhere').waitFor({ state: 'detached' });
+  });
+});

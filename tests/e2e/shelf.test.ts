@@ -1,0 +1,132 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { expect } from 'chai';
+import { strToU8, zipSync } from 'fflate';
+import { digestOf } from '../../core/bundle/bundle.ts';
+import { dawnCount } from '../support/desks.ts';
+import { withApp } from '../support/app.ts';
+
+const names = (page: import('playwright-core').Page) => page.locator('[data-desk] h2').allInnerTexts();
+
+withApp('the shelf', ({ server, open }) => {
+  it('shows the desks as live miniatures and opens one', async () => {
+    const page = await open('/');
+    await page.locator('[data-desk]').nth(3).waitFor();
+    expect(await names(page)).to.deep.equal(['Dawn count', 'Sound room', 'Night watch', 'Bare desk']);
+    expect(await page.locator('[data-desk="night-watch"] [data-screen]').count()).to.equal(2);
+    await page.getByRole('link', { name: 'Open Sound room' }).click();
+    await page.locator('[data-stage] [data-widget="clock"]').waitFor();
+    expect(new URL(page.url()).pathname).to.equal('/desk/sound-room');
+  });
+
+  it('makes, renames, duplicates and deletes desks; deleting can be undone', async () => {
+    const page = await open('/');
+    await page.getByRole('button', { name: 'New desk' }).click();
+    await page.locator('[data-stage]').waitFor();
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await page.getByRole('button', { name: 'Menu of New desk' }).click();
+    await page.getByRole('menuitem', { name: 'Rename' }).click();
+    await page.getByRole('textbox', { name: 'Name' }).fill('Ringing hut');
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Ringing hut' }).waitFor();
+    await page.getByRole('button', { name: 'Menu of Ringing hut' }).click();
+    await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+    await page.getByRole('heading', { name: 'Ringing hut 2' }).waitFor();
+    await page.getByRole('button', { name: 'Menu of Ringing hut 2' }).click();
+    await page.getByRole('menuitem', { name: 'Delete' }).click();
+    await page.getByRole('heading', { name: 'Ringing hut 2' }).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('heading', { name: 'Ringing hut 2' }).waitFor();
+  });
+
+  it('offers a search once there are many', async () => {
+    const page = await open('/');
+    await page.locator('[data-desk]').first().waitFor();
+    for (const name of ['Gull room', 'Tern room', 'Wader room']) {
+      await fetch(`${server.address}/api/desks`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ ...dawnCount(), name }),
+      });
+    }
+    await page.getByRole('textbox', { name: 'Search desks' }).fill('tern');
+    await page.getByRole('heading', { name: 'Gull room' }).waitFor({ state: 'detached' });
+    expect((await names(page))[0]).to.equal('Tern room');
+  });
+
+  it('takes in again what it gave out', async () => {
+    const page = await open('/desk/dawn-count');
+    await page.getByRole('button', { name: /menu of the desk/ }).click();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('menuitem', { name: /Save as a file/ }).click(),
+    ]);
+    expect(download.suggestedFilename()).to.equal('Dawn-count.ledge');
+    const path = join(server.folder, 'out.ledge');
+    await download.saveAs(path);
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await page.getByLabel('Desk file').setInputFiles(path);
+    await page.getByText('Dawn count 2 is on the shelf.').waitFor();
+    const desks = (await (await fetch(`${server.address}/api/desks`)).json()) as {
+      desk: { id: string; name: string; widgets: unknown[] };
+    }[];
+    const copy = desks.find(({ desk }) => desk.name === 'Dawn count 2');
+    expect(copy?.desk.widgets).to.deep.equal(dawnCount().widgets);
+  });
+
+  it('refuses bad files with the file, the field and the reason, and changes nothing', async () => {
+    const page = await open('/');
+    await page.locator('[data-desk]').first().waitFor();
+    const before = await names(page);
+    const bundle = (desk: object, change: object = {}, more: Record<string, Uint8Array> = {}) => {
+      const files: Record<string, Uint8Array> = { 'desk.json': strToU8(JSON.stringify(desk)), ...more };
+      const list = Object.entries(files).map(([name, bytes]) => ({
+        name,
+        size: bytes.length,
+        sha256: digestOf(bytes),
+      }));
+      return zipSync({
+        'manifest.json': strToU8(JSON.stringify({ format: 1, files: list, ...change })),
+        ...files,
+      });
+    };
+    const widgets = dawnCount().widgets.map((widget, index) =>
+      index === 3 ? { ...widget, scale: 'big' } : widget,
+    );
+    const cases: [string, Uint8Array, string][] = [
+      ['letter.ledge', strToU8('dear all'), 'is not a ZIP archive'],
+      [
+        'digest.ledge',
+        bundle(dawnCount(), { files: [{ name: 'desk.json', size: 1, sha256: 'a'.repeat(64) }] }),
+        'desk.json: does not match its digest',
+      ],
+      [
+        'bomb.ledge',
+        bundle(dawnCount(), {}, { zeros: new Uint8Array(8 * 1024 * 1024) }),
+        'zeros: is packed too tightly',
+      ],
+      [
+        'crowd.ledge',
+        zipSync(Object.fromEntries(Array.from({ length: 80 }, (_, index) => [`f${index}`, strToU8('x')]))),
+        'has more than 64 entries',
+      ],
+      [
+        'escape.ledge',
+        bundle(dawnCount(), {}, { '../../outside': strToU8('x') }),
+        '../../outside: lies outside the archive',
+      ],
+      ['future.ledge', bundle({ ...dawnCount(), format: 7 }), 'desk.json: format: is 7, newer'],
+      ['type.ledge', bundle({ ...dawnCount(), widgets }), 'desk.json: widgets[3].scale: '],
+    ];
+    for (const [name, bytes, reason] of cases) {
+      const path = join(server.folder, name);
+      writeFileSync(path, bytes);
+      await page.getByLabel('Desk file').setInputFiles(path);
+      const toast = page.getByText(`${name} was not taken in: `);
+      await toast.waitFor();
+      expect(await toast.innerText(), name).to.contain(reason);
+    }
+    expect(await names(page)).to.deep.equal(before);
+    expect(readFileSync(join(server.folder, 'velvet-ledge.db')).length).to.be.greaterThan(0);
+  });
+});

@@ -1,0 +1,228 @@
+import { join } from 'node:path';
+import { expect } from 'chai';
+import sharp from 'sharp';
+import { contrast } from '../../core/colour/convert.ts';
+import { handle, stored, untilKept, withApp } from '../support/app.ts';
+
+withApp('the studio', ({ server, open }) => {
+  it('scrubs the day: clocks follow, forward and back, and now comes back', async () => {
+    const page = await open('/desk/dawn-count');
+    const thumb = page.getByRole('slider', { name: 'Time of day' });
+    const clock = page.locator('[data-stage] [data-widget="clock"]');
+    await thumb.press('Home');
+    await page.waitForFunction(() =>
+      document.querySelector('[data-stage] [data-widget="clock"]')?.textContent?.startsWith('00:00'),
+    );
+    await thumb.press('PageUp');
+    const later = await clock.innerText();
+    expect(later.startsWith('00:00')).to.equal(false);
+    await thumb.press('Home');
+    expect((await clock.innerText()).startsWith('00:00')).to.equal(true);
+    await page.getByRole('button', { name: 'Day after' }).click();
+    await page.getByRole('button', { name: 'back to now' }).click();
+    await page.getByRole('button', { name: 'now', exact: true }).waitFor();
+  });
+
+  it('plays the day', async () => {
+    const page = await open('/desk/dawn-count');
+    await page.getByRole('slider', { name: 'Time of day' }).press('Home');
+    await page.getByRole('button', { name: 'Play the day' }).click();
+    await page.waitForFunction(
+      () =>
+        Number(document.querySelector('[data-stage] [data-widget="clock"]')?.textContent?.slice(0, 2)) >= 1,
+    );
+    await page.getByRole('button', { name: 'Stop the day' }).click();
+  });
+
+  it('draws the palette from the backdrop, with text that can be read, and every part follows', async () => {
+    const page = await open('/desk/dawn-count');
+    await page.getByRole('button', { name: 'Backdrop' }).click();
+    await page.getByRole('button', { name: 'Reed marsh' }).click();
+    await page.getByRole('button', { name: 'Palette' }).click();
+    const draw = page.getByRole('button', { name: 'Draw both halves from it' });
+    await draw.click();
+    await untilKept(page);
+    const { look, backdrop } = (await stored(server, 'dawn-count')).desk;
+    expect(backdrop).to.include({ kind: 'scene', scene: 'marsh' });
+    for (const half of ['light', 'dark'] as const) {
+      for (const surface of ['ground', 'surface', 'raised'] as const)
+        expect(contrast(look.roles[half].softInk, look.roles[half][surface])).to.be.at.least(4.5);
+    }
+    const line = page.locator('[data-stage] [data-edge="dock"] > div').nth(1);
+    const colour = await line.evaluate((element) => getComputedStyle(element).backgroundColor);
+    const { accent } = look.roles.dark;
+    expect(colour).to.equal(
+      `rgb(${[1, 3, 5].map((at) => parseInt(accent.slice(at, at + 2), 16)).join(', ')})`,
+    );
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+  });
+
+  it('keeps ink readable when somebody chooses a colour that is not', async () => {
+    const page = await open('/desk/dawn-count');
+    await page.getByRole('button', { name: 'Palette' }).click();
+    await page.getByRole('button', { name: 'Ink', exact: true }).click();
+    await page.getByRole('textbox', { name: 'Ink, as text' }).fill('#403040');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
+    await untilKept(page);
+    expect((await stored(server, 'dawn-count')).desk.look.roles.dark.ink).to.equal('#403040');
+    const ink = await page
+      .locator('[data-stage] [data-edge="panel"]')
+      .evaluate((element) => getComputedStyle(element).color);
+    const [r = 0, g = 0, b = 0] = ink.match(/\d+/g)?.map(Number) ?? [];
+    const hex = `#${[r, g, b].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
+    expect(contrast(hex, (await stored(server, 'dawn-count')).desk.look.roles.dark.surface)).to.be.at.least(
+      4.5,
+    );
+    await page.keyboard.press('Control+z');
+    await untilKept(page);
+  });
+
+  it('takes a picture of one’s own, with its focal point, and refuses what is none', async () => {
+    const page = await open('/desk/bare-desk');
+    await page.getByRole('button', { name: 'Backdrop' }).click();
+    const good = join(server.folder, 'hide.png');
+    await sharp({ create: { width: 2400, height: 900, channels: 3, background: '#35607a' } })
+      .png()
+      .toFile(good);
+    await page.getByLabel('Picture file').setInputFiles(good);
+    await page.getByText(/hide\.png is the backdrop/).waitFor();
+    await page.getByRole('slider', { name: 'Kept across' }).press('Home');
+    await untilKept(page);
+    expect((await stored(server, 'bare-desk')).desk.backdrop).to.deep.include({
+      kind: 'picture',
+      focal: { x: 0, y: 0.5 },
+    });
+    const bad = join(server.folder, 'notes.png');
+    await sharp({ create: { width: 8, height: 8, channels: 3, background: '#000' } })
+      .gif()
+      .toFile(bad);
+    await page.getByLabel('Picture file').setInputFiles(bad);
+    await page
+      .getByText(/notes\.png: This is not a PNG, JPEG, WebP or AVIF picture; nothing was changed/)
+      .waitFor();
+    expect((await stored(server, 'bare-desk')).desk.backdrop).to.deep.include({ name: 'hide.png' });
+  });
+
+  it('takes a picture dropped on the stage', async () => {
+    const page = await open('/desk/bare-desk');
+    await page.locator('[data-stage]').waitFor();
+    const bytes = await sharp({ create: { width: 2000, height: 1200, channels: 3, background: '#7a4535' } })
+      .jpeg()
+      .toBuffer();
+    await page.locator('[data-stage]').evaluate(
+      (stage, data) => {
+        const transfer = new DataTransfer();
+        transfer.items.add(new File([Uint8Array.from(data)], 'shore.jpg', { type: 'image/jpeg' }));
+        stage.dispatchEvent(
+          new DragEvent('drop', { bubbles: true, cancelable: true, dataTransfer: transfer }),
+        );
+      },
+      [...bytes],
+    );
+    await page.getByText(/shore\.jpg is the backdrop/).waitFor();
+  });
+
+  it('refuses wrong figures and patterns with a sentence and keeps what was there', async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'clock').click();
+    await page.getByRole('textbox', { name: 'Date' }).fill('nonsense');
+    await page.keyboard.press('Enter');
+    await page.getByText(/“nonsense” is not a date pattern, such as EEE d MMM/).waitFor();
+    await page.getByRole('textbox', { name: 'Offset across' }).fill('far');
+    await page.keyboard.press('Enter');
+    await page.getByText(/"far" was not taken/).waitFor();
+    expect(await page.getByRole('button', { name: 'Nothing to undo' }).isVisible()).to.equal(true);
+    await page.getByRole('textbox', { name: 'Date' }).fill("EEE 'at' HH");
+    await page.keyboard.press('Enter');
+    await untilKept(page);
+    await page.keyboard.press('Control+z');
+  });
+
+  it('works by the keyboard alone: add, select, nudge, hang, lock, remove', async () => {
+    const page = await open('/desk/sound-room');
+    await page.locator('[data-stage]').waitFor();
+    await page.keyboard.press('Control+k');
+    await page.keyboard.type('add clock, line');
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Clock', level: 2 }).waitFor();
+    const added = page.locator('[data-handle][aria-pressed="true"]');
+    const before = await added.boundingBox();
+    for (let press = 0; press < 5; press++) await page.keyboard.press('Shift+ArrowDown');
+    await page.keyboard.press('ArrowLeft');
+    const after = await added.boundingBox();
+    expect(after?.y).to.be.greaterThan(before?.y ?? 0);
+    expect(after?.x).to.be.below(before?.x ?? 0);
+    await page.getByRole('radio', { name: 'centre', exact: true }).first().focus();
+    await page.keyboard.press('Delete');
+    expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(2);
+    await handle(page, 'machine').focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();
+    await page.keyboard.press('Escape');
+    await page.getByRole('heading', { name: 'Widgets', level: 2 }).waitFor();
+    await page.keyboard.press('?');
+    await page.getByRole('dialog', { name: 'Shortcuts' }).waitFor();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('3');
+    await page.getByRole('heading', { name: 'Edges', level: 2 }).waitFor();
+  });
+
+  it("shows this machine's own readings, from the server", async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'machine').click();
+    await page.getByRole('radio', { name: 'This machine' }).click();
+    await page.waitForFunction(() =>
+      /\d+/.test(document.querySelector('[data-stage] [data-widget="machine"]')?.textContent ?? ''),
+    );
+    await page.keyboard.press('Control+z');
+    await untilKept(page);
+  });
+
+  it('goes live at the size of the window and comes back', async () => {
+    const page = await open('/desk/dawn-count');
+    await page.getByRole('link', { name: 'Go live' }).click();
+    await page.locator('[data-screen="main"]').waitFor();
+    const dock = await page.locator('[data-edge="dock"]').boundingBox();
+    expect((dock?.y ?? 0) + (dock?.height ?? 0)).to.be.closeTo(800 - 28, 1);
+    await page.getByRole('link', { name: 'Back to the studio' }).click();
+    await page.locator('[data-stage]').waitFor();
+  });
+
+  it('keeps what faces draw within the boxes that the core measured', async () => {
+    for (const id of ['dawn-count', 'sound-room', 'night-watch']) {
+      const page = await open(`/desk/${id}`);
+      await page.locator('[data-stage] [data-widget]').first().waitFor();
+      await page.evaluate(() => document.fonts.ready);
+      const spills = await page.evaluate(() =>
+        [
+          ...document.querySelectorAll<HTMLElement>(
+            '[data-stage] [data-widget] > div, [data-stage] [data-item]',
+          ),
+        ].flatMap((box) => {
+          const range = document.createRange();
+          range.selectNodeContents(box);
+          const inner = range.getBoundingClientRect();
+          const outer = box.getBoundingClientRect();
+          const spill = Math.max(outer.left - inner.left, inner.right - outer.right);
+          return spill > 2 ? [`${box.outerHTML.slice(0, 60)} by ${spill}`] : [];
+        }),
+      );
+      expect(spills, id).to.deep.equal([]);
+    }
+  });
+
+  it('follows the system in velvet and linen, and can be set', async () => {
+    const page = await open('/desk/dawn-count');
+    const theme = () => page.evaluate(() => document.documentElement.dataset['theme']);
+    expect(await theme()).to.equal('velvet');
+    await page.emulateMedia({ colorScheme: 'light' });
+    expect(await theme()).to.equal('linen');
+    await page.getByRole('button', { name: 'Look of the interface' }).click();
+    await page.getByRole('menuitemradio', { name: 'Velvet' }).click();
+    expect(await theme()).to.equal('velvet');
+    await page.reload();
+    expect(await theme()).to.equal('velvet');
+  });
+});

@@ -1,0 +1,159 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium, type Browser, type Locator, type Page } from 'playwright-core';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+
+/** The real server, as a process of its own, on a data folder of its own. */
+export class RunningServer {
+  #child: ChildProcess | null = null;
+  readonly folder = mkdtempSync(join(tmpdir(), 'velvet-e2e-'));
+  port = 0;
+
+  get address(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const args = [
+      '--import',
+      'tsx',
+      'server/main.ts',
+      '--demo',
+      '--data',
+      this.folder,
+      '--port',
+      String(this.port),
+    ];
+    const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] });
+    this.#child = child;
+    let said = '';
+    for await (const chunk of child.stdout) {
+      said += String(chunk);
+      const port = /http:\/\/127\.0\.0\.1:(\d+)/.exec(said)?.[1];
+      if (port) {
+        this.port = Number(port);
+        return;
+      }
+    }
+    throw new Error(`The server did not start: ${said}`);
+  }
+
+  /** Ends it at once, as a crash would. */
+  async kill(): Promise<void> {
+    const child = this.#child;
+    this.#child = null;
+    if (!child || child.exitCode !== null) return;
+    const gone = once(child, 'exit');
+    child.kill('SIGKILL');
+    await gone;
+  }
+
+  async end(): Promise<void> {
+    await this.kill();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}
+
+export function launchBrowser(): Promise<Browser> {
+  return chromium.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+}
+
+/** Tests share one server and one browser; each gets a page with storage of its own. */
+export function withApp(
+  title: string,
+  define: (app: {
+    server: RunningServer;
+    open: (path: string) => Promise<Page>;
+    browser: () => Browser;
+  }) => void,
+): void {
+  describe(title, () => {
+    const server = new RunningServer();
+    let browser: Browser;
+    const pages: Page[] = [];
+
+    before(async () => {
+      [browser] = await Promise.all([launchBrowser(), server.start()]);
+    });
+    after(async () => {
+      await browser.close();
+      await server.end();
+    });
+    afterEach(async function () {
+      if (this.currentTest?.state === 'failed' && process.env['SHOW_FAILURES']) {
+        for (const [index, page] of pages.entries())
+          await page.screenshot({ path: `/tmp/failed-${index}.png` });
+      }
+      for (const page of pages.splice(0)) await page.context().close();
+    });
+
+    define({
+      server,
+      browser: () => browser,
+      async open(path) {
+        const context = await browser.newContext({
+          viewport: { width: 1280, height: 800 },
+          colorScheme: 'dark',
+          acceptDownloads: true,
+        });
+        context.setDefaultTimeout(15_000);
+        const page = await context.newPage();
+        page.on('pageerror', (error) => {
+          throw error;
+        });
+        pages.push(page);
+        await page.goto(server.address + path);
+        return page;
+      },
+    });
+  });
+}
+
+export async function centreOf(locator: Locator): Promise<{ x: number; y: number }> {
+  const box = await locator.boundingBox();
+  if (!box) throw new Error('Not on the page');
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}
+
+/** Takes something by its middle and moves the pointer in steps; the button stays down. */
+export async function take(page: Page, what: Locator, by: { x: number; y: number }): Promise<void> {
+  const { x, y } = await centreOf(what);
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + by.x / 3, y + by.y / 3);
+  await page.mouse.move(x + by.x, y + by.y, { steps: 8 });
+}
+
+export async function drag(page: Page, what: Locator, by: { x: number; y: number }): Promise<void> {
+  await take(page, what, by);
+  await page.mouse.up();
+}
+
+export const handle = (page: Page, id: string) => page.locator(`[data-handle="${id}"]`);
+
+/** Waits until the header says that everything is kept. */
+export async function untilKept(page: Page): Promise<void> {
+  await page.locator('[data-saving="kept"]').waitFor();
+}
+
+/** The desk as the server has it. */
+export async function stored(server: RunningServer, id: string) {
+  const response = await fetch(`${server.address}/api/desks/${id}`);
+  return (await response.json()) as { desk: import('../../core/desk/schema.ts').Desk; revision: number };
+}

@@ -1,0 +1,6 @@
+// npm run demo: everything from nothing to a served demo. Options go to the server: --port, --data, --host.
+import { buildWeb, ensurePackages, run } from './setup.mjs';
+
+ensurePackages();
+buildWeb();
+run(process.execPath, ['--import', 'tsx', 'server/main.ts', '--demo', ...process.argv.slice(2)]);
