@@ -1,4 +1,4 @@
-import { applyPatches, enablePatches, produceWithPatches, type Draft, type Patch } from 'immer';
+import { applyPatches, enablePatches, produce, produceWithPatches, type Draft, type Patch } from 'immer';
 
 enablePatches();
 
@@ -38,7 +38,8 @@ function record<T>(history: History<T>, base: T, label: string, recipe: Recipe<T
 /** Shows a gesture's newest turn. However many there are, they become one step at the end. */
 export function turnGesture<T>(history: History<T>, label: string, recipe: Recipe<T>): History<T> {
   const base = history.gesture?.base ?? history.present;
-  const [present] = produceWithPatches(base, (draft: Draft<T>) => void recipe(draft));
+  const present = produce(base, (draft: Draft<T>) => void recipe(draft));
+  if (!history.gesture && present === base) return history;
   return { ...history, present, gesture: { base, label } };
 }
 

@@ -33,7 +33,7 @@ withApp('edges', ({ server, open }) => {
     await page.getByRole('heading', { name: 'Spring', level: 2 }).waitFor();
     await page.getByRole('button', { name: 'Back to Panel' }).click();
 
-    await take(page, page.getByRole('button', { name: 'Move Spring' }), { x: 0, y: -110 });
+    await take(page, page.getByRole('button', { name: 'Move Spring', exact: true }), { x: 0, y: -110 });
     await page.mouse.up();
     await page.waitForFunction(() =>
       document.querySelectorAll('[data-item-row]')[2]?.textContent?.includes('Spring'),
@@ -48,7 +48,7 @@ withApp('edges', ({ server, open }) => {
     ]);
 
     // By the keyboard as well.
-    await page.getByRole('button', { name: 'Move Clock' }).focus();
+    await page.getByRole('button', { name: 'Move Clock', exact: true }).focus();
     await page.keyboard.press('Space');
     await page.waitForFunction(() => document.activeElement?.getAttribute('aria-pressed') === 'true');
     await page.keyboard.press('ArrowUp');

@@ -8,7 +8,7 @@ withApp('the stage', ({ server, open }) => {
     const before = await clock.boundingBox();
     // Down to where the tops of the clock and the graph beside it nearly agree, and off to the side.
     await take(page, clock, { x: 120, y: 11 });
-    await page.locator('line[data-guide="part"]').first().waitFor();
+    await page.locator('line[data-guide="part"]').first().waitFor({ state: 'attached' });
     expect(await page.locator('[data-distance]').count()).to.be.greaterThan(0);
     await page.mouse.up();
     expect(await page.locator('line[data-guide]').count()).to.equal(0);

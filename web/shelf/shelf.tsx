@@ -41,8 +41,9 @@ export function Shelf() {
   const fuse = useMemo(
     () =>
       new Fuse(desks ?? [], {
-        keys: ['desk.name', 'desk.place.name', 'desk.workspaces.name'],
-        threshold: 0.35,
+        keys: ['desk.name'],
+        threshold: 0.3,
+        ignoreLocation: true,
       }),
     [desks],
   );

@@ -1,7 +1,9 @@
 import {
   DndContext,
+  DragOverlay,
   PointerSensor,
   pointerWithin,
+  useDndContext,
   useSensor,
   useSensors,
   type DragEndEvent,
@@ -20,6 +22,7 @@ import { useView } from '../stores/view.ts';
 import { Message } from '../ui/message.tsx';
 import { addWidget } from './acts.ts';
 import { Column } from './column/column.tsx';
+import { DraggedCard } from './column/face-card.tsx';
 import { ConflictSheet } from './conflict.tsx';
 import { setNavigate } from './commands.ts';
 import { Header } from './header/header.tsx';
@@ -28,8 +31,9 @@ import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
 import { STAGE_DROP, Stage } from './stage/stage.tsx';
 
-/** Fetched when the first of them opens. */
-const Sheets = lazy(() => import('./sheets.tsx'));
+/** Not needed for the first look; fetched once the page has time, so that the first to open opens at once. */
+const loadSheets = () => import('./sheets.tsx');
+const Sheets = lazy(loadSheets);
 
 export function Studio() {
   const { id = '' } = useParams();
@@ -40,6 +44,10 @@ export function Studio() {
   const isSheetOpen = useView((view) => view.sheet !== null);
   useOpenDesk(id);
   useKeys();
+  useEffect(() => {
+    const idle = requestIdleCallback(() => void loadSheets());
+    return () => cancelIdleCallback(idle);
+  }, []);
   useEffect(() => setNavigate((path) => void navigate(path)), [navigate]);
   useEffect(() => {
     document.title = name ? `${name} · Velvet Ledge` : 'Velvet Ledge';
@@ -51,7 +59,7 @@ export function Studio() {
   if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
   if (!isOpen) return <div className="grid h-full place-items-center text-dust">Opening the desk…</div>;
   return (
-    <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={dropOnStage}>
+    <DndContext sensors={sensors} collisionDetection={pointerWithin} autoScroll={false} onDragEnd={dropOnStage}>
       <div className="grid h-full grid-cols-[64px_304px_minmax(0,1fr)] grid-rows-[48px_minmax(0,1fr)]">
         <Header />
         <Rail />
@@ -67,17 +75,29 @@ export function Studio() {
         </Suspense>
       )}
       <ConflictSheet />
+      <CardOverlay />
     </DndContext>
   );
 }
 
+interface Card {
+  widget: WidgetType;
+  face: string;
+}
+
+function CardOverlay() {
+  const { active } = useDndContext();
+  const card = active?.data.current as Card | undefined;
+  return <DragOverlay dropAnimation={null}>{card && <DraggedCard type={card.widget} face={card.face} />}</DragOverlay>;
+}
+
 /** A widget let go over the stage stands where its card was. */
 function dropOnStage({ active, over }: DragEndEvent): void {
-  const card = active.data.current as { widget?: WidgetType; face?: string } | undefined;
+  const card = active.data.current as Card | undefined;
   const box = over?.id === STAGE_DROP ? over.rect : null;
   const moved = active.rect.current.translated;
   const screen = currentScreen();
-  if (!card?.widget || !card.face || !box || !moved || !screen) return;
+  if (!card || !box || !moved || !screen) return;
   const scale = box.width / screen.rect.width;
   addWidget(card.widget, card.face, {
     x: (moved.left + moved.width / 2 - box.left) / scale,

@@ -241,7 +241,11 @@ export function SliderField({
         max={max}
         step={step}
         onValueChange={([next]) => next !== undefined && onTurn(next)}
-        onValueCommit={onEnd}
+        // By the keyboard this comes before the change itself.
+        onValueCommit={([next]) => {
+          if (next !== undefined) onTurn(next);
+          onEnd();
+        }}
       >
         <Slider.Track className="relative h-1 grow rounded-full bg-pit">
           <Slider.Range className="absolute h-full rounded-full bg-brass" />

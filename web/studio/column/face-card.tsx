@@ -28,7 +28,7 @@ interface FaceCardProps {
 /** A face as it would look on this desk. */
 export function FaceCard({ type, face, options, isChosen, canDrag = false, onPress }: FaceCardProps) {
   const title = widgetKindsByType.get(type)?.faces.find(({ id }) => id === face)?.title ?? face;
-  const { setNodeRef, listeners, transform, isDragging } = useDraggable({
+  const { setNodeRef, listeners, isDragging } = useDraggable({
     id: `card ${type} ${face}`,
     data: { widget: type, face },
     disabled: !canDrag,
@@ -47,19 +47,24 @@ export function FaceCard({ type, face, options, isChosen, canDrag = false, onPre
       className={clsx(
         'relative touch-none overflow-hidden rounded-lg border border-transparent text-left hover:border-brass/70',
         isChosen && 'outline-2 outline-offset-2 outline-brass outline',
-        isDragging && 'z-50 opacity-85 shadow-2xl',
+        isDragging && 'opacity-40',
       )}
-      style={{
-        ...CARD,
-        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
-        position: isDragging ? 'fixed' : undefined,
-      }}
+      style={CARD}
     >
       <FaceSketch type={type} face={face} options={options} />
       <span className="absolute inset-x-0 bottom-0 bg-linear-to-t from-black/75 to-transparent px-2 pb-1 pt-3 text-[12px] font-semibold text-white">
         {title}
       </span>
     </button>
+  );
+}
+
+/** What hangs from the pointer while a card is dragged. */
+export function DraggedCard({ type, face }: Pick<FaceCardProps, 'type' | 'face'>) {
+  return (
+    <div className="relative overflow-hidden rounded-lg opacity-90 shadow-2xl outline-2 outline-brass outline" style={CARD}>
+      <FaceSketch type={type} face={face} />
+    </div>
   );
 }
 
