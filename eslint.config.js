@@ -51,5 +51,5 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
     },
   },
-  { files: ['tools/**', 'cli/**', 'tests/**', 'server/main.ts'], rules: { 'no-console': 'off' } },
+  { files: ['tools/**', 'bench/**', 'cli/**', 'tests/**', 'server/main.ts'], rules: { 'no-console': 'off' } },
 );

@@ -71,16 +71,13 @@ function snapAxis(input: SnapInput, axis: Axis): { start: number; tied: Candidat
   return { start: first.start, tied: best.filter((tie) => Math.abs(tie.start - first.start) <= SAME) };
 }
 
-function candidatesOf(
-  { moving, others, screen, free, margin, tolerance }: SnapInput,
-  axis: Axis,
-): Candidate[] {
+function candidatesOf({ moving, others, screen, free, margin, tolerance }: SnapInput, axis: Axis): Candidate[] {
   const length = lengthOf[axis];
   const own = moving[length];
+  const here = moving[axis];
   const found: Candidate[] = [];
-  const near = (start: number) => Math.abs(start - moving[axis]) <= tolerance;
   function add(start: number, line: number, kind: Guide['kind'], rect: Rect) {
-    if (near(start)) found.push({ start, line, kind, rect });
+    if (Math.abs(start - here) <= tolerance) found.push({ start, line, kind, rect });
   }
   function addFrame(rect: Rect, kind: Guide['kind']) {
     const start = rect[axis];
@@ -95,16 +92,15 @@ function candidatesOf(
   add(free[axis] + free[length] - margin - own, free[axis] + free[length] - margin, 'margin', free);
 
   for (const other of others) {
+    addFrame(other, 'part');
     const start = other[axis];
     const end = start + other[length];
-    add(start, start, 'part', other);
-    add(end - own, end, 'part', other);
     add(end, end, 'part', other);
     add(start - own, start, 'part', other);
-    add(start + (other[length] - own) / 2, start + other[length] / 2, 'part', other);
   }
-  for (const { start, gap, rect } of equalGaps(moving, others, axis))
+  for (const { start, gap, rect } of equalGaps(moving, others, axis, tolerance)) {
     add(start, start, 'spacing', { ...rect, [length]: gap });
+  }
   return found;
 }
 
@@ -118,31 +114,34 @@ function equalGaps(
   moving: Rect,
   others: readonly Rect[],
   axis: Axis,
+  tolerance: number,
 ): { start: number; gap: number; rect: Rect }[] {
-  const cross: Axis = axis === 'x' ? 'y' : 'x';
   const length = lengthOf[axis];
+  const cross: Axis = axis === 'x' ? 'y' : 'x';
+  const from = moving[cross];
+  const to = from + moving[lengthOf[cross]];
+  const row: Rect[] = [];
+  for (const other of others) {
+    if (other[cross] < to && from < other[cross] + other[lengthOf[cross]]) row.push(other);
+  }
+  row.sort((a, b) => a[axis] - b[axis]);
+
   const own = moving[length];
-  const row = others
-    .filter(
-      (other) =>
-        other[cross] < moving[cross] + moving[lengthOf[cross]] &&
-        moving[cross] < other[cross] + other[lengthOf[cross]],
-    )
-    .sort((a, b) => a[axis] - b[axis]);
+  const here = moving[axis];
   const found: { start: number; gap: number; rect: Rect }[] = [];
+  function add(start: number, gap: number, rect: Rect, at: number) {
+    if (Math.abs(start - here) <= tolerance) found.push({ start, gap, rect: { ...rect, [axis]: at } });
+  }
   for (let index = 0; index + 1 < row.length; index++) {
-    const a = row[index];
-    const b = row[index + 1];
-    if (!a || !b) continue;
+    const a = row[index] as Rect;
+    const b = row[index + 1] as Rect;
     const aEnd = a[axis] + a[length];
+    const bEnd = b[axis] + b[length];
     const gap = b[axis] - aEnd;
     if (gap <= 0) continue;
-    found.push({ start: b[axis] + b[length] + gap, gap, rect: { ...b, [axis]: b[axis] + b[length] } });
-    found.push({ start: a[axis] - gap - own, gap, rect: { ...a, [axis]: a[axis] - gap } });
-    if (gap > own) {
-      const half = (gap - own) / 2;
-      found.push({ start: aEnd + half, gap: half, rect: { ...a, [axis]: aEnd } });
-    }
+    add(bEnd + gap, gap, b, bEnd);
+    add(a[axis] - gap - own, gap, a, a[axis] - gap);
+    if (gap > own) add(aEnd + (gap - own) / 2, (gap - own) / 2, a, aEnd);
   }
   return found;
 }

@@ -67,8 +67,19 @@ const opacityOf: Record<Finish['kind'], (sheerness: number) => number> = {
   frosted: (sheerness) => 1 - sheerness / 100,
 };
 
-/** Text on a bare part stands on the backdrop, for which the ground role is the nearest thing known. */
+const surfaces = new WeakMap<Palette, WeakMap<Finish, Surface>>();
+
+/** A finish worked out under a palette; the same object for the same two. */
 export function surfaceOf(finish: Finish, palette: Palette): Surface {
+  let known = surfaces.get(palette);
+  if (!known) surfaces.set(palette, (known = new WeakMap()));
+  let surface = known.get(finish);
+  if (!surface) known.set(finish, (surface = workOut(finish, palette)));
+  return surface;
+}
+
+/** Text on a bare part stands on the backdrop, for which the ground role is the nearest thing known. */
+function workOut(finish: Finish, palette: Palette): Surface {
   const tint = palette.colour(finish.tint);
   const beneath = finish.kind === 'bare' ? palette.roles.ground : tint;
   const bare = finish.kind === 'bare';

@@ -20,7 +20,9 @@ interface Solving {
   facts: DeskFacts;
   ticks: Set<Tick>;
   needsThisMachine: boolean;
-  surfaces: Map<Finish, Surface>;
+  grounds: Map<Finish, PartGround>;
+  /** By the id of their screen. */
+  widgets: Map<string, Widget[]>;
 }
 
 // The lists hold kinds of many types; a part was checked against its own kind when the desk was read.
@@ -49,7 +51,8 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
     },
     ticks: new Set(),
     needsThisMachine: false,
-    surfaces: new Map(),
+    grounds: new Map(),
+    widgets: groupByScreen(desk),
   };
   const screens = desk.screens.map((screen) => solveScreen(screen, solving));
   return {
@@ -85,11 +88,9 @@ function solveScreen(screen: Screen, solving: Solving): SceneScreen {
 }
 
 function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
-  const surface = surfaceFor(edge.finish, solving);
+  const { surface, context: onSurface } = groundFor(edge.finish, solving);
   const context: ItemContext = {
-    ...solving.facts,
-    readings: solving.readings,
-    textColour: textColourOn(surface, solving.palette),
+    ...onSurface,
     thickness: edge.thickness,
     iconSize: Math.min(edge.iconSize, edge.thickness),
     isVertical: edge.side === 'left' || edge.side === 'right',
@@ -126,9 +127,12 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
   };
 }
 
+const NOWHERE: Rect = { x: 0, y: 0, width: 0, height: 0 };
+
 interface Unplaced extends Size {
   widget: Widget;
-  scene: Omit<SceneWidget, 'rect'>;
+  /** Its rectangle is set once it has its place. */
+  scene: SceneWidget;
 }
 
 function placeWidgets(
@@ -138,9 +142,8 @@ function placeWidgets(
   edges: SceneEdge[],
   solving: Solving,
 ): SceneWidget[] {
-  const byId = new Map(solving.desk.widgets.map((widget) => [widget.id, widget]));
   const placed = new Map<string, Rect>(edges.map((edge) => [edge.id, edge.rect]));
-  const here = solving.desk.widgets.filter((widget) => screenOf(widget, byId, solving.desk.edges) === screen);
+  const here = solving.widgets.get(screen) ?? [];
   const unplaced = new Map(here.map((widget) => [widget.id, sizeWidget(widget, rect, solving)]));
   const underWay = new Set<string>();
 
@@ -148,7 +151,6 @@ function placeWidgets(
     const known = placed.get(id);
     if (known) return known;
     const part = unplaced.get(id);
-    // A document whose widgets hang in a circle is refused; should one get here, the circle opens at this widget.
     if (!part || underWay.has(id)) return null;
     underWay.add(id);
     const { hangs, x, y } = part.widget.place;
@@ -167,37 +169,44 @@ function placeWidgets(
     return inside;
   }
 
-  return here.map((widget) => {
-    const part = unplaced.get(widget.id);
-    return { ...part?.scene, rect: rectOf(widget.id) } as SceneWidget;
+  return Array.from(unplaced, ([id, { scene }]) => {
+    scene.rect = rectOf(id) ?? scene.rect;
+    return scene;
   });
 }
 
-/** The screen that a widget is on: its own, or that of whatever it hangs from in the end. */
-export function screenOf(
-  widget: Widget,
-  byId: ReadonlyMap<string, Widget>,
-  edges: readonly Edge[],
-): string | null {
-  let at: Widget | undefined = widget;
-  for (let steps = 0; at && steps <= byId.size; steps++) {
-    const hangs: Widget['place']['hangs'] = at.place.hangs;
-    if (hangs.from !== 'part') return hangs.screen;
-    const edge = edges.find(({ id }) => id === hangs.part);
-    if (edge) return edge.screen;
-    at = byId.get(hangs.part);
+/** Widgets by the screen that they are on: their own, or that of whatever they hang from in the end. */
+function groupByScreen({ edges, widgets }: Desk): Map<string, Widget[]> {
+  const byId = new Map(widgets.map((widget) => [widget.id, widget]));
+  const screens = new Map(edges.map((edge) => [edge.id, edge.screen]));
+  function screenOf(widget: Widget, steps: number): string | undefined {
+    const known = screens.get(widget.id);
+    if (known !== undefined) return known;
+    const { hangs } = widget.place;
+    let screen: string | undefined;
+    if (hangs.from !== 'part') screen = hangs.screen;
+    else {
+      const host = byId.get(hangs.part);
+      // A document whose widgets hang in a circle is refused; one that gets here is on no screen.
+      screen = host ? (steps > 0 ? screenOf(host, steps - 1) : undefined) : screens.get(hangs.part);
+    }
+    if (screen !== undefined) screens.set(widget.id, screen);
+    return screen;
   }
-  return null;
+  const groups = new Map<string, Widget[]>();
+  for (const widget of widgets) {
+    const screen = screenOf(widget, widgets.length);
+    if (screen === undefined) continue;
+    const group = groups.get(screen);
+    if (group) group.push(widget);
+    else groups.set(screen, [widget]);
+  }
+  return groups;
 }
 
 function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
   const kind = widgetKindsByType.get(widget.type) as unknown as AnyWidgetKind;
-  const surface = surfaceFor(widget.finish, solving);
-  const context: WidgetContext = {
-    ...solving.facts,
-    readings: solving.readings,
-    textColour: textColourOn(surface, solving.palette),
-  };
+  const { surface, context } = groundFor(widget.finish, solving);
   const options = widget.options as never;
   solving.ticks.add(kind.tick(options, widget.face));
   solving.needsThisMachine ||= kind.machineOrigin?.(options) === 'this-machine';
@@ -212,24 +221,25 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
     widget,
     width: width * scale,
     height: height * scale,
-    scene: { id, type, face, view, scale, padding, surface, locked, clicksThrough } as Omit<
-      SceneWidget,
-      'rect'
-    >,
+    scene: { id, type, face, rect: NOWHERE, view, scale, padding, surface, locked, clicksThrough } as SceneWidget,
   };
 }
 
-function surfaceFor(own: Finish | null, { desk, palette, surfaces }: Solving): Surface {
-  const finish = own ?? desk.look.finish;
-  let surface = surfaces.get(finish);
-  if (!surface) {
-    surface = surfaceOf(finish, palette);
-    surfaces.set(finish, surface);
-  }
-  return surface;
+/** What all parts of one finish share. */
+interface PartGround {
+  surface: Surface;
+  context: WidgetContext;
 }
 
-function textColourOn(surface: Surface, palette: Palette): (colour: Colour) => string {
-  const beneath = surface.kind === 'bare' ? palette.roles.ground : surface.fill.slice(0, 7);
-  return (colour) => palette.textOn(colour, beneath);
+function groundFor(own: Finish | null, { desk, palette, grounds, facts, readings }: Solving): PartGround {
+  const finish = own ?? desk.look.finish;
+  let ground = grounds.get(finish);
+  if (!ground) {
+    const surface = surfaceOf(finish, palette);
+    const beneath = surface.kind === 'bare' ? palette.roles.ground : surface.fill.slice(0, 7);
+    const textColour = (colour: Colour) => palette.textOn(colour, beneath);
+    ground = { surface, context: { ...facts, readings, textColour } };
+    grounds.set(finish, ground);
+  }
+  return ground;
 }

@@ -1,7 +1,7 @@
 import type { GeoPlace } from '../desk/values.ts';
 import { sources, type ReadingOf, type SourceId } from './list.ts';
 import type { MachineReading } from './machine/machine.ts';
-import { formatMoment } from './time/time.ts';
+import { formatMoment, wallClock, type TimeReading } from './time/time.ts';
 
 /** Readings that came from outside, newest last; moments in epoch ms. */
 export interface LiveReadings {
@@ -15,8 +15,12 @@ export type MachineOrigin = (typeof machineOrigins)[number];
 export interface Readings {
   readonly moment: number;
   readonly place: GeoPlace;
+  /** Works something out once for all parts that show it; the key names it. */
+  once<T>(key: string, work: () => T): T;
   /** The reading of a source now, or at another moment. */
   get<Id extends SourceId>(source: Id, at?: number): ReadingOf<Id>;
+  /** The wall clock of the desk's zone or another. */
+  wall(zone?: string): TimeReading;
   /** The moment set with a date pattern, in the desk's zone or another. */
   text(pattern: string, zone?: string): string;
   /** The machine's reading: the simulated one, or this machine's newest; null when there is none yet. */
@@ -48,7 +52,9 @@ export function createReadings({ moment, place, seed, live }: ReadingsInput): Re
   return {
     moment,
     place,
+    once,
     get,
+    wall: (zone = place.zone) => once(zone, () => wallClock(moment, zone)),
     text: (pattern, zone = place.zone) =>
       once(`${zone} ${pattern}`, () => formatMoment(moment, zone, pattern)),
     machine: (origin) => (origin === 'simulated' ? get('machine') : (live?.machine.at(-1)?.reading ?? null)),

@@ -28,24 +28,44 @@ function between(weights: number[], weight: number): [number, number] {
   return [index, high === low ? 0 : Math.max(0, Math.min(1, (weight - low) / (high - low)))];
 }
 
-/** Widest digit: figures keep their place while they change, so every digit counts as this. */
-const DIGIT = /[0-9]/;
-
 /**
  * Width in px of one line as the shipped fonts set it, without kerning. Characters outside Latin-1 count as
  * wide as an m, which errs toward room to spare.
  */
 export function textWidth(text: string, { family, size, weight, spacing = 0 }: TextStyle): number {
-  const font = fonts[family];
+  return (emWidth(text, family, weight) + spacing * text.length) * size;
+}
+
+/** Widths in em that were worked out before, by family and weight; the same few texts are asked for again and again. */
+const known: Record<Family, Map<number, Map<string, number>>> = {
+  fraunces: new Map(),
+  figtree: new Map(),
+  'spline-sans-mono': new Map(),
+};
+const MOST_KNOWN = 2000;
+
+function emWidth(text: string, family: Family, weight: number): number {
+  let widths = known[family].get(weight);
+  if (!widths) known[family].set(weight, (widths = new Map()));
+  let width = widths.get(text);
+  if (width === undefined) {
+    if (widths.size >= MOST_KNOWN) widths.clear();
+    width = addAdvances(text, fonts[family], weight);
+    widths.set(text, width);
+  }
+  return width;
+}
+
+function addAdvances(text: string, font: FontMetrics, weight: number): number {
   const [index, part] = between(font.weights, weight);
   let em = 0;
   for (const character of text) {
-    const name = DIGIT.test(character) ? '0' : character;
-    const widths = font.advances[name] ?? font.advances['m'];
+    // Figures keep their place while they change: every digit counts as the widest, the nought.
+    const widths = font.advances[character >= '0' && character <= '9' ? '0' : character] ?? font.advances['m'];
     const low = widths?.[index] ?? 0;
-    em += low + ((widths?.[index + 1] ?? low) - low) * part + spacing;
+    em += low + ((widths?.[index + 1] ?? low) - low) * part;
   }
-  return em * size;
+  return em;
 }
 
 /** Height of digits and capitals in px. */

@@ -1,4 +1,4 @@
-import { TZDate } from '@date-fns/tz';
+import { TZDate, tzOffset } from '@date-fns/tz';
 import { format } from 'date-fns/format';
 import { defineSource } from '../source.ts';
 
@@ -22,15 +22,33 @@ export const time = defineSource({
 
 /** The wall clock of an IANA zone at a moment (epoch ms). */
 export function wallClock(moment: number, zone: string): TimeReading {
-  const date = new TZDate(moment, zone);
+  const shifted = new Date(moment + offsetOf(moment, zone));
   return {
-    year: date.getFullYear(),
-    month: date.getMonth() + 1,
-    day: date.getDate(),
-    hour: date.getHours(),
-    minute: date.getMinutes(),
-    second: date.getSeconds(),
+    year: shifted.getUTCFullYear(),
+    month: shifted.getUTCMonth() + 1,
+    day: shifted.getUTCDate(),
+    hour: shifted.getUTCHours(),
+    minute: shifted.getUTCMinutes(),
+    second: shifted.getUTCSeconds(),
   };
+}
+
+/** Zones change their offset only at whole quarters of an hour, and asking for it is slow. */
+const QUARTER_MS = 900_000;
+const MOST_OFFSETS = 5000;
+const offsets = new Map<string, number>();
+
+/** Ms by which a zone is ahead of UTC at a moment. */
+function offsetOf(moment: number, zone: string): number {
+  const quarter = Math.floor(moment / QUARTER_MS);
+  const key = `${zone} ${quarter}`;
+  let offset = offsets.get(key);
+  if (offset === undefined) {
+    if (offsets.size >= MOST_OFFSETS) offsets.clear();
+    offset = tzOffset(zone, new Date(quarter * QUARTER_MS)) * 60_000;
+    offsets.set(key, offset);
+  }
+  return offset;
 }
 
 /** A moment set with a Unicode (LDML) date pattern, such as `EEE d MMM`. Throws RangeError on a bad pattern. */

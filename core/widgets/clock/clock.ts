@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds.ts';
-import { HourStyle, Seconds, Zone, colourOption, datePattern, timePattern } from '../../options.ts';
-import { wallClock } from '../../sources/time/time.ts';
+import { HourStyle, Seconds, Zone, colourOption, datePattern } from '../../options.ts';
 import { textWidth } from '../../text/measure.ts';
 
 const faces = [
@@ -51,18 +50,17 @@ export const clock = defineWidget({
   tick: ({ seconds }) => (seconds ? 'second' : 'minute'),
   view({ hours, seconds, date, zone, colour }, _face, { readings, textColour }): ClockView {
     const at = zone || readings.place.zone;
-    const wall = wallClock(readings.moment, at);
-    const [hourText = '', minuteText = ''] = readings.text(timePattern(hours), at).split(':');
+    const { hour, minute, second } = readings.wall(at);
     return {
-      hours: hourText,
-      minutes: minuteText,
-      seconds: seconds ? readings.text('ss', at) : null,
-      period: hours === '12' ? readings.text('aaa', at) : null,
+      hours: hours === '24' ? twoDigits(hour) : String(hour % 12 || 12),
+      minutes: twoDigits(minute),
+      seconds: seconds ? twoDigits(second) : null,
+      period: hours === '12' ? (hour < 12 ? 'am' : 'pm') : null,
       date: date ? readings.text(date, at) : null,
       hands: {
-        hour: ((wall.hour % 12) + wall.minute / 60) * 30,
-        minute: wall.minute * 6,
-        second: seconds ? wall.second * 6 : null,
+        hour: ((hour % 12) + minute / 60) * 30,
+        minute: minute * 6,
+        second: seconds ? second * 6 : null,
       },
       colour: textColour(colour),
     };
@@ -116,3 +114,7 @@ export const clock = defineWidget({
     }
   },
 });
+
+function twoDigits(value: number): string {
+  return value < 10 ? `0${value}` : String(value);
+}

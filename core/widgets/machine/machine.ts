@@ -64,6 +64,14 @@ export interface MachineView {
 
 const POINTS = 60;
 
+const meterIds = ['processor', 'memory', 'disk', 'network'] as const;
+const meterTitles: Record<Meter['id'], string> = {
+  processor: 'Processor',
+  memory: 'Memory',
+  disk: 'Disk',
+  network: 'Network',
+};
+
 export const machine = defineWidget({
   type: 'machine',
   title: 'Machine',
@@ -74,21 +82,24 @@ export const machine = defineWidget({
   tick: () => 'second',
   machineOrigin: ({ from }) => from,
   view(options, face, { readings, textColour }): MachineView {
-    const wanted = (['processor', 'memory', 'disk', 'network'] as const).filter((id) => options[id]);
-    const now = readings.machine(options.from);
+    const { from, span, colour } = options;
+    const wanted = meterIds.filter((id) => options[id]);
+    const now = readings.machine(from);
+    const meters = readings.once(`meters ${from}`, () => meterIds.map((id) => meterOf(id, now)));
     const series =
       face === 'graph'
-        ? readings
-            .machineSeries(options.from, POINTS, (options.span * 60_000) / POINTS)
-            .map((reading) => wanted.map((id) => meterOf(id, reading).share))
+        ? readings.once(`shares ${from} ${span}`, () => {
+            const past = readings.machineSeries(from, POINTS, (span * 60_000) / POINTS);
+            return meterIds.map((id) => past.map((reading) => shareOf(id, reading)));
+          })
         : null;
+    const isWanted = (_: unknown, index: number) => options[meterIds[index] as Meter['id']];
     return {
-      meters: wanted.map((id) => meterOf(id, now)),
-      series: series && wanted.map((_, row) => series.map((shares) => shares[row] ?? null)),
-      span: options.span,
-      colour: textColour(options.colour),
-      notice:
-        wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
+      meters: meters.filter(isWanted),
+      series: series && series.filter(isWanted),
+      span,
+      colour: textColour(colour),
+      notice: wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
     };
   },
   size(view, face, { fonts }) {
@@ -115,35 +126,43 @@ export const machine = defineWidget({
   },
 });
 
-const NONE = { share: null, figure: '–', unit: '', detail: 'not available' };
+/** A kilobyte a second is an empty meter, ten megabytes a full one; each tenfold is a quarter. */
+function networkShare(bytesPerSecond: number): number {
+  return Math.max(0, Math.min(1, Math.log10(Math.max(1, bytesPerSecond / 1000)) / 4));
+}
 
-function meterOf(id: Meter['id'], reading: MachineReading | null): Meter {
-  const percent = (share: number) => ({ share, figure: String(Math.round(share * 100)), unit: '%' });
+/** 0 to 1; null where it can't be known. */
+function shareOf(id: Meter['id'], reading: MachineReading | null): number | null {
+  if (!reading) return null;
   switch (id) {
-    case 'processor': {
-      const value = reading?.processor ?? null;
-      const shown = value === null ? NONE : { ...percent(value / 100), detail: `${Math.round(value)} %` };
-      return { id, title: 'Processor', ...shown };
-    }
+    case 'processor':
+      return reading.processor === null ? null : reading.processor / 100;
     case 'memory':
     case 'disk': {
-      const value = reading?.[id] ?? null;
-      const shown =
-        value === null
-          ? NONE
-          : {
-              ...percent(value.used / value.total),
-              detail: `${formatBytes(value.used)} of ${formatBytes(value.total)}`,
-            };
-      return { id, title: id === 'memory' ? 'Memory' : 'Disk', ...shown };
+      const value = reading[id];
+      return value && value.used / value.total;
+    }
+    case 'network':
+      return reading.network && networkShare(reading.network.down);
+  }
+}
+
+function meterOf(id: Meter['id'], reading: MachineReading | null): Meter {
+  const share = shareOf(id, reading);
+  const title = meterTitles[id];
+  if (share === null || !reading) return { id, title, share, figure: '–', unit: '', detail: 'not available' };
+  const percent = { id, title, share, figure: String(Math.round(share * 100)), unit: '%' };
+  switch (id) {
+    case 'processor':
+      return { ...percent, detail: `${percent.figure} %` };
+    case 'memory':
+    case 'disk': {
+      const { used = 0, total = 0 } = reading[id] ?? {};
+      return { ...percent, detail: `${formatBytes(used)} of ${formatBytes(total)}` };
     }
     case 'network': {
-      const value = reading?.network ?? null;
-      if (value === null) return { id, title: 'Network', ...NONE };
-      const { figure, unit } = formatRate(value.down);
-      // A kilobyte a second is an empty meter, ten megabytes a full one; each tenfold is a quarter.
-      const share = Math.max(0, Math.min(1, Math.log10(Math.max(1, value.down / 1000)) / 4));
-      return { id, title: 'Network', share, figure, unit, detail: `${figure} ${unit} down` };
+      const rate = formatRate(reading.network?.down ?? 0);
+      return { ...percent, ...rate, detail: `${rate.figure} ${rate.unit} down` };
     }
   }
 }

@@ -1,0 +1,29 @@
+import { writeFileSync } from 'node:fs';
+import { benchArranging } from './arranging.ts';
+import { benchBrowser } from './browser.ts';
+import { benchPalette } from './palette.ts';
+
+/** One measured line: what, how much, and what it should reach. */
+export interface Row {
+  what: string;
+  value: number;
+  unit: string;
+  /** What to reach, as a sentence; empty for figures that others are compared with. */
+  reach: string;
+  isMet: boolean | null;
+}
+
+const rows: Row[] = [...(await benchArranging()), ...(await benchPalette()), ...(await benchBrowser())];
+
+const text = (row: Row) => [row.what, `${format(row.value)} ${row.unit}`, row.reach, row.isMet === null ? '' : row.isMet ? 'met' : 'MISSED'];
+const table = [['what', 'measured', 'reach', ''], ...rows.map(text)];
+const widths = [0, 1, 2, 3].map((column) => Math.max(...table.map((row) => (row[column] ?? '').length)));
+for (const row of table) console.log(row.map((cell, column) => cell.padEnd(widths[column] ?? 0)).join('  '));
+if (process.argv.includes('--json')) {
+  writeFileSync('bench.json', JSON.stringify(rows, null, 2) + '\n');
+  console.log('\nWritten to bench.json');
+}
+
+function format(value: number): string {
+  return value >= 100 ? value.toFixed(0) : value >= 10 ? value.toFixed(1) : value.toFixed(value >= 1 ? 2 : 3);
+}
