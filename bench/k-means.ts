@@ -10,7 +10,12 @@ export function kMeansInOklab({ width, height, data }: Pixels, k: number, sample
   const random = createRandom(1);
   const points = Array.from({ length: samples }, () => {
     const at = Math.floor(random() * width * height) * 4;
-    const { l, a, b } = toOklab({ mode: 'rgb', r: (data[at] ?? 0) / 255, g: (data[at + 1] ?? 0) / 255, b: (data[at + 2] ?? 0) / 255 });
+    const { l, a, b } = toOklab({
+      mode: 'rgb',
+      r: (data[at] ?? 0) / 255,
+      g: (data[at + 1] ?? 0) / 255,
+      b: (data[at + 2] ?? 0) / 255,
+    });
     return [l, a, b] as [number, number, number];
   });
   let centres = Array.from({ length: k }, () => points[Math.floor(random() * samples)] ?? [0, 0, 0]);
@@ -32,7 +37,11 @@ export function kMeansInOklab({ width, height, data }: Pixels, k: number, sample
       sum[2] = (sum[2] ?? 0) + b;
       sum[3] = (sum[3] ?? 0) + 1;
     }
-    centres = sums.map(([l = 0, a = 0, b = 0, n = 0], index) => (n > 0 ? [l / n, a / n, b / n] : (centres[index] ?? [0, 0, 0])));
+    centres = sums.map(([l = 0, a = 0, b = 0, n = 0], index) =>
+      n > 0 ? [l / n, a / n, b / n] : (centres[index] ?? [0, 0, 0]),
+    );
   }
-  return centres.map(([l = 0, a = 0, b = 0]) => toHex({ l, c: Math.hypot(a, b), h: (Math.atan2(b, a) * 180) / Math.PI }));
+  return centres.map(([l = 0, a = 0, b = 0]) =>
+    toHex({ l, c: Math.hypot(a, b), h: (Math.atan2(b, a) * 180) / Math.PI }),
+  );
 }

@@ -15,7 +15,12 @@ export interface Row {
 
 const rows: Row[] = [...(await benchArranging()), ...(await benchPalette()), ...(await benchBrowser())];
 
-const text = (row: Row) => [row.what, `${format(row.value)} ${row.unit}`, row.reach, row.isMet === null ? '' : row.isMet ? 'met' : 'MISSED'];
+const text = (row: Row) => [
+  row.what,
+  `${format(row.value)} ${row.unit}`,
+  row.reach,
+  row.isMet === null ? '' : row.isMet ? 'met' : 'MISSED',
+];
 const table = [['what', 'measured', 'reach', ''], ...rows.map(text)];
 const widths = [0, 1, 2, 3].map((column) => Math.max(...table.map((row) => (row[column] ?? '').length)));
 for (const row of table) console.log(row.map((cell, column) => cell.padEnd(widths[column] ?? 0)).join('  '));

@@ -45,7 +45,12 @@ function banded(name: string, colours: string[], accent: string | null, noise: n
       data[at + 3] = 255;
     }
   }
-  return { name, pixels: { width: WIDTH, height: HEIGHT, data }, colours: accent ? [...colours, accent] : colours, accent };
+  return {
+    name,
+    pixels: { width: WIDTH, height: HEIGHT, data },
+    colours: accent ? [...colours, accent] : colours,
+    accent,
+  };
 }
 
 /** A fifth of the picture blends from each colour to the next; the rest of it is flat. */
@@ -60,7 +65,8 @@ function blended(name: string, colours: string[]): Made {
     const part = Math.max(0, (at - index - 0.8) / 0.2);
     for (let x = 0; x < WIDTH; x++) {
       const pixel = (y * WIDTH + x) * 4;
-      for (let channel = 0; channel < 3; channel++) data[pixel + channel] = (here[channel] ?? 0) * (1 - part) + (next[channel] ?? 0) * part;
+      for (let channel = 0; channel < 3; channel++)
+        data[pixel + channel] = (here[channel] ?? 0) * (1 - part) + (next[channel] ?? 0) * part;
       data[pixel + 3] = 255;
     }
   }
@@ -72,7 +78,10 @@ function clamp(value: number): number {
 }
 
 /** Mean distance (ΔE OK × 100) of each known colour to the nearest found, and whether the accent is among them. */
-function judge(made: readonly Made[], extract: (pixels: Pixels) => string[]): { error: number; accents: number } {
+function judge(
+  made: readonly Made[],
+  extract: (pixels: Pixels) => string[],
+): { error: number; accents: number } {
   let sum = 0;
   let count = 0;
   let accents = 0;
@@ -98,7 +107,8 @@ export async function benchPalette(): Promise<Row[]> {
   ];
   const withAccent = made.filter(({ accent }) => accent !== null).length;
   const ours = (pixels: Pixels) => extractPalette(pixels, 8).map(({ colour }) => colour);
-  const theirs = ({ data }: Pixels) => extractColorsFromImageData({ data: data as Uint8ClampedArray<ArrayBuffer> }).map(({ hex }) => hex);
+  const theirs = ({ data }: Pixels) =>
+    extractColorsFromImageData({ data: data as Uint8ClampedArray<ArrayBuffer> }).map(({ hex }) => hex);
   const naive = (pixels: Pixels) => kMeansInOklab(pixels, 8, 20_000);
 
   const timed = made[4]?.pixels;
@@ -117,11 +127,47 @@ export async function benchPalette(): Promise<Row[]> {
   const quality = { own: judge(made, ours), library: judge(made, theirs), plain: judge(made, naive) };
   return [
     { what: 'palette of 1920 × 1080, from pixels', value: own, unit: 'ms', reach: '', isMet: null },
-    { what: '… against extract-colors 4, its defaults', value: own / library, unit: '× its time', reach: 'as fast: at most 1 ×', isMet: own <= library },
-    { what: '… against a plain k-means on 20,000 samples', value: own / plain, unit: '× its time', reach: 'about 0.7 ×', isMet: own / plain <= 0.75 },
-    { what: 'palette: mean ΔE OK × 100 on made pictures', value: quality.own.error, unit: '', reach: 'under 0.8', isMet: quality.own.error < 0.8 },
-    { what: '… extract-colors 4, its defaults', value: quality.library.error, unit: '', reach: '', isMet: null },
-    { what: '… a plain k-means on 20,000 samples', value: quality.plain.error, unit: '', reach: '', isMet: null },
-    { what: `palette: accents found of ${withAccent}`, value: quality.own.accents, unit: '', reach: 'all', isMet: quality.own.accents === withAccent },
+    {
+      what: '… against extract-colors 4, its defaults',
+      value: own / library,
+      unit: '× its time',
+      reach: 'as fast: at most 1 ×',
+      isMet: own <= library,
+    },
+    {
+      what: '… against a plain k-means on 20,000 samples',
+      value: own / plain,
+      unit: '× its time',
+      reach: 'about 0.7 ×',
+      isMet: own / plain <= 0.75,
+    },
+    {
+      what: 'palette: mean ΔE OK × 100 on made pictures',
+      value: quality.own.error,
+      unit: '',
+      reach: 'under 0.8',
+      isMet: quality.own.error < 0.8,
+    },
+    {
+      what: '… extract-colors 4, its defaults',
+      value: quality.library.error,
+      unit: '',
+      reach: '',
+      isMet: null,
+    },
+    {
+      what: '… a plain k-means on 20,000 samples',
+      value: quality.plain.error,
+      unit: '',
+      reach: '',
+      isMet: null,
+    },
+    {
+      what: `palette: accents found of ${withAccent}`,
+      value: quality.own.accents,
+      unit: '',
+      reach: 'all',
+      isMet: quality.own.accents === withAccent,
+    },
   ];
 }

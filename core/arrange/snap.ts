@@ -71,7 +71,10 @@ function snapAxis(input: SnapInput, axis: Axis): { start: number; tied: Candidat
   return { start: first.start, tied: best.filter((tie) => Math.abs(tie.start - first.start) <= SAME) };
 }
 
-function candidatesOf({ moving, others, screen, free, margin, tolerance }: SnapInput, axis: Axis): Candidate[] {
+function candidatesOf(
+  { moving, others, screen, free, margin, tolerance }: SnapInput,
+  axis: Axis,
+): Candidate[] {
   const length = lengthOf[axis];
   const own = moving[length];
   const here = moving[axis];
@@ -91,10 +94,15 @@ function candidatesOf({ moving, others, screen, free, margin, tolerance }: SnapI
   add(free[axis] + margin, free[axis] + margin, 'margin', free);
   add(free[axis] + free[length] - margin - own, free[axis] + free[length] - margin, 'margin', free);
 
+  // This runs for every part on every move: fields are read by name, and most parts are far away.
+  const isX = axis === 'x';
+  const low = here - tolerance;
+  const high = here + own + tolerance;
   for (const other of others) {
+    const start = isX ? other.x : other.y;
+    const end = start + (isX ? other.width : other.height);
+    if (end < low || start > high) continue;
     addFrame(other, 'part');
-    const start = other[axis];
-    const end = start + other[length];
     add(end, end, 'part', other);
     add(start - own, start, 'part', other);
   }
@@ -122,7 +130,8 @@ function equalGaps(
   const to = from + moving[lengthOf[cross]];
   const row: Rect[] = [];
   for (const other of others) {
-    if (other[cross] < to && from < other[cross] + other[lengthOf[cross]]) row.push(other);
+    const start = axis === 'x' ? other.y : other.x;
+    if (start < to && from < start + (axis === 'x' ? other.height : other.width)) row.push(other);
   }
   row.sort((a, b) => a[axis] - b[axis]);
 

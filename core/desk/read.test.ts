@@ -93,13 +93,11 @@ describe('upgrading', () => {
       format: 0,
       screen: { width: 1280, height: 720 },
       edges: edges.map(({ screen: _screen, ...edge }: { screen: string }) => edge),
-      widgets: widgets
-        .slice(0, 2)
-        .map(({ place: _place, ...widget }: { place: object }, index: number) => ({
-          ...widget,
-          x: 40 + index,
-          y: 60,
-        })),
+      widgets: widgets.slice(0, 2).map(({ place: _place, ...widget }: { place: object }, index: number) => ({
+        ...widget,
+        x: 40 + index,
+        y: 60,
+      })),
     };
     const result = readDesk(old);
     if (!result.ok) throw new Error(result.problems.map(problemText).join('; '));

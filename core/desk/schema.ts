@@ -212,15 +212,21 @@ export const DeskSchema = Shape.superRefine((value, context) => {
 
 /** Whether following what a widget hangs from leads back to it. */
 export function hangsInCircle(id: string, widgets: readonly Widget[]): boolean {
-  const byId = new Map(widgets.map((widget) => [widget.id, widget]));
+  const hangs = widgets.find((widget) => widget.id === id)?.place.hangs;
+  return hangs?.from === 'part' && leadsTo(hangs.part, id, widgets);
+}
+
+/** Whether a part is another one, or hangs from it, in however many steps. */
+export function leadsTo(from: string, to: string, widgets: readonly Widget[]): boolean {
   const passed = new Set<string>();
-  let at = byId.get(id);
-  while (at && !passed.has(at.id)) {
-    passed.add(at.id);
-    const hangs: Place['hangs'] = at.place.hangs;
-    at = hangs.from === 'part' ? byId.get(hangs.part) : undefined;
+  let at = from;
+  while (at !== to) {
+    const hangs = passed.has(at) ? undefined : widgets.find((widget) => widget.id === at)?.place.hangs;
+    if (hangs?.from !== 'part') return false;
+    passed.add(at);
+    at = hangs.part;
   }
-  return at !== undefined;
+  return true;
 }
 
 /** The format as JSON Schema (draft 2020-12), as it stands in docs/. */

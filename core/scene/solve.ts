@@ -221,7 +221,18 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
     widget,
     width: width * scale,
     height: height * scale,
-    scene: { id, type, face, rect: NOWHERE, view, scale, padding, surface, locked, clicksThrough } as SceneWidget,
+    scene: {
+      id,
+      type,
+      face,
+      rect: NOWHERE,
+      view,
+      scale,
+      padding,
+      surface,
+      locked,
+      clicksThrough,
+    } as SceneWidget,
   };
 }
 

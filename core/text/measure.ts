@@ -61,7 +61,8 @@ function addAdvances(text: string, font: FontMetrics, weight: number): number {
   let em = 0;
   for (const character of text) {
     // Figures keep their place while they change: every digit counts as the widest, the nought.
-    const widths = font.advances[character >= '0' && character <= '9' ? '0' : character] ?? font.advances['m'];
+    const widths =
+      font.advances[character >= '0' && character <= '9' ? '0' : character] ?? font.advances['m'];
     const low = widths?.[index] ?? 0;
     em += low + ((widths?.[index + 1] ?? low) - low) * part;
   }

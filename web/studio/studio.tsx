@@ -59,7 +59,12 @@ export function Studio() {
   if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
   if (!isOpen) return <div className="grid h-full place-items-center text-dust">Opening the desk…</div>;
   return (
-    <DndContext sensors={sensors} collisionDetection={pointerWithin} autoScroll={false} onDragEnd={dropOnStage}>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={pointerWithin}
+      autoScroll={false}
+      onDragEnd={dropOnStage}
+    >
       <div className="grid h-full grid-cols-[64px_304px_minmax(0,1fr)] grid-rows-[48px_minmax(0,1fr)]">
         <Header />
         <Rail />
@@ -88,7 +93,11 @@ interface Card {
 function CardOverlay() {
   const { active } = useDndContext();
   const card = active?.data.current as Card | undefined;
-  return <DragOverlay dropAnimation={null}>{card && <DraggedCard type={card.widget} face={card.face} />}</DragOverlay>;
+  return (
+    <DragOverlay dropAnimation={null}>
+      {card && <DraggedCard type={card.widget} face={card.face} />}
+    </DragOverlay>
+  );
 }
 
 /** A widget let go over the stage stands where its card was. */

@@ -308,12 +308,20 @@ export function SelectField<T extends string>({
 }: {
   label: string;
   value: T;
-  choices: readonly Choice<T>[];
+  /** A function is asked only while the list is open, when there may be many. Its first answer names the value. */
+  choices: readonly Choice<T>[] | ((isOpen: boolean) => readonly Choice<T>[]);
   onChange: (value: T) => void;
   placeholder?: string;
 }) {
+  const [isOpen, setOpen] = useState(false);
+  const shown = typeof choices === 'function' ? choices(isOpen) : choices;
   return (
-    <Select.Root value={value} onValueChange={(next) => onChange(next as T)}>
+    <Select.Root
+      value={value}
+      onValueChange={(next) => onChange(next as T)}
+      open={isOpen}
+      onOpenChange={setOpen}
+    >
       <Select.Trigger
         aria-label={label}
         className={clsx(box, 'flex w-full items-center justify-between gap-2 text-left')}
@@ -332,7 +340,7 @@ export function SelectField<T extends string>({
           className="z-50 max-h-72 min-w-[var(--radix-select-trigger-width)] overflow-hidden rounded-lg border border-seam bg-nap shadow-xl"
         >
           <Select.Viewport className="p-1">
-            {choices.map((choice) => (
+            {shown.map((choice) => (
               <Select.Item
                 key={choice.value}
                 value={choice.value}

@@ -99,7 +99,8 @@ export const machine = defineWidget({
       series: series && series.filter(isWanted),
       span,
       colour: textColour(colour),
-      notice: wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
+      notice:
+        wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
     };
   },
   size(view, face, { fonts }) {

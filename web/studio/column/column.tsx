@@ -1,5 +1,5 @@
 import { ChevronLeft } from 'lucide-react';
-import { Fragment, type ReactNode } from 'react';
+import { Fragment, useDeferredValue, type ReactNode } from 'react';
 import { useDesk } from '../../stores/desk.ts';
 import { chapterTitles, useView, type Chapter } from '../../stores/view.ts';
 import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
@@ -16,7 +16,8 @@ import { WidgetsChapter } from './widgets.tsx';
 export function Column() {
   const chapter = useView((view) => view.chapter);
   const selection = useView((view) => view.selection);
-  const desk = useDesk((state) => state.history?.present);
+  // While a part is dragged the stage comes first; the column follows when there is time.
+  const desk = useDeferredValue(useDesk((state) => state.history?.present));
   if (!desk) return null;
   const { widgets, edge, item } = selectedParts(desk, selection);
   const [widget] = widgets;

@@ -62,7 +62,10 @@ export function FaceCard({ type, face, options, isChosen, canDrag = false, onPre
 /** What hangs from the pointer while a card is dragged. */
 export function DraggedCard({ type, face }: Pick<FaceCardProps, 'type' | 'face'>) {
   return (
-    <div className="relative overflow-hidden rounded-lg opacity-90 shadow-2xl outline-2 outline-brass outline" style={CARD}>
+    <div
+      className="relative overflow-hidden rounded-lg opacity-90 shadow-2xl outline-2 outline-brass outline"
+      style={CARD}
+    >
       <FaceSketch type={type} face={face} />
     </div>
   );

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { edits } from '../../../core/desk/edits.ts';
 import { finishKinds, type Finish } from '../../../core/desk/values.ts';
 import { useDesk } from '../../stores/desk.ts';
@@ -5,7 +6,13 @@ import { ColourField } from '../../ui/colour-field.tsx';
 import { Row, Section, Segmented, SliderField } from '../../ui/controls.tsx';
 
 /** How parts are made: the desk's own finish, or theirs. `ids` is empty for the finish of the desk. */
-export function FinishSection({ ids, own }: { ids: readonly string[]; own: Finish | null }) {
+export const FinishSection = memo(function FinishSection({
+  ids,
+  own,
+}: {
+  ids: readonly string[];
+  own: Finish | null;
+}) {
   const look = useDesk((state) => state.history?.present.look);
   const { turn, edit, endGesture } = useDesk.getState();
   if (!look) return null;
@@ -87,4 +94,4 @@ export function FinishSection({ ids, own }: { ids: readonly string[]; own: Finis
       )}
     </Section>
   );
-}
+});

@@ -1,10 +1,10 @@
 import clsx from 'clsx';
 import { useState } from 'react';
 import { edits } from '../../../core/desk/edits.ts';
-import { hangsInCircle, type Widget } from '../../../core/desk/schema.ts';
+import { leadsTo, type Widget } from '../../../core/desk/schema.ts';
 import { alignments, points, type Hanging, type NinePoint } from '../../../core/desk/values.ts';
 import { sides } from '../../../core/arrange/geometry.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { presentDesk, useDesk } from '../../stores/desk.ts';
 import { currentScreen, groundOf } from '../../stores/scene.ts';
 import { NumberField, Row, Section, Segmented, SelectField, SliderField } from '../../ui/controls.tsx';
 import { titleOfEdge, titleOfWidget } from '../acts.ts';
@@ -24,10 +24,8 @@ const pointTitles: Record<NinePoint, string> = {
 
 /** What a widget hangs from, how far from it, and how large it is. */
 export function PlaceSection({ widget }: { widget: Widget }) {
-  const desk = useDesk((state) => state.history?.present);
   const { edit, turn, endGesture } = useDesk.getState();
   const [error, setError] = useState<string | null>(null);
-  if (!desk) return null;
   const { hangs, x, y } = widget.place;
 
   function hang(next: Hanging) {
@@ -39,7 +37,7 @@ export function PlaceSection({ widget }: { widget: Widget }) {
       edits.setWidgets(draft, [widget.id], { place: { ...widget.place, [axis]: value } }),
     );
 
-  const screenId = currentScreen()?.id ?? desk.screens[0]?.id ?? '';
+  const screenId = currentScreen()?.id ?? '';
   return (
     <Section title="Place" note={`snaps ${SNAP_MARGIN} px from edges`}>
       <Row label="Hangs from">
@@ -118,13 +116,40 @@ function HangsFrom({
   screen: string;
   onHang: (hangs: Hanging) => void;
 }) {
-  const desk = useDesk((state) => state.history?.present);
-  if (!desk) return null;
   const { hangs } = widget.place;
+  const frames = [
+    { value: 'free', label: 'the free area' },
+    { value: 'screen', label: 'the whole screen' },
+  ];
+  function choices(isOpen: boolean) {
+    if (isOpen) return [...frames, ...neighboursOf(widget)];
+    if (hangs.from !== 'part') return frames;
+    return neighboursOf(widget, hangs.part);
+  }
+  return (
+    <SelectField
+      label="Hangs from"
+      value={hangs.from === 'part' ? hangs.part : hangs.from}
+      choices={choices}
+      onChange={(value) => {
+        if (value === 'free' || value === 'screen') {
+          onHang({ from: value, screen, point: hangs.from === 'part' ? 'top-left' : hangs.point });
+        } else if (hangs.from === 'part') onHang({ ...hangs, part: value });
+        else onHang({ from: 'part', part: value, side: 'bottom', align: 'start' });
+      }}
+    />
+  );
+}
+
+/** The parts of the screen that a widget may hang from, or only the one asked for. One that hangs from it may not be. */
+function neighboursOf(widget: Widget, only?: string): { value: string; label: string }[] {
+  const desk = presentDesk();
   const here = currentScreen();
-  const ids = new Set([...(here?.edges ?? []), ...(here?.widgets ?? [])].map(({ id }) => id));
-  // A neighbour that hangs from this widget would make a circle.
-  const neighbours = [
+  if (!desk || !here) return [];
+  const ids = new Set(
+    [...here.edges, ...here.widgets].map(({ id }) => id).filter((id) => only === undefined || id === only),
+  );
+  return [
     ...desk.edges
       .filter(({ id }) => ids.has(id))
       .map((edge) => ({
@@ -132,51 +157,12 @@ function HangsFrom({
         label: `the ${titleOfEdge(edge).toLowerCase()} at the ${edge.side}`,
       })),
     ...desk.widgets
-      .filter(({ id }) => id !== widget.id && ids.has(id))
-      .filter(
-        ({ id }) =>
-          !hangsInCircle(
-            widget.id,
-            desk.widgets.map((other) =>
-              other.id === widget.id
-                ? {
-                    ...other,
-                    place: {
-                      ...other.place,
-                      hangs: { from: 'part', part: id, side: 'right', align: 'start' },
-                    },
-                  }
-                : other,
-            ),
-          ),
-      )
+      .filter(({ id }) => ids.has(id) && !leadsTo(id, widget.id, desk.widgets))
       .map((other) => ({
         value: other.id,
         label: `the ${titleOfWidget(other).toLowerCase()} (${other.face})`,
       })),
   ];
-  return (
-    <SelectField
-      label="Hangs from"
-      value={hangs.from === 'part' ? hangs.part : hangs.from}
-      choices={[
-        { value: 'free', label: 'the free area' },
-        { value: 'screen', label: 'the whole screen' },
-        ...neighbours,
-      ]}
-      onChange={(value) => {
-        if (value === 'free' || value === 'screen')
-          onHang({ from: value, screen, point: hangs.from === 'part' ? 'top-left' : hangs.point });
-        else
-          onHang({
-            from: 'part',
-            part: value,
-            side: hangs.from === 'part' ? hangs.side : 'bottom',
-            align: hangs.from === 'part' ? hangs.align : 'start',
-          });
-      }}
-    />
-  );
 }
 
 /** The nine points; arrows move among them as they lie. */

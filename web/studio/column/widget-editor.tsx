@@ -1,4 +1,5 @@
 import { BringToFront, Copy, SendToBack, Trash2 } from 'lucide-react';
+import { memo, useMemo } from 'react';
 import { edits } from '../../../core/desk/edits.ts';
 import type { Widget } from '../../../core/desk/schema.ts';
 import { widgetKindsByType } from '../../../core/widgets/list.ts';
@@ -10,67 +11,104 @@ import { FinishSection } from './finish-section.tsx';
 import { OptionsForm } from './options-form.tsx';
 import { PlaceSection } from './place-section.tsx';
 
-/** Everything about one widget. */
+type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough'>>;
+
+function set(id: string, label: string, change: Change): void {
+  useDesk.getState().edit(label, (draft) => edits.setWidgets(draft, [id], change));
+}
+
+/** Everything about one widget. Each section is given only what it shows: a drag draws just the place anew. */
 export function WidgetEditor({ widget }: { widget: Widget }) {
-  const look = useDesk((state) => state.history?.present.look);
-  const { edit, turn, endGesture } = useDesk.getState();
-  const kind = widgetKindsByType.get(widget.type);
-  if (!kind || !look) return null;
-  const set = (label: string, change: Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough'>>) =>
-    edit(label, (draft) => edits.setWidgets(draft, [widget.id], change));
+  const { id, type, face, options, locked, clicksThrough, finish } = widget;
+  const ids = useMemo(() => [id], [id]);
   return (
     <>
-      <div className="-mt-2 mb-3 flex items-center gap-0.5">
-        <IconButton label="Duplicate" onClick={duplicateSelection}>
-          <Copy size={15} />
-        </IconButton>
-        <IconButton label="Bring to the front" onClick={() => orderSelection('front')}>
-          <BringToFront size={15} />
-        </IconButton>
-        <IconButton label="Send to the back" onClick={() => orderSelection('back')}>
-          <SendToBack size={15} />
-        </IconButton>
-        <IconButton label="Remove" onClick={removeSelection} className="ml-auto hover:!text-rust">
-          <Trash2 size={15} />
-        </IconButton>
-      </div>
-      <div className="grid grid-cols-2 gap-2" role="group" aria-label="Faces">
-        {kind.faces.map((face) => (
-          <FaceCard
-            key={face.id}
-            type={widget.type}
-            face={face.id}
-            options={widget.options}
-            isChosen={face.id === widget.face}
-            onPress={() => set('Face', { face: face.id })}
-          />
-        ))}
-      </div>
-      <div className="mt-5" />
-      <Section title="Readings">
-        <OptionsForm
-          schema={kind.options}
-          options={widget.options}
-          face={widget.face}
-          roles={look.roles[look.half]}
-          onTurn={(change) => turn('Option', (draft) => edits.setWidgetOptions(draft, widget.id, change))}
-          onEnd={endGesture}
-        />
-      </Section>
+      <Tools />
+      <Faces id={id} type={type} face={face} options={options} />
+      <Readings id={id} type={type} face={face} options={options} />
       <PlaceSection widget={widget} />
-      <Section title="Hold">
-        <SwitchField
-          label="Locked"
-          value={widget.locked}
-          onChange={(locked) => set(locked ? 'Lock' : 'Unlock', { locked })}
-        />
-        <SwitchField
-          label="Clicks through"
-          value={widget.clicksThrough}
-          onChange={(clicksThrough) => set('Clicks', { clicksThrough })}
-        />
-      </Section>
-      <FinishSection ids={[widget.id]} own={widget.finish} />
+      <Hold id={id} locked={locked} clicksThrough={clicksThrough} />
+      <FinishSection ids={ids} own={finish} />
     </>
   );
 }
+
+const Tools = memo(function Tools() {
+  return (
+    <div className="-mt-2 mb-3 flex items-center gap-0.5">
+      <IconButton label="Duplicate" onClick={duplicateSelection}>
+        <Copy size={15} />
+      </IconButton>
+      <IconButton label="Bring to the front" onClick={() => orderSelection('front')}>
+        <BringToFront size={15} />
+      </IconButton>
+      <IconButton label="Send to the back" onClick={() => orderSelection('back')}>
+        <SendToBack size={15} />
+      </IconButton>
+      <IconButton label="Remove" onClick={removeSelection} className="ml-auto hover:!text-rust">
+        <Trash2 size={15} />
+      </IconButton>
+    </div>
+  );
+});
+
+type KindProps = Pick<Widget, 'id' | 'type' | 'face' | 'options'>;
+
+const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
+  return (
+    <div className="mb-5 grid grid-cols-2 gap-2" role="group" aria-label="Faces">
+      {widgetKindsByType.get(type)?.faces.map((other) => (
+        <FaceCard
+          key={other.id}
+          type={type}
+          face={other.id}
+          options={options}
+          isChosen={other.id === face}
+          onPress={() => set(id, 'Face', { face: other.id })}
+        />
+      ))}
+    </div>
+  );
+});
+
+const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
+  const roles = useDesk(
+    (state) => state.history && state.history.present.look.roles[state.history.present.look.half],
+  );
+  const { turn, endGesture } = useDesk.getState();
+  const kind = widgetKindsByType.get(type);
+  if (!kind || !roles) return null;
+  return (
+    <Section title="Readings">
+      <OptionsForm
+        schema={kind.options}
+        options={options}
+        face={face}
+        roles={roles}
+        onTurn={(change) => turn('Option', (draft) => edits.setWidgetOptions(draft, id, change))}
+        onEnd={endGesture}
+      />
+    </Section>
+  );
+});
+
+const Hold = memo(function Hold({
+  id,
+  locked,
+  clicksThrough,
+}: Pick<Widget, 'id' | 'locked' | 'clicksThrough'>) {
+  return (
+    <Section title="Hold">
+      <SwitchField
+        label="Locked"
+        value={locked}
+        onChange={(value) => set(id, value ? 'Lock' : 'Unlock', { locked: value })}
+      />
+      <SwitchField
+        label="Clicks through"
+        value={clicksThrough}
+        onChange={(value) => set(id, 'Clicks', { clicksThrough: value })}
+      />
+    </Section>
+  );
+});

@@ -22,7 +22,7 @@ export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number 
     onPress: ({ isAdding }) => !isAdding && useView.getState().select([]),
   });
   return (
-    <div className="absolute inset-0 touch-none select-none" data-overlay {...bind()}>
+    <div className="absolute inset-0 touch-none select-none will-change-transform" data-overlay {...bind()}>
       {screen.edges.map((edge) => (
         <EdgeHandles key={edge.id} edge={edge} scale={scale} chosen={chosen} />
       ))}

@@ -81,8 +81,11 @@ export function useStageDrag({
         drag.end();
       }
     },
-    { filterTaps: true, threshold: 3, // Heard on the window: an item that changes places among its neighbours would lose its hold on the pointer.
-      pointer: { buttons: 1, keys: false, capture: false } },
+    {
+      filterTaps: true,
+      threshold: 3, // Heard on the window: an item that changes places among its neighbours would lose its hold on the pointer.
+      pointer: { buttons: 1, keys: false, capture: false },
+    },
   );
 
   return () => {
