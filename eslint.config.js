@@ -4,7 +4,7 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['dist/**', 'data/**', 'node_modules/**', 'server/db/migrations/**'] },
+  { ignores: ['.cache/**', 'dist/**', 'data/**', 'node_modules/**', 'server/db/migrations/**'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {

@@ -2,9 +2,11 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
+import { sceneNames } from '../core/backdrop/names.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { createApp } from './app.ts';
 import { StartProblem } from './db/open.ts';
+import { WIDTHS, type Renderer } from './pictures/render.ts';
 
 const DEFAULT_PORT = 4680;
 const webFolder = fileURLToPath(new URL('../dist/web', import.meta.url));
@@ -51,6 +53,8 @@ try {
     const address = server.address();
     const chosen = typeof address === 'object' && address ? address.port : port;
     console.log(`Velvet Ledge is at http://${host}:${chosen}`);
+    // Small pictures of the scenes, so that whoever chooses among them need not wait.
+    void warmScenes(app.renderer).catch((problem: unknown) => log.warn(problem));
   });
 
   const end = () => {
@@ -63,4 +67,11 @@ try {
 } catch (error) {
   if (error instanceof StartProblem) stop(error.message);
   throw error;
+}
+
+async function warmScenes(renderer: Renderer): Promise<void> {
+  for (const desk of demoDesks()) {
+    const seed = desk.backdrop.kind === 'scene' ? desk.backdrop.seed : 0;
+    for (const scene of sceneNames) await renderer.scene(scene, seed, WIDTHS[0] ?? 480);
+  }
 }

@@ -3,10 +3,10 @@ export const sceneNames = ['headland', 'marsh', 'fog', 'night', 'contours', 'tid
 export type SceneName = (typeof sceneNames)[number];
 
 export const sceneTitles: Record<SceneName, string> = {
-  headland: 'Headland at first light',
+  headland: 'First light',
   marsh: 'Reed marsh',
   fog: 'Fog on the firs',
-  night: 'Night over the point',
+  night: 'Night over the bay',
   contours: 'Chart of the bay',
   tide: 'Tide lines',
   lamp: 'Harbour lamps',

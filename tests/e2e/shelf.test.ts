@@ -1,12 +1,13 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect } from 'chai';
+import type { Page } from 'playwright-core';
 import { strToU8, zipSync } from 'fflate';
 import { digestOf } from '../../core/bundle/bundle.ts';
 import { dawnCount } from '../support/desks.ts';
 import { withApp } from '../support/app.ts';
 
-const names = (page: import('playwright-core').Page) => page.locator('[data-desk] h2').allInnerTexts();
+const names = (page: Page) => page.locator('[data-desk] h2').allInnerTexts();
 
 withApp('the shelf', ({ server, open }) => {
   it('shows the desks as live miniatures and opens one', async () => {

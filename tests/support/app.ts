@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import type { Desk } from '../../core/desk/schema.ts';
 import { chromium, type Browser, type Locator, type Page } from 'playwright-core';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
@@ -155,5 +156,5 @@ export async function untilKept(page: Page): Promise<void> {
 /** The desk as the server has it. */
 export async function stored(server: RunningServer, id: string) {
   const response = await fetch(`${server.address}/api/desks/${id}`);
-  return (await response.json()) as { desk: import('../../core/desk/schema.ts').Desk; revision: number };
+  return (await response.json()) as { desk: Desk; revision: number };
 }

@@ -17,6 +17,7 @@ import { Actions } from './actions.ts';
 import { DeskIcon, IconSet } from './icons.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 
+const NONE: readonly Application[] = [];
 const ROW = 58;
 const WIDTH = 380;
 const HEAD = 68;
@@ -32,7 +33,7 @@ export default function AppList({
   screen: SceneScreen;
   onClose: () => void;
 }) {
-  const applications = useDesk((state) => state.history?.present.applications) ?? [];
+  const applications = useDesk((state) => state.history?.present.applications ?? NONE);
   const actions = useContext(Actions);
   const [query, setQuery] = useState('');
   const [index, setIndex] = useState(0);

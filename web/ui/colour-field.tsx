@@ -80,7 +80,7 @@ export function PickerButton({
         title={label}
         className={clsx(
           'relative h-6 shrink-0 rounded-md border border-dashed border-dust',
-          wide ? 'w-14 border-solid border-seam' : 'w-6',
+          wide ? 'w-11 border-solid border-seam' : 'w-6',
           isMarked && !wide && 'outline-2 outline-offset-1 outline-brass outline',
         )}
         style={{ background: wide || isMarked ? colour : 'transparent' }}

@@ -190,10 +190,10 @@ export function NumberField({
         onFocus={(event) => event.target.select()}
         onBlur={() => take(text)}
         onKeyDown={onKeyDown}
-        className={clsx(box, 'w-full font-mono text-[12.5px]', unit && 'pr-7', isWrong && 'border-rust')}
+        className={clsx(box, 'w-full !px-2 font-mono text-[12px]', unit && '!pr-6', isWrong && 'border-rust')}
       />
       {unit && (
-        <span className="pointer-events-none absolute right-2.5 top-1/2 -translate-y-1/2 text-[11px] text-dust">
+        <span className="pointer-events-none absolute right-2 top-1/2 -translate-y-1/2 text-[11px] text-dust">
           {unit}
         </span>
       )}

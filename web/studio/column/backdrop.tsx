@@ -84,7 +84,7 @@ function SceneCard({
       aria-pressed={isChosen}
       onClick={onPress}
       className={clsx(
-        'relative h-[76px] overflow-hidden rounded-lg border border-transparent hover:border-brass/70',
+        'relative h-[76px] overflow-hidden rounded-lg border border-transparent bg-nap hover:border-brass/70',
         isChosen && 'outline-2 outline-offset-2 outline-brass outline',
       )}
     >

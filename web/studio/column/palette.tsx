@@ -173,7 +173,7 @@ function RoleRow({ role, roles }: { role: Role; roles: Roles }) {
           title={isMoved ? 'Moved on some surfaces, to be readable' : 'The least contrast on any surface'}
         >
           {isMoved ? '≈ ' : ''}
-          {worst.toFixed(1)} : 1
+          {worst.toFixed(1)}:1
         </span>
       )}
     </Row>

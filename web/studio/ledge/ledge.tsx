@@ -125,6 +125,11 @@ function Day({ place, moment }: { place: GeoPlace; moment: number }) {
   const sun = useMemo(() => createReadings({ moment: start, place, seed: 0 }).get('sun'), [start, place]);
   const time = formatMoment(moment, place.zone, 'HH:mm');
   const share = (at: number) => `${((at - start) / (end - start)) * 100}%`;
+  // An hour gives way to the sun where the two would stand in each other's way.
+  const marks = [sun.sunrise, sun.sunset]
+    .filter((at) => at !== null)
+    .map((at) => (at - start) / (end - start));
+  const hours = [0, 0.25, 0.5, 0.75].filter((part) => marks.every((mark) => Math.abs(mark - part) > 0.1));
   return (
     <div className="relative h-[58px]">
       <Slider.Root
@@ -155,7 +160,7 @@ function Day({ place, moment }: { place: GeoPlace; moment: number }) {
         </Slider.Thumb>
       </Slider.Root>
       <div className="absolute inset-x-0 top-[38px] h-5 text-[11.5px] text-dust">
-        {[0, 0.25, 0.5, 0.75].map((part) => (
+        {hours.map((part) => (
           <span
             key={part}
             className="absolute font-mono text-[11px]"

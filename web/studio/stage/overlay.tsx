@@ -12,7 +12,8 @@ import { useStageDrag } from './use-stage-drag.ts';
 
 /**
  * What lies over the screen while it is arranged: a handle on every part, the selection, guides and measures.
- * It is drawn in px of the stage, so that lines stay fine at every scale.
+ * It is drawn in px of the stage, so that lines stay fine at every scale, and always in the bright brass of velvet:
+ * what lies beneath is the desk, not the interface.
  */
 export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number }) {
   const selection = useView((view) => view.selection);
@@ -22,7 +23,12 @@ export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number 
     onPress: ({ isAdding }) => !isAdding && useView.getState().select([]),
   });
   return (
-    <div className="absolute inset-0 touch-none select-none will-change-transform" data-overlay {...bind()}>
+    <div
+      className="absolute inset-0 touch-none select-none will-change-transform"
+      data-overlay
+      data-theme="velvet"
+      {...bind()}
+    >
       {screen.edges.map((edge) => (
         <EdgeHandles key={edge.id} edge={edge} scale={scale} chosen={chosen} />
       ))}
@@ -63,7 +69,9 @@ function onMenu(id: string, chapter: 'edges' | 'widgets') {
   };
 }
 
-const frame = 'pointer-events-none absolute inset-0 rounded-[5px] outline-2 outline-brass';
+/** A dark line around the brass one: it has to be seen on any picture. */
+const frame =
+  'pointer-events-none absolute inset-0 rounded-[5px] outline-2 outline-brass shadow-[0_0_0_3px_rgb(0_0_0/.35)]';
 
 const WidgetHandle = memo(function WidgetHandle({
   widget,

@@ -1,0 +1,92 @@
+import { mkdirSync } from 'node:fs';
+import type { Page } from 'playwright-core';
+import { RunningServer, handle, launchBrowser, take } from '../tests/support/app.ts';
+
+/** Every picture is of the same moment: first light at Marrow Point. */
+const MOMENT = new Date('2026-11-24T07:12:00Z');
+
+interface Shot {
+  name: string;
+  path: string;
+  theme?: 'dark' | 'light';
+  size?: { width: number; height: number };
+  prepare?: (page: Page) => Promise<unknown>;
+}
+
+const shots: Shot[] = [
+  { name: 'shelf', path: '/' },
+  { name: 'shelf-linen', path: '/', theme: 'light' },
+  { name: 'studio-widgets', path: '/desk/dawn-count', prepare: (page) => handle(page, 'load').click() },
+  {
+    name: 'studio-drag',
+    path: '/desk/dawn-count',
+    prepare: (page) => take(page, handle(page, 'machine'), { x: 2, y: -128 }),
+  },
+  { name: 'studio-edges', path: '/desk/night-watch', prepare: (page) => handle(page, 'panel').click() },
+  {
+    name: 'studio-backdrop',
+    path: '/desk/dawn-count',
+    async prepare(page) {
+      await page.getByRole('button', { name: 'Backdrop' }).click();
+      await page.waitForFunction(() =>
+        [...document.images].every((image) => image.complete && image.naturalWidth > 0),
+      );
+    },
+  },
+  {
+    name: 'studio-palette-linen',
+    path: '/desk/sound-room',
+    theme: 'light',
+    async prepare(page) {
+      await page.getByRole('button', { name: 'Palette' }).click();
+      await page.locator('[aria-busy="false"]').waitFor();
+    },
+  },
+  {
+    name: 'studio-widgets-linen',
+    path: '/desk/dawn-count',
+    theme: 'light',
+    prepare: (page) => handle(page, 'clock').click(),
+  },
+  {
+    name: 'try-app-list',
+    path: '/desk/sound-room',
+    async prepare(page) {
+      await page.getByRole('button', { name: 'Try' }).click();
+      await page.getByRole('button', { name: 'Open the app list' }).click();
+      await page.getByRole('dialog', { name: 'App list' }).waitFor();
+    },
+  },
+  {
+    name: 'command-search',
+    path: '/desk/night-watch',
+    async prepare(page) {
+      await handle(page, 'clock').click();
+      await page.keyboard.press('Control+k');
+      await page.getByPlaceholder('What do you want to do?').fill('add');
+    },
+  },
+  { name: 'live', path: '/live/sound-room', size: { width: 1920, height: 1080 } },
+];
+
+const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
+mkdirSync(folder, { recursive: true });
+const wanted = process.argv.slice(2);
+const server = new RunningServer();
+const [browser] = await Promise.all([launchBrowser(), server.start()]);
+for (const { name, path, theme = 'dark', size = { width: 1280, height: 800 }, prepare } of shots) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  const context = await browser.newContext({ viewport: size, colorScheme: theme, reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  await page.clock.setFixedTime(MOMENT);
+  await page.goto(server.address + path);
+  await page.locator('[data-backdrop]').first().waitFor();
+  await prepare?.(page);
+  await page.evaluate(() => document.fonts.ready);
+  await page.waitForFunction(() => [...document.images].every((image) => image.complete));
+  await page.screenshot({ path: `${folder}${name}.png` });
+  console.log(name);
+  await context.close();
+}
+await browser.close();
+await server.end();
