@@ -1,4 +1,4 @@
-import type { Alignment, NinePoint } from '../desk/values.ts';
+import { points, type Alignment, type NinePoint } from '../desk/values.ts';
 import {
   bottom,
   centreOf,
@@ -114,16 +114,6 @@ export function nearestPoint(rect: Rect, frame: Rect): NinePoint {
   const { x, y } = centreOf(rect);
   const third = (at: number, start: number, length: number) =>
     Math.max(0, Math.min(2, Math.floor(((at - start) / Math.max(1, length)) * 3)));
-  const grid: NinePoint[] = [
-    'top-left',
-    'top',
-    'top-right',
-    'left',
-    'centre',
-    'right',
-    'bottom-left',
-    'bottom',
-    'bottom-right',
-  ];
-  return grid[third(y, frame.y, frame.height) * 3 + third(x, frame.x, frame.width)] ?? 'centre';
+  // The points are listed row by row.
+  return points[third(y, frame.y, frame.height) * 3 + third(x, frame.x, frame.width)] ?? 'centre';
 }

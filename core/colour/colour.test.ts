@@ -19,9 +19,12 @@ describe('colour strings', () => {
       expect(isColourString(bad), bad).to.equal(false);
   });
 
-  it('comes back from OKLCH as it went in', () => {
+  it('comes back from OKLCH as it went in, to the eye', () => {
     fc.assert(
-      fc.property(hex, (colour) => void expect(deltaE(toHex(toLch(colour)), colour)).to.be.below(0.6)),
+      fc.property(hex, (colour) => {
+        expect(deltaE(toHex(toLch(colour)), colour)).to.be.below(1.5);
+      }),
+      { numRuns: 1000 },
     );
   });
 

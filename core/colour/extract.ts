@@ -29,6 +29,8 @@ const SAME_AREA = 0.085;
  * the halves of a bell have 1.3, those of a flat spread 1.7.
  */
 const NO_VALLEY = 1.9;
+/** Spread of the pixels within one bin, which the histogram forgets: eight steps, even, in OKLab. */
+const WITHIN_BIN = 0.008;
 /** Shares below this are noise, unless far from everything else. */
 const LEAST_SHARE = 0.0004;
 
@@ -256,7 +258,7 @@ function isOne(a: Cluster, b: Cluster, distance: number): boolean {
 function spreadAlong({ moments, weight }: Cluster, [l = 0, a = 0, b = 0]: number[]): number {
   const [ll = 0, aa = 0, bb = 0, la = 0, lb = 0, ab = 0] = moments;
   const variance = l * l * ll + a * a * aa + b * b * bb + 2 * (l * a * la + l * b * lb + a * b * ab);
-  return Math.sqrt(Math.max(0, variance) / weight);
+  return Math.sqrt(Math.max(0, variance) / weight + WITHIN_BIN ** 2);
 }
 
 /** Both as one: moments are moved to the common centre (parallel axes). */

@@ -22,6 +22,7 @@ import { LedgeMark } from '../render/icons.tsx';
 import { ThemeMenu } from '../studio/rail.tsx';
 import { Button } from '../ui/controls.tsx';
 import { Dialog } from '../ui/dialog.tsx';
+import { NameForm } from '../ui/name-form.tsx';
 import { menuItem, menuLine, menuPanel } from '../ui/menu.ts';
 import { Miniature } from './miniature.tsx';
 import { useMinute } from './use-minute.ts';
@@ -176,14 +177,13 @@ export function Shelf() {
         <div className="pointer-events-none fixed inset-3 rounded-2xl outline-2 outline-brass outline-dashed" />
       )}
       {renaming && (
-        <RenameDialog
-          stored={renaming}
-          onClose={() => setRenaming(null)}
-          onRename={(name) => {
-            setRenaming(null);
-            void attempt(() => api.save({ ...renaming.desk, name }, renaming.revision));
-          }}
-        />
+        <Dialog title="Rename the desk" isOpen onClose={() => setRenaming(null)}>
+          <NameForm
+            name={renaming.desk.name}
+            onRename={(name) => void attempt(() => api.save({ ...renaming.desk, name }, renaming.revision))}
+            onLeave={() => setRenaming(null)}
+          />
+        </Dialog>
       )}
     </div>
   );
@@ -287,47 +287,5 @@ function DeskOnLedge({
         </DropdownMenu.Root>
       </div>
     </li>
-  );
-}
-
-function RenameDialog({
-  stored,
-  onClose,
-  onRename,
-}: {
-  stored: StoredDesk;
-  onClose: () => void;
-  onRename: (name: string) => void;
-}) {
-  const [name, setName] = useState(stored.desk.name);
-  const trimmed = name.trim();
-  return (
-    <Dialog title="Rename the desk" isOpen onClose={onClose}>
-      <form
-        className="mt-3 grid gap-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (trimmed) onRename(trimmed);
-        }}
-      >
-        <input
-          autoFocus
-          aria-label="Name"
-          value={name}
-          maxLength={120}
-          onFocus={(event) => event.target.select()}
-          onChange={(event) => setName(event.target.value)}
-          className="h-10 rounded-lg bg-pit px-3 text-[15px]"
-        />
-        <div className="flex justify-end gap-2">
-          <Button tone="quiet" onClick={onClose}>
-            Leave it
-          </Button>
-          <Button tone="brass" type="submit" disabled={!trimmed}>
-            Rename
-          </Button>
-        </div>
-      </form>
-    </Dialog>
   );
 }

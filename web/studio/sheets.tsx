@@ -10,6 +10,7 @@ import { presentDesk, useDesk } from '../stores/desk.ts';
 import { useView } from '../stores/view.ts';
 import { Button, NumberField, Row, TextField } from '../ui/controls.tsx';
 import { Dialog } from '../ui/dialog.tsx';
+import { NameForm } from '../ui/name-form.tsx';
 import { commands, groups } from './commands.ts';
 import { Keys } from './key-names.tsx';
 import { ScreensSheet } from './header/screens.tsx';
@@ -26,7 +27,11 @@ export default function Sheets() {
         <Shortcuts />
       </Dialog>
       <Dialog title="Rename the desk" isOpen={sheet === 'rename'} onClose={close}>
-        <Rename onDone={close} />
+        <NameForm
+          name={presentDesk()?.name ?? ''}
+          onRename={(name) => useDesk.getState().edit('Rename', (draft) => edits.rename(draft, name))}
+          onLeave={close}
+        />
       </Dialog>
       <Dialog
         title="History"
@@ -149,42 +154,6 @@ function Shortcuts() {
         );
       })}
     </div>
-  );
-}
-
-function Rename({ onDone }: { onDone: () => void }) {
-  const [name, setName] = useState(presentDesk()?.name ?? '');
-  const trimmed = name.trim();
-  const isFine = trimmed.length > 0 && trimmed.length <= 120;
-  return (
-    <form
-      className="mt-3 grid gap-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (!isFine) return;
-        if (trimmed !== presentDesk()?.name)
-          useDesk.getState().edit('Rename', (draft) => edits.rename(draft, trimmed));
-        onDone();
-      }}
-    >
-      <input
-        autoFocus
-        aria-label="Name"
-        value={name}
-        maxLength={120}
-        onFocus={(event) => event.target.select()}
-        onChange={(event) => setName(event.target.value)}
-        className="h-10 rounded-lg bg-pit px-3 text-[15px]"
-      />
-      <div className="flex justify-end gap-2">
-        <Button tone="quiet" onClick={onDone}>
-          Leave it
-        </Button>
-        <Button tone="brass" type="submit" disabled={!isFine}>
-          Rename
-        </Button>
-      </div>
-    </form>
   );
 }
 

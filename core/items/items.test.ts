@@ -1,0 +1,183 @@
+import { expect } from 'chai';
+import { DAWN, dawnCount } from '../../tests/support/desks.ts';
+import type { ItemContext } from '../kinds.ts';
+import { createReadings, type LiveReadings } from '../sources/readings.ts';
+import type { MachineReading } from '../sources/machine/machine.ts';
+import { appList } from './app-list/app-list.ts';
+import { application } from './application/application.ts';
+import { clock } from './clock/clock.ts';
+import { date } from './date/date.ts';
+import { divider } from './divider/divider.ts';
+import { gap } from './gap/gap.ts';
+import { itemKinds } from './list.ts';
+import { spring } from './spring/spring.ts';
+import { tray } from './tray/tray.ts';
+import { workspaces } from './workspaces/workspaces.ts';
+
+function contextOf(change: Partial<ItemContext> = {}, live?: LiveReadings): ItemContext {
+  const desk = dawnCount();
+  return {
+    applications: desk.applications,
+    workspaces: desk.workspaces,
+    running: new Set(),
+    workspace: 0,
+    fonts: desk.look.fonts,
+    readings: createReadings({ moment: DAWN, place: desk.place, seed: desk.seed, live }),
+    textColour: () => '#ffffff',
+    thickness: 40,
+    iconSize: 20,
+    isVertical: false,
+    ...change,
+  };
+}
+
+const machineIs = (reading: Partial<MachineReading>): LiveReadings => ({
+  machine: [
+    { moment: DAWN, reading: { processor: null, memory: null, disk: null, network: null, ...reading } },
+  ],
+});
+
+describe('items', () => {
+  it('all have a title, a summary and options with defaults', () => {
+    for (const kind of itemKinds) {
+      expect(kind.title, kind.type).to.match(/^[A-Z]/);
+      expect(kind.summary, kind.type).to.have.length.greaterThan(8);
+      expect(kind.options.safeParse({}).success, kind.type).to.equal(true);
+    }
+  });
+
+  describe('clock', () => {
+    it('shows one line on a level edge, and stacks its parts on an upright one', () => {
+      const options = clock.options.parse({ seconds: true });
+      expect(clock.view(options, contextOf()).lines).to.deep.equal(['07:12:00']);
+      expect(clock.view(options, contextOf({ isVertical: true })).lines).to.deep.equal(['07', '12', '00']);
+    });
+
+    it('tells the time of another zone, in twelve hours', () => {
+      const options = clock.options.parse({ hours: '12', zone: 'Asia/Tokyo' });
+      expect(clock.view(options, contextOf()).lines).to.deep.equal(['4:12 pm']);
+    });
+
+    it('keeps its length while its figures change', () => {
+      const options = clock.options.parse({});
+      const length = (moment: number) => {
+        const context = contextOf();
+        const at = { ...context, readings: createReadings({ moment, place: dawnCount().place, seed: 1 }) };
+        return clock.length(clock.view(options, at), at);
+      };
+      expect(length(DAWN)).to.equal(length(DAWN + 3_599_000));
+    });
+  });
+
+  it('date follows its pattern, and shows the day when it has none', () => {
+    expect(date.view(date.options.parse({}), contextOf()).lines).to.deep.equal(['Tue 24 Nov']);
+    expect(date.view(date.options.parse({ pattern: '' }), contextOf()).lines).to.deep.equal(['24']);
+    expect(date.view(date.options.parse({}), contextOf({ isVertical: true })).lines).to.deep.equal([
+      'Tue',
+      '24',
+      'Nov',
+    ]);
+  });
+
+  describe('workspaces', () => {
+    it('marks the one in front, whose bar is longer', () => {
+      const { marks } = workspaces.view(workspaces.options.parse({}), contextOf({ workspace: 1 }));
+      expect(marks.map(({ isCurrent }) => isCurrent)).to.deep.equal([false, true, false]);
+      expect(marks[1]?.length).to.be.greaterThan(marks[0]?.length ?? 0);
+    });
+
+    it('is long enough for all of its marks', () => {
+      for (const style of ['bars', 'numbers', 'names'] as const) {
+        const context = contextOf();
+        const view = workspaces.view(workspaces.options.parse({ style }), context);
+        const marks = view.marks.reduce((sum, mark) => sum + mark.length, 0);
+        expect(workspaces.length(view, context), style).to.be.greaterThan(marks);
+      }
+    });
+
+    it('shows numbers where names would not fit upright', () => {
+      const { marks } = workspaces.view(
+        workspaces.options.parse({ style: 'names' }),
+        contextOf({ isVertical: true }),
+      );
+      expect(marks.map(({ label }) => label)).to.deep.equal(['1', '2', '3']);
+    });
+  });
+
+  describe('application', () => {
+    it('shows its name and icon, and whether it runs', () => {
+      const options = application.options.parse({ application: 'wavebox', label: true });
+      const view = application.view(options, contextOf({ running: new Set(['wavebox']) }));
+      expect(view).to.include({
+        name: 'Wavebox',
+        icon: 'audio-x-generic',
+        label: 'Wavebox',
+        isRunning: true,
+      });
+    });
+
+    it('says so when the desk has no such application', () => {
+      const view = application.view(application.options.parse({ application: 'lost' }), contextOf());
+      expect(view).to.include({ name: 'No application', icon: 'application-x-executable', isRunning: false });
+    });
+
+    it('is longer by its label, except upright', () => {
+      const length = (label: boolean, isVertical = false) => {
+        const context = contextOf({ isVertical });
+        return application.length(
+          application.view(application.options.parse({ application: 'wavebox', label }), context),
+          context,
+        );
+      };
+      expect(length(true)).to.be.greaterThan(length(false));
+      expect(length(true, true)).to.equal(length(false, true));
+    });
+  });
+
+  describe('tray', () => {
+    const signs = (reading: Partial<MachineReading> | null, options: object = {}) =>
+      tray
+        .view(
+          tray.options.parse({ from: 'this-machine', ...options }),
+          contextOf({}, reading ? machineIs(reading) : undefined),
+        )
+        .signs.map(({ icon }) => icon);
+
+    it('shows how busy network and processor are', () => {
+      expect(signs({ network: { down: 5_000_000, up: 0 }, processor: 80 }).slice(0, 2)).to.deep.equal([
+        'network-transmit-receive',
+        'speedometer-high',
+      ]);
+      expect(signs({ network: { down: 10, up: 0 }, processor: 3 }).slice(0, 2)).to.deep.equal([
+        'network-idle',
+        'speedometer-low',
+      ]);
+    });
+
+    it('shows what is not available as such', () => {
+      expect(signs(null).slice(0, 2)).to.deep.equal(['network-offline', 'speedometer-low']);
+      const [network] = tray.view(tray.options.parse({ from: 'this-machine' }), contextOf()).signs;
+      expect(network?.title).to.equal('Network not available');
+    });
+
+    it('shows only what is asked for; at 07:12 in November it is night still', () => {
+      expect(signs({}, { network: false, processor: false })).to.deep.equal(['weather-clear-night']);
+    });
+  });
+
+  it('blanks are as long as they say: a gap its size, a spring nothing of its own', () => {
+    expect(gap.length(gap.view(gap.options.parse({ size: 33 }), contextOf()), contextOf())).to.equal(33);
+    expect(spring.length(spring.view(spring.options.parse({}), contextOf()), contextOf())).to.equal(0);
+    expect(spring.weight?.(spring.options.parse({ weight: 3 }))).to.equal(3);
+    expect(divider.length(divider.view(divider.options.parse({}), contextOf()), contextOf())).to.be.within(
+      1,
+      20,
+    );
+  });
+
+  it('the app list button makes room for its label', () => {
+    const length = (label: string) =>
+      appList.length(appList.view(appList.options.parse({ label }), contextOf()), contextOf());
+    expect(length('Applications')).to.be.greaterThan(length('') + 40);
+  });
+});

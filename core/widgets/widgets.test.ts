@@ -1,0 +1,161 @@
+import { expect } from 'chai';
+import { DAWN, dawnCount } from '../../tests/support/desks.ts';
+import type { WidgetContext } from '../kinds.ts';
+import type { MachineReading } from '../sources/machine/machine.ts';
+import { createReadings, type LiveReadings } from '../sources/readings.ts';
+import { textWidth } from '../text/measure.ts';
+import { clock, clockType } from './clock/clock.ts';
+import { widgetKinds } from './list.ts';
+import { machine } from './machine/machine.ts';
+
+function contextAt(moment = DAWN, live?: LiveReadings): WidgetContext {
+  const desk = dawnCount();
+  return {
+    applications: desk.applications,
+    workspaces: desk.workspaces,
+    running: new Set(),
+    workspace: 0,
+    fonts: desk.look.fonts,
+    readings: createReadings({ moment, place: desk.place, seed: desk.seed, live }),
+    textColour: (colour) => `text ${colour}`,
+  };
+}
+
+describe('widgets', () => {
+  it('all have a title, a summary, faces with names, and options with defaults', () => {
+    for (const kind of widgetKinds) {
+      expect(kind.title).to.match(/^[A-Z]/);
+      expect(kind.faces.length, kind.type).to.be.greaterThan(1);
+      expect(new Set(kind.faces.map(({ id }) => id)).size, kind.type).to.equal(kind.faces.length);
+      expect(kind.options.safeParse({}).success, kind.type).to.equal(true);
+    }
+  });
+});
+
+describe('the clock', () => {
+  const view = (options: object = {}, moment = DAWN) =>
+    clock.view(clock.options.parse(options), 'serif', contextAt(moment));
+
+  it('tells the time of the desk, or of another zone', () => {
+    expect(view()).to.include({
+      hours: '07',
+      minutes: '12',
+      seconds: null,
+      period: null,
+      date: 'Tuesday 24 November',
+    });
+    expect(view({ zone: 'America/New_York' })).to.include({ hours: '02', minutes: '12' });
+    expect(view({ zone: 'Pacific/Auckland', date: 'EEE' })).to.include({ hours: '20', date: 'Tue' });
+  });
+
+  it('counts in twelve hours, with noon and midnight as twelve', () => {
+    const at = (hour: number) => view({ hours: '12' }, Date.UTC(2026, 10, 24, hour, 5));
+    expect([at(0), at(11), at(12), at(23)].map(({ hours, period }) => `${hours} ${period}`)).to.deep.equal([
+      '12 am',
+      '11 am',
+      '12 pm',
+      '11 pm',
+    ]);
+  });
+
+  it('turns its hands', () => {
+    expect(view({ seconds: true }, DAWN + 15_000).hands).to.deep.equal({
+      hour: 7.2 * 30,
+      minute: 72,
+      second: 90,
+    });
+    expect(view().hands.second).to.equal(null);
+  });
+
+  it('goes through a night in which the clocks change', () => {
+    const before = Date.UTC(2026, 9, 25, 0, 59);
+    expect(view({}, before).hours).to.equal('01');
+    expect(view({}, before + 60_000).hours).to.equal('01');
+    expect(view({}, before + 61 * 60_000).hours).to.equal('02');
+  });
+
+  it('has room for all that it shows, on every face', () => {
+    for (const { id } of clock.faces) {
+      const size = (options: object) => {
+        const shown = clock.view(clock.options.parse(options), id, contextAt());
+        return clock.size(shown, id, contextAt());
+      };
+      const plain = size({ date: '' });
+      const full = size({ seconds: true, hours: '12', date: "EEEE d MMMM yyyy 'at the point'" });
+      expect(full.width, id).to.be.greaterThan(plain.width);
+      expect(full.height, id).to.be.at.least(plain.height);
+    }
+    const { time } = clockType.serif;
+    const width = clock.size(view({ date: '' }), 'serif', contextAt()).width;
+    expect(width).to.be.at.least(textWidth('07:12', { family: 'fraunces', ...time }));
+  });
+
+  it('asks for its colour as text', () => {
+    expect(view({ colour: 'accent' }).colour).to.equal('text accent');
+  });
+});
+
+describe('the machine', () => {
+  const live = (reading: Partial<MachineReading>): LiveReadings => ({
+    machine: [
+      { moment: DAWN, reading: { processor: null, memory: null, disk: null, network: null, ...reading } },
+    ],
+  });
+  const view = (options: object, readings?: LiveReadings, face: 'rings' | 'graph' = 'rings') =>
+    machine.view(machine.options.parse(options), face, contextAt(DAWN, readings));
+
+  it('shows what is chosen, in order', () => {
+    expect(view({ network: true, disk: false }).meters.map(({ id }) => id)).to.deep.equal([
+      'processor',
+      'memory',
+      'network',
+    ]);
+    expect(view({ processor: false, memory: false, disk: false }).notice).to.equal('Nothing chosen to show');
+  });
+
+  it('reads this machine, with what is not available as such', () => {
+    const GB = 2 ** 30;
+    const { meters, notice } = view(
+      { from: 'this-machine', network: true },
+      live({ processor: 41.6, memory: { used: 4 * GB, total: 16 * GB } }),
+    );
+    expect(notice).to.equal(null);
+    expect(meters.map(({ figure, unit }) => `${figure}${unit}`)).to.deep.equal(['42%', '25%', '–', '–']);
+    expect(meters[1]?.detail).to.equal('4.0 GB of 16.0 GB');
+    expect(meters[2]).to.include({ share: null, detail: 'not available' });
+  });
+
+  it('waits for the first reading', () => {
+    expect(view({ from: 'this-machine' }).notice).to.equal('Waiting for this machine');
+  });
+
+  it('measures the network by tenfolds, from a kilobyte to ten megabytes a second', () => {
+    const share = (down: number) =>
+      view({ from: 'this-machine', network: true }, live({ network: { down, up: 0 } })).meters[3]?.share;
+    expect([share(0), share(1000), share(100_000), share(10_000_000), share(1e12)]).to.deep.equal([
+      0, 0, 0.5, 1, 1,
+    ]);
+  });
+
+  it('draws its graph over the span that is asked for, with gaps where nothing is known', () => {
+    const { series } = view({ span: 60, network: true }, undefined, 'graph');
+    expect(series).to.have.length(4);
+    expect(series?.[0]).to.have.length(60);
+    expect(series?.flat().every((share) => share !== null && share >= 0 && share <= 1)).to.equal(true);
+    const own = view({ from: 'this-machine', span: 60 }, live({ processor: 50 }), 'graph').series?.[0];
+    expect(own?.at(-1)).to.equal(0.5);
+    expect(own?.slice(0, -1).every((share) => share === null)).to.equal(true);
+  });
+
+  it('grows with what it shows', () => {
+    for (const { id } of machine.faces) {
+      const size = (options: object) => {
+        const shown = machine.view(machine.options.parse(options), id, contextAt());
+        return machine.size(shown, id, contextAt());
+      };
+      const one = size({ memory: false, disk: false });
+      const four = size({ network: true });
+      expect(four.width * four.height, id).to.be.greaterThan(one.width * one.height);
+    }
+  });
+});

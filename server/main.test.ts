@@ -1,0 +1,51 @@
+import { spawn } from 'node:child_process';
+import { createServer } from 'node:net';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect } from 'chai';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+
+/** Starts the server as a person would, for a start that fails. */
+async function startAndFail(...args: string[]): Promise<{ code: number | null; said: string }> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { cwd: root });
+  let said = '';
+  child.stderr.on('data', (chunk) => (said += String(chunk)));
+  const [code] = (await once(child, 'exit')) as [number | null];
+  return { code, said: said.trim() };
+}
+
+describe('starting the server', () => {
+  let folder: string;
+  before(() => {
+    folder = mkdtempSync(join(tmpdir(), 'velvet-start-'));
+  });
+  after(() => rmSync(folder, { recursive: true }));
+
+  it('ends with one sentence when the port is taken', async () => {
+    const other = createServer().listen(0, '127.0.0.1');
+    await once(other, 'listening');
+    const { port } = other.address() as { port: number };
+    const { code, said } = await startAndFail('--port', String(port), '--data', folder);
+    other.close();
+    expect(code).to.equal(1);
+    expect(said).to.equal(`Port ${port} is taken. Choose another with --port.`);
+  });
+
+  it('ends with one sentence when the port is none', async () => {
+    const { code, said } = await startAndFail('--port', 'lots', '--data', folder);
+    expect(code).to.equal(1);
+    expect(said).to.equal('"lots" is not a port: choose a number from 0 to 65535.');
+  });
+
+  it('ends with one sentence when the folder can not be written', async () => {
+    const file = join(folder, 'a-file');
+    writeFileSync(file, 'in the way');
+    const { code, said } = await startAndFail('--port', '0', '--data', join(file, 'data'));
+    expect(code).to.equal(1);
+    expect(said).to.match(/^The data folder .* can't be written \(ENOTDIR\)\. Choose another with --data\.$/);
+  });
+});
