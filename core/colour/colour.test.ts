@@ -19,10 +19,10 @@ describe('colour strings', () => {
       expect(isColourString(bad), bad).to.equal(false);
   });
 
-  it('comes back from OKLCH as it went in, to the eye', () => {
+  it('comes back from OKLCH as it went in', () => {
     fc.assert(
       fc.property(hex, (colour) => {
-        expect(deltaE(toHex(toLch(colour)), colour)).to.be.below(1.5);
+        expect(toHex(toLch(colour))).to.equal(colour);
       }),
       { numRuns: 1000 },
     );

@@ -20,6 +20,10 @@ registerMode(modeOklch);
 
 const toOklch = converter('oklch');
 const toOklab = converter('oklab');
+const toRgb = converter('rgb');
+
+/** Half a step of 8 bits. */
+const ROUNDING = 0.002;
 
 /** Lightness 0 to 1, chroma 0 to about 0.37, hue in degrees. */
 export interface Lch {
@@ -49,7 +53,10 @@ export function toLab(colour: string): [number, number, number] {
 /** The nearest sRGB colour with the same lightness and hue, as #rrggbb. */
 export function toHex({ l, c, h }: Lch): string {
   const wanted: Oklch = { mode: 'oklch', l: Math.max(0, Math.min(1, l)), c: Math.max(0, c), h };
-  return formatHex(clampChroma(wanted, 'oklch'));
+  // On the very edge of sRGB rounding alone leads out of it: that is cut off, not taken for a loss of chroma.
+  const rgb = toRgb(wanted);
+  const isInside = [rgb.r, rgb.g, rgb.b].every((channel) => channel > -ROUNDING && channel < 1 + ROUNDING);
+  return formatHex(isInside ? rgb : clampChroma(wanted, 'oklch'));
 }
 
 /** Any colour string of a desk as #rrggbb. */
