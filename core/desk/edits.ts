@@ -29,15 +29,15 @@ export interface Ground {
 }
 
 /** The place with which a part at `rect` keeps hanging from what it hangs from. */
-export function placeAt(hangs: Hanging, rect: Rect, ground: Ground): Place {
+export function placeAt(hangs: Hanging, rect: Rect, ground: Ground, step = HALF_PX): Place {
   if (hangs.from === 'part') {
     const neighbour = ground.rects.get(hangs.part);
     return neighbour
-      ? rounded(hangs, offsetFromNeighbour(hangs.side, hangs.align, neighbour, rect))
+      ? rounded(hangs, offsetFromNeighbour(hangs.side, hangs.align, neighbour, rect), step)
       : freePlace(rect, ground);
   }
   const frame = hangs.from === 'free' ? ground.free : ground.screen.rect;
-  return rounded(hangs, offsetFromPoint(hangs.point, frame, rect));
+  return rounded(hangs, offsetFromPoint(hangs.point, frame, rect), step);
 }
 
 /** The place of a part at `rect` that hangs from the nearest point of the free area. */
@@ -49,8 +49,12 @@ export function freePlace(rect: Rect, ground: Ground): Place {
   );
 }
 
-function rounded(hangs: Hanging, { x, y }: { x: number; y: number }): Place {
-  return { hangs, x: Math.round(x * 2) / 2, y: Math.round(y * 2) / 2 };
+/** Offsets are kept in halves of a px: a part of odd size can stand in a middle. */
+const HALF_PX = 0.5;
+
+function rounded(hangs: Hanging, { x, y }: { x: number; y: number }, step = HALF_PX): Place {
+  const round = (value: number) => Math.round(Math.round(value / step) * step * 100) / 100;
+  return { hangs, x: round(x), y: round(y) };
 }
 
 function find<T extends { id: string }>(list: T[], id: string): T | undefined {
@@ -173,7 +177,8 @@ export const edits = {
     const rect = ground.rects.get(id);
     if (!widget || !rect) return;
     const before = widget.place;
-    widget.place = placeAt(hangs, rect, ground);
+    // Exact: what changes is what it hangs from, not where it stands.
+    widget.place = placeAt(hangs, rect, ground, 0.01);
     if (hangsInCircle(id, desk.widgets)) widget.place = before;
   },
 

@@ -28,7 +28,7 @@ withApp('editing', ({ server, open }) => {
     await page.getByRole('group', { name: 'Faces' }).getByRole('button', { name: 'Stack' }).click();
     await page.getByRole('switch', { name: 'Seconds' }).click();
     await page.getByRole('radio', { name: '12 hours' }).click();
-    await page.getByRole('textbox', { name: 'Time zone' }).fill('Asia/Tokyo');
+    await page.getByRole('combobox', { name: 'Time zone' }).fill('Asia/Tokyo');
     await page.keyboard.press('Enter');
     await page.getByRole('group', { name: 'Colour' }).getByRole('button', { name: 'Colour: Accent' }).click();
     await untilKept(page);
@@ -149,6 +149,8 @@ withApp('editing', ({ server, open }) => {
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Thickness, exact' }).fill('160');
     await page.keyboard.press('Enter');
+    await page.getByRole('textbox', { name: 'Between items, exact' }).fill('60');
+    await page.keyboard.press('Enter');
     await page.getByRole('radio', { name: 'left', exact: true }).click();
     await page.getByText(/The items need \d+ px more than this side has/).waitFor();
     await page.getByRole('textbox', { name: 'Thickness, exact' }).fill('9000');
@@ -157,7 +159,7 @@ withApp('editing', ({ server, open }) => {
     expect(
       (await stored(server, 'dawn-count')).desk.edges.find(({ id }) => id === 'dock')?.thickness,
     ).to.equal(160);
-    for (let step = 0; step < 3; step++) await page.keyboard.press('Control+z');
+    for (let step = 0; step < 4; step++) await page.keyboard.press('Control+z');
   });
 
   it('changes the screens: another size, one more, one less', async () => {
@@ -189,10 +191,10 @@ withApp('editing', ({ server, open }) => {
     const before = await sky();
     await page.getByRole('textbox', { name: 'Latitude' }).fill('-35');
     await page.keyboard.press('Enter');
-    await page.getByRole('textbox', { name: 'Time zone' }).fill('Mars/Base');
+    await page.getByRole('combobox', { name: 'Time zone' }).fill('Mars/Base');
     await page.keyboard.press('Enter');
     await page.getByText(/There is no time zone “Mars\/Base”/).waitFor();
-    await page.getByRole('textbox', { name: 'Time zone' }).fill('Australia/Sydney');
+    await page.getByRole('combobox', { name: 'Time zone' }).fill('Australia/Sydney');
     await page.keyboard.press('Enter');
     await page.keyboard.press('Escape');
     expect(await sky()).not.to.equal(before);

@@ -184,10 +184,11 @@ withApp('the studio', ({ server, open }) => {
   it('goes live at the size of the window and comes back', async () => {
     const page = await open('/desk/dawn-count');
     await page.getByRole('link', { name: 'Go live' }).click();
-    await page.locator('[data-screen="main"]').waitFor();
+    const back = page.getByRole('link', { name: 'Back to the studio' });
+    await back.waitFor();
     const dock = await page.locator('[data-edge="dock"]').boundingBox();
     expect((dock?.y ?? 0) + (dock?.height ?? 0)).to.be.closeTo(800 - 28, 1);
-    await page.getByRole('link', { name: 'Back to the studio' }).click();
+    await back.click();
     await page.locator('[data-stage]').waitFor();
   });
 

@@ -232,6 +232,7 @@ export function SliderField({
   unit?: string;
   decimals?: number;
 }) {
+  const committed = useRef<number | null>(null);
   return (
     <>
       <Slider.Root
@@ -240,11 +241,15 @@ export function SliderField({
         min={min}
         max={max}
         step={step}
-        onValueChange={([next]) => next !== undefined && onTurn(next)}
-        // By the keyboard this comes before the change itself.
+        onValueChange={([next]) => {
+          if (next !== undefined && next !== committed.current) onTurn(next);
+        }}
+        // By the keyboard this comes just before the change itself, which then has nothing to add.
         onValueCommit={([next]) => {
           if (next !== undefined) onTurn(next);
           onEnd();
+          committed.current = next ?? null;
+          queueMicrotask(() => (committed.current = null));
         }}
       >
         <Slider.Track className="relative h-1 grow rounded-full bg-pit">
