@@ -327,7 +327,7 @@ function nightWatch(): Desk {
     backdrop: { kind: 'scene', scene: 'night', seed: 5 },
     roles: rolesFrom(
       { '#05080f': 0.5, '#12263a': 0.3, '#24465a': 0.15, '#ffdf9e': 0.05 },
-      { dark: { accent: '#ffd58c', second: '#7fb4c9' } },
+      { dark: { accent: '#8fdcd0', second: '#ffd58c' } },
     ),
     finish,
     fonts: { display: 'spline-sans-mono', text: 'spline-sans-mono', figures: 'spline-sans-mono' },

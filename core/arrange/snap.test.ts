@@ -93,6 +93,58 @@ function linesOf(rest: { x: number; y: number }, { width, height }: Rect, axis: 
   return [start, start + length / 2, start + length];
 }
 
+/** The plain way to find the nearest line on an axis: try every pair of lines that may agree. */
+function plainSnap({ moving, others, screen, free, margin, tolerance }: SnapInput, axis: 'x' | 'y'): number {
+  const length = axis === 'x' ? 'width' : 'height';
+  const cross = axis === 'x' ? 'y' : 'x';
+  const crossLength = axis === 'x' ? 'height' : 'width';
+  const own = moving[length];
+  const starts: number[] = [];
+  for (const frame of [screen, free])
+    starts.push(frame[axis], frame[axis] + frame[length] - own, frame[axis] + (frame[length] - own) / 2);
+  starts.push(free[axis] + margin, free[axis] + free[length] - margin - own);
+  for (const other of others) {
+    for (const line of [other[axis], other[axis] + other[length]]) starts.push(line, line - own);
+    starts.push(other[axis] + (other[length] - own) / 2);
+  }
+  const row = others
+    .filter(
+      (other) =>
+        other[cross] < moving[cross] + moving[crossLength] &&
+        moving[cross] < other[cross] + other[crossLength],
+    )
+    .sort((a, b) => a[axis] - b[axis]);
+  row.forEach((a, index) => {
+    const b = row[index + 1];
+    const gap = b ? b[axis] - a[axis] - a[length] : 0;
+    if (!b || gap <= 0) return;
+    starts.push(b[axis] + b[length] + gap, a[axis] - gap - own);
+    if (gap > own) starts.push(a[axis] + a[length] + (gap - own) / 2);
+  });
+  const nearest = Math.min(...starts.map((start) => Math.abs(start - moving[axis])));
+  return nearest <= tolerance ? nearest : 0;
+}
+
+describe('snap, compared with the plain way', () => {
+  it('comes to rest as near, on both axes, whatever stands around', () => {
+    const rect = fc.record({
+      x: fc.integer({ min: 0, max: 900 }),
+      y: fc.integer({ min: 0, max: 500 }),
+      width: fc.integer({ min: 1, max: 300 }),
+      height: fc.integer({ min: 1, max: 200 }),
+    });
+    fc.assert(
+      fc.property(rect, fc.array(rect, { maxLength: 25 }), (part, others) => {
+        const input = { ...base, moving: part, others };
+        const rest = snap(input);
+        expect(Math.abs(rest.x - part.x)).to.be.closeTo(plainSnap(input, 'x'), 0.011);
+        expect(Math.abs(rest.y - part.y)).to.be.closeTo(plainSnap(input, 'y'), 0.011);
+      }),
+      { numRuns: 400 },
+    );
+  });
+});
+
 describe('distancesAround', () => {
   it('measures to the nearest part in the way, else to the frame', () => {
     const others = [

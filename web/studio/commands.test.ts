@@ -1,13 +1,6 @@
+import '../../tests/support/page.ts';
 import { expect } from 'chai';
-
-/** Commands reach the page's stores when they are loaded; here there is a page in name only. */
-const page = globalThis as unknown as Record<string, unknown>;
-const before = { ...page };
-page['matchMedia'] = () => ({ matches: false, addEventListener: () => {} });
-page['localStorage'] = { getItem: () => null, setItem: () => {}, removeItem: () => {} };
-page['addEventListener'] ??= () => {};
-const { commands, commandsById, groups } = await import('./commands.ts');
-for (const name of ['matchMedia', 'localStorage', 'addEventListener']) page[name] = before[name];
+import { commands, commandsById, groups } from './commands.ts';
 
 describe('commands', () => {
   it('have ids of their own', () => {

@@ -1,0 +1,49 @@
+import { expect } from 'chai';
+import { deltaE } from '../core/colour/convert.ts';
+import { overlaps } from '../core/arrange/geometry.ts';
+import { solve } from '../core/scene/solve.ts';
+import { demoDesks } from './desks.ts';
+
+const DAY = Date.UTC(2026, 10, 24);
+const HOUR = 3_600_000;
+
+describe('the demo', () => {
+  for (const desk of demoDesks()) {
+    it(`${desk.name}: nothing stands on anything else, at any hour, and all items fit`, () => {
+      for (let hour = 0; hour < 24; hour++) {
+        for (const { edges, widgets } of solve(desk, { moment: DAY + hour * HOUR }).screens) {
+          for (const edge of edges) expect(edge.missing, edge.id).to.equal(0);
+          const parts = [...edges, ...widgets];
+          parts.forEach((part, index) => {
+            for (const other of parts.slice(index + 1))
+              expect(overlaps(part.rect, other.rect), `${part.id} and ${other.id}`).to.equal(false);
+          });
+        }
+      }
+    });
+  }
+
+  it('has four moods that are not one another', () => {
+    const desks = demoDesks();
+    expect(new Set(desks.map(({ backdrop }) => JSON.stringify(backdrop))).size).to.equal(desks.length);
+    desks.forEach((desk, index) => {
+      for (const other of desks.slice(index + 1)) {
+        const [a, b] = [desk, other].map(({ look }) => look.roles[look.half]);
+        if (!a || !b) continue;
+        expect(
+          deltaE(a.ground, b.ground) + deltaE(a.accent, b.accent),
+          `${desk.name} and ${other.name}`,
+        ).to.be.greaterThan(8);
+      }
+    });
+  });
+
+  it('names only applications that its desks have', () => {
+    for (const desk of demoDesks()) {
+      const known = new Set(desk.applications.map(({ id }) => id));
+      for (const { type, options } of desk.edges.flatMap(({ items }) => items)) {
+        if (type === 'application') expect(known, desk.name).to.include(options['application']);
+      }
+    }
+  });
+});

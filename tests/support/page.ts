@@ -1,0 +1,16 @@
+/**
+ * A page in name only, for tests of what lives in the browser but draws nothing. Import it before anything that
+ * reaches for the page when it is loaded.
+ */
+const kept = new Map<string, string>();
+const page = globalThis as unknown as Record<string, unknown>;
+
+page['localStorage'] ??= {
+  getItem: (key: string) => kept.get(key) ?? null,
+  setItem: (key: string, value: string) => void kept.set(key, value),
+  removeItem: (key: string) => void kept.delete(key),
+};
+page['matchMedia'] ??= () => ({ matches: false, addEventListener: () => {} });
+page['addEventListener'] ??= () => {};
+
+export {};
