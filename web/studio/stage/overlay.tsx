@@ -41,8 +41,20 @@ export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number 
           isAlone={selection.length === 1}
         />
       ))}
+      {screen.edges.length + screen.widgets.length === 0 && <EmptyStage />}
       <Hints screen={screen} scale={scale} />
     </div>
+  );
+}
+
+/** What to do first with a bare desk. */
+function EmptyStage() {
+  return (
+    <p className="pointer-events-none absolute inset-0 grid place-items-center">
+      <span className="rounded-xl bg-pit/85 px-4 py-2.5 text-chalk">
+        A bare desk. Drag a widget here from the column, or start with a panel under Edges.
+      </span>
+    </p>
   );
 }
 
