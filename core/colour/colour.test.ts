@@ -5,7 +5,8 @@ import { contrast, deltaE, hexOf, isColourString, mix, toHex, toLch } from './co
 import { extractPalette, type Pixels } from './extract.ts';
 import { paletteOf, surfaceOf, type Roles } from './look.ts';
 import { readableOn } from './readable.ts';
-import { drawRoles, surfaceRoles } from './scheme.ts';
+import { APCA_BODY, apcaContrast } from './apca.ts';
+import { drawRoles, schemeNames, surfaceRoles, type SchemeName } from './scheme.ts';
 import { skyColour } from './sky.ts';
 import { roles } from '../desk/values.ts';
 
@@ -52,6 +53,20 @@ describe('readableOn', () => {
   });
 });
 
+describe('apcaContrast', () => {
+  it('agrees with published values', () => {
+    // From the reference implementation's own test pairs.
+    expect(apcaContrast('#888888', '#ffffff')).to.be.closeTo(63.06, 0.1);
+    expect(apcaContrast('#ffffff', '#888888')).to.be.closeTo(-68.54, 0.1);
+    expect(apcaContrast('#000000', '#aaaaaa')).to.be.closeTo(58.15, 0.1);
+    expect(apcaContrast('#aaaaaa', '#000000')).to.be.closeTo(-56.24, 0.1);
+  });
+
+  it('is nothing between a colour and itself', () => {
+    expect(apcaContrast('#336699', '#336699')).to.equal(0);
+  });
+});
+
 describe('palette', () => {
   const dark = Object.fromEntries(roles.map((role) => [role, '#222222'])) as Roles;
 
@@ -87,22 +102,48 @@ describe('drawRoles', () => {
     { maxLength: 8 },
   );
 
-  it('gives text roles that reach 4.5:1 on every surface of their half, from any swatches', () => {
+  it('gives text roles that reach WCAG 4.5:1 and APCA Lc 60 on every surface, from any swatches, by any scheme', () => {
     fc.assert(
-      fc.property(swatches, (list) => {
-        const drawn = drawRoles(list);
+      fc.property(swatches, fc.constantFrom(...schemeNames), (list, scheme) => {
+        const drawn = drawRoles(list, scheme);
         for (const half of ['light', 'dark'] as const) {
           for (const text of ['ink', 'softInk'] as const) {
-            for (const surface of surfaceRoles)
-              expect(
-                contrast(drawn[half][text], drawn[half][surface]),
-                `${half} ${text} ${surface}`,
-              ).to.be.at.least(4.5);
+            for (const surface of surfaceRoles) {
+              const name = `${scheme} ${half} ${text} ${surface}`;
+              expect(contrast(drawn[half][text], drawn[half][surface]), name).to.be.at.least(4.5);
+              expect(Math.abs(apcaContrast(drawn[half][text], drawn[half][surface])), name).to.be.at.least(
+                APCA_BODY,
+              );
+            }
           }
         }
       }),
-      { numRuns: 2000 },
+      { numRuns: 3000 },
     );
+  }).timeout(60_000);
+
+  const dusk = [
+    { colour: '#232a3c', share: 0.7 },
+    { colour: '#c9824a', share: 0.2 },
+    { colour: '#5f8f86', share: 0.1 },
+  ];
+  const chromaOf = (colour: string) => toLch(colour).c;
+  const hueGap = (a: string, b: string) => Math.abs(((toLch(a).h - toLch(b).h + 540) % 360) - 180);
+
+  it('tells its schemes apart: vivid has more chroma than calm, muted less', () => {
+    const accent = (scheme: SchemeName) => chromaOf(drawRoles(dusk, scheme).dark.accent);
+    expect(accent('vivid')).to.be.greaterThan(accent('calm'));
+    expect(accent('muted')).to.be.below(accent('calm'));
+  });
+
+  it('keeps to one hue, takes two, or sets one across from the other', () => {
+    const gap = (scheme: SchemeName) => {
+      const { accent, second } = drawRoles(dusk, scheme).dark;
+      return hueGap(accent, second);
+    };
+    expect(gap('single')).to.be.below(6);
+    expect(gap('two')).to.be.greaterThan(35);
+    expect(gap('opposite')).to.be.greaterThan(165);
   });
 
   it('takes the accent from the most colourful swatch', () => {

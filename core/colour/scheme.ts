@@ -2,7 +2,8 @@ import { clamp } from '../arrange/geometry.ts';
 import type { Role } from '../desk/values.ts';
 import { toHex, toLch, type Lch } from './convert.ts';
 import type { Half, Roles } from './look.ts';
-import { readableOn } from './readable.ts';
+import { APCA_BODY, apcaContrast } from './apca.ts';
+import { reachesWcag, readableOn, type Readable } from './readable.ts';
 import type { Swatch } from './extract.ts';
 
 /** Lightness of the surfaces and of the marks in each half. */
@@ -30,27 +31,67 @@ const levels = {
 /** Hue of danger, unless the accent already stands there. */
 const ALERT_HUE = 30;
 
+/** Ways of making roles of a picture's colours. */
+export const schemeNames = ['calm', 'vivid', 'muted', 'single', 'two', 'opposite'] as const;
+export type SchemeName = (typeof schemeNames)[number];
+
+interface Scheme {
+  title: string;
+  /** Chroma of surfaces, as a multiple of what is usual. */
+  surface: number;
+  /** The least and most chroma of accent and second. */
+  mark: readonly [number, number];
+  /** Where the second comes from: another swatch, the accent's hue, or the one across from it. */
+  second: 'swatch' | 'accent' | 'across';
+  /** Which hue the surfaces take. */
+  hue: 'picture' | 'accent' | 'second';
+}
+
+export const schemes: Record<SchemeName, Scheme> = {
+  calm: { title: 'Calm', surface: 1, mark: [0.07, 0.13], second: 'swatch', hue: 'picture' },
+  vivid: { title: 'Vivid', surface: 1.7, mark: [0.13, 0.24], second: 'swatch', hue: 'picture' },
+  muted: { title: 'Muted', surface: 0.45, mark: [0.02, 0.05], second: 'swatch', hue: 'picture' },
+  single: { title: 'Single hue', surface: 1.2, mark: [0.07, 0.16], second: 'accent', hue: 'accent' },
+  two: { title: 'Two hues', surface: 1.3, mark: [0.09, 0.17], second: 'swatch', hue: 'second' },
+  opposite: { title: 'Opposite', surface: 1.1, mark: [0.09, 0.17], second: 'across', hue: 'accent' },
+};
+
 /**
- * Both halves' roles from the swatches of a picture. Surfaces take the hue of the picture's large areas, marks
- * its most colourful ones. Ink and soft ink reach 4.5:1 on every surface of their half.
+ * Both halves' roles from the swatches of a picture. Surfaces take the hue of the picture's large areas (or as the
+ * scheme says), marks its most colourful ones. Ink and soft ink reach WCAG 4.5:1 and APCA Lc 60 on every surface of
+ * their half.
  */
-export function drawRoles(swatches: readonly Swatch[]): Record<Half, Roles> {
+export function drawRoles(swatches: readonly Swatch[], scheme: SchemeName = 'calm'): Record<Half, Roles> {
   const colours = swatches.map(({ colour, share }) => ({ ...toLch(colour), share }));
   const base = weightedBase(colours);
   const marks = [...colours].sort((a, b) => colourfulness(b) - colourfulness(a));
   const accent = marks[0] ?? { l: 0.8, c: 0.1, h: 78, share: 0 };
-  const second = marks.find((mark) => hueDistance(mark.h, accent.h) > 35) ?? { ...accent, h: accent.h + 40 };
-  return { dark: half('dark', base, accent, second), light: half('light', base, accent, second) };
+  const { second: from, hue } = schemes[scheme];
+  const second = {
+    swatch: marks.find((mark) => hueDistance(mark.h, accent.h) > 35) ?? { ...accent, h: accent.h + 40 },
+    accent: { ...accent, c: accent.c * 0.6 },
+    across: { ...accent, h: (accent.h + 180) % 360 },
+  }[from];
+  const ground = { ...base, h: { picture: base.h, accent: accent.h, second: second.h }[hue] };
+  const draw = (which: Half) => half(which, ground, accent, second, schemes[scheme]);
+  return { dark: draw('dark'), light: draw('light') };
 }
 
-function half(which: Half, base: Lch, accent: Lch, second: Lch): Roles {
+function half(
+  which: Half,
+  base: Lch,
+  accent: Lch,
+  second: Lch,
+  { surface: more, mark: range }: Scheme,
+): Roles {
   const level = levels[which];
-  const chroma = which === 'dark' ? clamp(base.c * 0.55, 0.012, 0.05) : clamp(base.c * 0.3, 0.006, 0.015);
-  const surface = (l: number, more = 1) => toHex({ l, c: chroma * more, h: base.h });
+  const chroma =
+    more * (which === 'dark' ? clamp(base.c * 0.55, 0.012, 0.05) : clamp(base.c * 0.3, 0.006, 0.015));
+  const surface = (l: number) => toHex({ l, c: chroma, h: base.h });
   const mark = ({ l, c, h }: Lch) =>
-    toHex({ l: clamp(l, level.accent[0], level.accent[1]), c: clamp(c, 0.07, 0.17), h });
+    toHex({ l: clamp(l, level.accent[0], level.accent[1]), c: clamp(c, range[0], range[1]), h });
   const alertHue = hueDistance(accent.h, ALERT_HUE) < 25 ? 10 : ALERT_HUE;
-  const grounds = [surface(level.ground), surface(level.surface), surface(level.raised, 1.1)] as const;
+  const grounds = [surface(level.ground), surface(level.surface), surface(level.raised)] as const;
   return {
     ground: grounds[0],
     surface: grounds[1],
@@ -63,9 +104,12 @@ function half(which: Half, base: Lch, accent: Lch, second: Lch): Roles {
   };
 }
 
+const isBodyText: Readable = (text, surface) =>
+  reachesWcag(text, surface) && Math.abs(apcaContrast(text, surface)) >= APCA_BODY;
+
 /** All surfaces of one half lie on one side of the ink, so that going through them in turn only moves it further away. */
 function onAll(ink: string, surfaces: readonly string[]): string {
-  return surfaces.reduce((colour, surface) => readableOn(colour, surface), ink);
+  return surfaces.reduce((colour, surface) => readableOn(colour, surface, isBodyText), ink);
 }
 
 /** The picture's overall hue: the mean of its colours in OKLab, by share, so that opposite hues cancel out. */

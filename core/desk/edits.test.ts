@@ -144,6 +144,25 @@ describe('edits', () => {
     expect(order('behind', ['c'])).to.equal('acbd');
   });
 
+  it('renames, adds and removes workspaces, but keeps the last one', () => {
+    const names = (change: (draft: Desk) => void) =>
+      produce(emptyDesk(), change).workspaces.map(({ name }) => name);
+    expect(names((draft) => edits.renameWorkspace(draft, 'workspace-2', 'Letters'))).to.deep.equal([
+      'One',
+      'Letters',
+    ]);
+    expect(names((draft) => edits.addWorkspace(draft, 'third', 'Three'))).to.deep.equal([
+      'One',
+      'Two',
+      'Three',
+    ]);
+    const left = names((draft) => {
+      edits.removeWorkspace(draft, 'workspace-1');
+      edits.removeWorkspace(draft, 'workspace-2');
+    });
+    expect(left).to.deep.equal(['Two']);
+  });
+
   it('keeps the last screen', () => {
     const desk = emptyDesk();
     expect(produce(desk, (draft) => edits.removeScreen(draft, 'main', []))).to.equal(desk);

@@ -108,6 +108,21 @@ export const edits = {
     desk.widgets = desk.widgets.filter((widget) => !gone.has(widget.id));
   },
 
+  addWorkspace(desk: DeskDraft, id: string, name: string) {
+    desk.workspaces.push({ id, name });
+  },
+
+  renameWorkspace(desk: DeskDraft, id: string, name: string) {
+    const workspace = find(desk.workspaces, id);
+    if (workspace) workspace.name = name;
+  },
+
+  /** The last workspace stays. */
+  removeWorkspace(desk: DeskDraft, id: string) {
+    if (desk.workspaces.length > 1)
+      desk.workspaces = desk.workspaces.filter((workspace) => workspace.id !== id);
+  },
+
   addEdge(desk: DeskDraft, edge: Edge) {
     desk.edges.push(edge);
   },

@@ -183,6 +183,28 @@ withApp('editing', ({ server, open }) => {
     expect(desk.widgets.map(({ id }) => id)).to.deep.equal(['clock', 'machine']);
   });
 
+  it('names, adds and removes workspaces, and the panel shows them', async () => {
+    const page = await open('/desk/sound-room');
+    await page.getByRole('button', { name: /menu of the desk/ }).click();
+    await page.getByRole('menuitem', { name: 'Workspaces' }).click();
+    await page.getByRole('button', { name: 'Add a workspace' }).click();
+    await page.getByRole('textbox', { name: 'Name of workspace 4' }).fill('Signals');
+    await page.keyboard.press('Enter');
+    await page.getByRole('textbox', { name: 'Name of workspace 1' }).fill(' ');
+    await page.keyboard.press('Enter');
+    await page.getByText(/A workspace needs a name/).waitFor();
+    await page.getByRole('button', { name: 'Remove Cut' }).click();
+    await page.keyboard.press('Escape');
+    await untilKept(page);
+    expect((await stored(server, 'sound-room')).desk.workspaces.map(({ name }) => name)).to.deep.equal([
+      'Listen',
+      'File',
+      'Signals',
+    ]);
+    await page.getByRole('button', { name: 'Try', exact: true }).click();
+    await page.getByRole('button', { name: 'Workspace Signals' }).first().click();
+  });
+
   it('moves the desk to another place, and the sun with it', async () => {
     const page = await open('/desk/dawn-count');
     await page.getByRole('button', { name: /^Place:/ }).click();

@@ -116,7 +116,7 @@ withApp('the stage', ({ server, open }) => {
     await added.waitFor();
     const { x, y } = await centreOf(added);
     expect(Math.hypot(x - stage.x - 150, y - stage.y - 60)).to.be.below(8);
-    expect(await page.getByRole('heading', { name: 'Clock', level: 2 }).isVisible()).to.equal(true);
+    await page.getByRole('heading', { name: 'Clock', level: 2 }).waitFor();
 
     await page.getByRole('button', { name: 'Back to Widgets' }).click();
     await page.locator('[data-card="machine-bars"]').click();

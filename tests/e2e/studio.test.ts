@@ -39,8 +39,17 @@ withApp('the studio', ({ server, open }) => {
     await page.getByRole('button', { name: 'Backdrop' }).click();
     await page.getByRole('button', { name: 'Reed marsh' }).click();
     await page.getByRole('button', { name: 'Palette' }).click();
-    const draw = page.getByRole('button', { name: 'Draw both halves from it' });
-    await draw.click();
+    // Pointed at, a palette is only shown; gone from, the desk has its own again.
+    const line = page.locator('[data-stage] [data-edge="dock"] > div').nth(1);
+    const lineColour = () => line.evaluate((element) => getComputedStyle(element).backgroundColor);
+    const own = await lineColour();
+    await page.getByRole('button', { name: 'Opposite' }).hover();
+    expect(await lineColour()).not.to.equal(own);
+    await page.getByRole('heading', { name: 'Palette', level: 2 }).hover();
+    expect(await lineColour()).to.equal(own);
+    expect(await page.getByRole('button', { name: 'Undo: Backdrop' }).isVisible()).to.equal(true);
+    await page.getByRole('button', { name: 'Calm' }).click();
+    await page.getByRole('heading', { name: 'Palette', level: 2 }).hover();
     await untilKept(page);
     const { look, backdrop } = (await stored(server, 'dawn-count')).desk;
     expect(backdrop).to.include({ kind: 'scene', scene: 'marsh' });
@@ -48,8 +57,7 @@ withApp('the studio', ({ server, open }) => {
       for (const surface of ['ground', 'surface', 'raised'] as const)
         expect(contrast(look.roles[half].softInk, look.roles[half][surface])).to.be.at.least(4.5);
     }
-    const line = page.locator('[data-stage] [data-edge="dock"] > div').nth(1);
-    const colour = await line.evaluate((element) => getComputedStyle(element).backgroundColor);
+    const colour = await lineColour();
     const { accent } = look.roles.dark;
     expect(colour).to.equal(
       `rgb(${[1, 3, 5].map((at) => parseInt(accent.slice(at, at + 2), 16)).join(', ')})`,

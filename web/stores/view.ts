@@ -11,7 +11,8 @@ export const chapterTitles: Record<Chapter, string> = {
   widgets: 'Widgets',
 };
 
-export type Sheet = 'commands' | 'shortcuts' | 'history' | 'rename' | 'place' | 'screen' | null;
+export type Sheet =
+  'commands' | 'shortcuts' | 'history' | 'rename' | 'place' | 'screen' | 'workspaces' | null;
 
 /** What this page shows: the session and the moment, never the document. */
 interface ViewState {

@@ -134,6 +134,12 @@ export const commands: readonly Command[] = [
     group: 'Desk',
     run: () => useView.getState().open('place'),
   },
+  {
+    id: 'workspaces',
+    title: 'Workspaces',
+    group: 'Desk',
+    run: () => useView.getState().open('workspaces'),
+  },
   { id: 'screens', title: 'Screens', group: 'Desk', run: () => useView.getState().open('screen') },
   {
     id: 'half',

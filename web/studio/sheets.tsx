@@ -14,6 +14,7 @@ import { NameForm } from '../ui/name-form.tsx';
 import { commands, groups } from './commands.ts';
 import { Keys } from './key-names.tsx';
 import { ScreensSheet } from './header/screens.tsx';
+import { WorkspacesSheet } from './header/workspaces.tsx';
 
 /** Everything that opens over the studio. */
 export default function Sheets() {
@@ -57,6 +58,14 @@ export default function Sheets() {
         width={560}
       >
         <ScreensSheet />
+      </Dialog>
+      <Dialog
+        title="Workspaces"
+        description="The workspaces item of a panel shows these, in this order."
+        isOpen={sheet === 'workspaces'}
+        onClose={close}
+      >
+        <WorkspacesSheet />
       </Dialog>
     </>
   );

@@ -1,15 +1,8 @@
 import * as Comlink from 'comlink';
 import { extractPalette, type Swatch } from '../../core/colour/extract.ts';
-import { drawRoles } from '../../core/colour/scheme.ts';
-import type { Half, Roles } from '../../core/colour/look.ts';
 
-export interface DrawnPalette {
-  swatches: Swatch[];
-  roles: Record<Half, Roles>;
-}
-
-/** Draws a palette from the picture at an address. Throws when the picture can't be had. */
-async function draw(address: string): Promise<DrawnPalette> {
+/** The colours of the picture at an address. Throws when the picture can't be had. */
+async function readColours(address: string): Promise<Swatch[]> {
   const response = await fetch(address);
   if (!response.ok) throw new Error('The backdrop could not be read.');
   const bitmap = await createImageBitmap(await response.blob());
@@ -19,9 +12,9 @@ async function draw(address: string): Promise<DrawnPalette> {
   context.drawImage(bitmap, 0, 0);
   const swatches = extractPalette(context.getImageData(0, 0, bitmap.width, bitmap.height), 8);
   bitmap.close();
-  return { swatches, roles: drawRoles(swatches) };
+  return swatches;
 }
 
-const worker = { draw };
+const worker = { readColours };
 export type PaletteWorker = typeof worker;
 Comlink.expose(worker);

@@ -1,9 +1,16 @@
-import { Moon, Sun, Wand2 } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { Moon, Sun } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
 import { toast } from 'sonner';
 import { contrast, hexOf } from '../../../core/colour/convert.ts';
 import { paletteOf, type Roles } from '../../../core/colour/look.ts';
-import { surfaceRoles } from '../../../core/colour/scheme.ts';
+import type { Swatch } from '../../../core/colour/extract.ts';
+import {
+  drawRoles,
+  schemeNames,
+  schemes,
+  surfaceRoles,
+  type SchemeName,
+} from '../../../core/colour/scheme.ts';
 import { edits } from '../../../core/desk/edits.ts';
 import { iconSets, type Backdrop } from '../../../core/desk/schema.ts';
 import {
@@ -15,9 +22,8 @@ import {
 } from '../../../core/desk/values.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { PickerButton } from '../../ui/colour-field.tsx';
-import { Button, Row, Section, Segmented, SelectField } from '../../ui/controls.tsx';
-import { drawPalette } from '../../workers/palette.ts';
-import type { DrawnPalette } from '../../workers/palette.worker.ts';
+import { Row, Section, Segmented, SelectField } from '../../ui/controls.tsx';
+import { coloursOf } from '../../workers/palette.ts';
 import { FinishSection } from './finish-section.tsx';
 
 /** One palette, bound everywhere, and the look that goes with it. */
@@ -90,37 +96,36 @@ function HalfName({ icon, text }: { icon: React.ReactNode; text: string }) {
   );
 }
 
-/** The colours of the backdrop, and the roles that can be drawn from them. */
+/** The colours of the backdrop, and the palettes that can be drawn from them. */
 function FromBackdrop({ backdrop }: { backdrop: Backdrop }) {
-  const [drawn, setDrawn] = useState<DrawnPalette | null>(null);
+  const [swatches, setSwatches] = useState<Swatch[] | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   useEffect(() => {
     let isStale = false;
-    drawPalette(backdrop).then(
-      (palette) => !isStale && (setDrawn(palette), setFailure(null)),
-      (error: Error) => !isStale && setFailure(error.message),
+    coloursOf(backdrop).then(
+      (found) => {
+        if (isStale) return;
+        setSwatches(found);
+        setFailure(null);
+      },
+      (error: Error) => {
+        if (!isStale) setFailure(error.message);
+      },
     );
     return () => {
       isStale = true;
     };
   }, [backdrop]);
 
-  function take() {
-    if (!drawn) return;
-    useDesk.getState().edit('Draw the palette', (draft) => edits.setRoles(draft, drawn.roles));
-    toast('The palette is drawn from the backdrop; every part follows.', {
-      action: { label: 'Undo', onClick: () => useDesk.getState().undo() },
-    });
-  }
   return (
-    <Section title="From the backdrop" note={drawn ? `${drawn.swatches.length} colours` : undefined}>
+    <Section title="From the backdrop" note={swatches ? `${swatches.length} colours` : undefined}>
       {failure ? (
         <p role="alert" className="text-rust">
           {failure}
         </p>
       ) : (
-        <div className="flex h-9 overflow-hidden rounded-lg bg-pit" aria-busy={!drawn}>
-          {drawn?.swatches.map(({ colour, share }) => (
+        <div className="flex h-9 overflow-hidden rounded-lg bg-pit" aria-busy={!swatches}>
+          {swatches?.map(({ colour, share }) => (
             <span
               key={colour}
               title={`${colour}, ${(share * 100).toFixed(share < 0.01 ? 1 : 0)} % of the picture`}
@@ -129,12 +134,51 @@ function FromBackdrop({ backdrop }: { backdrop: Backdrop }) {
           ))}
         </div>
       )}
-      <div className="mt-1">
-        <Button disabled={!drawn} onClick={take}>
-          <Wand2 size={15} /> Draw both halves from it
-        </Button>
+      <div className="mt-1 grid grid-cols-3 gap-1.5" role="group" aria-label="Draw both halves">
+        {swatches && schemeNames.map((name) => <SchemeCard key={name} name={name} swatches={swatches} />)}
       </div>
+      <p className="text-[12px] text-dust">
+        Pointed at, a palette is shown on the desk; pressed, it is taken for both halves.
+      </p>
     </Section>
+  );
+}
+
+const sample: readonly Role[] = ['ground', 'raised', 'ink', 'accent', 'second'];
+
+/** A palette that can be drawn. While it is pointed at or has the focus, the desk wears it. */
+function SchemeCard({ name, swatches }: { name: SchemeName; swatches: readonly Swatch[] }) {
+  const half = useDesk((state) => state.history?.present.look.half ?? 'dark');
+  const { turn, endGesture, dropGesture, undo } = useDesk.getState();
+  const drawn = useMemo(() => drawRoles(swatches, name), [swatches, name]);
+  const { title } = schemes[name];
+  const show = () =>
+    turn(`Draw the palette, ${title.toLowerCase()}`, (draft) => edits.setRoles(draft, drawn));
+
+  function take() {
+    show();
+    endGesture();
+    toast('The palette is drawn from the backdrop; every part follows.', {
+      action: { label: 'Undo', onClick: undo },
+    });
+  }
+  return (
+    <button
+      type="button"
+      onPointerEnter={show}
+      onPointerLeave={dropGesture}
+      onFocus={show}
+      onBlur={dropGesture}
+      onClick={take}
+      className="overflow-hidden rounded-lg bg-pit text-left hover:outline hover:outline-brass/70"
+    >
+      <span className="flex h-6">
+        {sample.map((role) => (
+          <span key={role} className="flex-1" style={{ background: drawn[half][role] }} />
+        ))}
+      </span>
+      <span className="block truncate px-2 py-1 text-[12px]">{title}</span>
+    </button>
   );
 }
 

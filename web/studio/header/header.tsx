@@ -39,7 +39,17 @@ export function Header() {
   );
 }
 
-const deskMenu = ['rename', 'place', 'screens', 'history', 'export', null, 'commands', 'shortcuts'];
+const deskMenu = [
+  'rename',
+  'place',
+  'screens',
+  'workspaces',
+  'history',
+  'export',
+  null,
+  'commands',
+  'shortcuts',
+];
 
 function DeskMenu() {
   const name = useDesk((state) => state.history?.present.name ?? '');

@@ -1,0 +1,63 @@
+import { Plus, Trash2 } from 'lucide-react';
+import { nanoid } from 'nanoid';
+import { useState } from 'react';
+import { edits } from '../../../core/desk/edits.ts';
+import { useDesk } from '../../stores/desk.ts';
+import { Button, IconButton, TextField } from '../../ui/controls.tsx';
+
+const MOST = 32;
+
+/** The workspaces of a desk: their number and their names. */
+export function WorkspacesSheet() {
+  const workspaces = useDesk((state) => state.history?.present.workspaces) ?? [];
+  const edit = useDesk((state) => state.edit);
+  const [error, setError] = useState<string | null>(null);
+  return (
+    <div className="grid gap-2">
+      <ol className="grid gap-1.5">
+        {workspaces.map(({ id, name }, index) => (
+          <li key={id} className="flex items-center gap-2">
+            <span className="w-5 text-right font-mono text-dust">{index + 1}</span>
+            <TextField
+              label={`Name of workspace ${index + 1}`}
+              value={name}
+              check={(text) =>
+                text.trim() && text.trim().length <= 120
+                  ? null
+                  : 'A workspace needs a name of up to 120 letters.'
+              }
+              onError={setError}
+              onChange={(text) =>
+                edit('Rename workspace', (draft) => edits.renameWorkspace(draft, id, text.trim()))
+              }
+            />
+            <IconButton
+              label={`Remove ${name}`}
+              disabled={workspaces.length < 2}
+              onClick={() => edit('Remove workspace', (draft) => edits.removeWorkspace(draft, id))}
+            >
+              <Trash2 size={15} />
+            </IconButton>
+          </li>
+        ))}
+      </ol>
+      {error && (
+        <p role="alert" className="text-[12px] text-rust">
+          {error}
+        </p>
+      )}
+      <div>
+        <Button
+          disabled={workspaces.length >= MOST}
+          onClick={() =>
+            edit('Add workspace', (draft) =>
+              edits.addWorkspace(draft, nanoid(8), `Workspace ${workspaces.length + 1}`),
+            )
+          }
+        >
+          <Plus size={15} /> Add a workspace
+        </Button>
+      </div>
+    </div>
+  );
+}
