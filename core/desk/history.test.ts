@@ -36,6 +36,20 @@ describe('history', () => {
     expect(history.past).to.have.length(0);
   });
 
+  it('drops what is only shown as soon as anything is done, and does what was a real gesture', () => {
+    const rename = (name: string) => (draft: Doc) => void (draft.name = name);
+    const push = (draft: Doc) => void draft.list.push(9);
+    const shown = turnGesture(start(), 'Show', rename('shown'), true);
+    expect(shown.present.name).to.equal('shown');
+    expect(edit(shown, 'Push', push).present).to.deep.equal({ name: 'first', list: [1, 2, 9] });
+    const turned = turnGesture(start(), 'Turn', rename('turned'));
+    const done = edit(turned, 'Push', push);
+    expect(done.present).to.deep.equal({ name: 'turned', list: [1, 2, 9] });
+    expect(done.past.map(({ label }) => label)).to.deep.equal(['Turn', 'Push']);
+    const undone = undo(turnGesture(edit(start(), 'Push', push), 'Show', rename('shown'), true));
+    expect(undone.present).to.deep.equal(start().present);
+  });
+
   it('takes no step for an edit or a gesture that changes nothing', () => {
     const before = start();
     expect(edit(before, 'Nothing', () => {})).to.equal(before);

@@ -11,12 +11,15 @@ export interface Step {
   inverse: Patch[];
 }
 
-/** A document with what was done to it. `gesture` is a change under way: every turn of it starts from `base`. */
+/**
+ * A document with what was done to it. `gesture` is a change under way: every turn of it starts from `base`. One that
+ * only shows what would be is dropped by whatever is done next; any other is done by then.
+ */
 export interface History<T> {
   present: T;
   past: readonly Step[];
   future: readonly Step[];
-  gesture: { base: T; label: string } | null;
+  gesture: { base: T; label: string; isOnlyShown: boolean } | null;
 }
 
 export function startHistory<T>(present: T): History<T> {
@@ -25,7 +28,7 @@ export function startHistory<T>(present: T): History<T> {
 
 /** One edit, one step. An edit that changes nothing leaves the history as it is. */
 export function edit<T>(history: History<T>, label: string, recipe: Recipe<T>): History<T> {
-  const settled = endGesture(history);
+  const settled = settle(history);
   return record(settled, settled.present, label, recipe);
 }
 
@@ -35,12 +38,21 @@ function record<T>(history: History<T>, base: T, label: string, recipe: Recipe<T
   return { present, past: [...history.past, { label, patches, inverse }], future: [], gesture: null };
 }
 
+function settle<T>(history: History<T>): History<T> {
+  return history.gesture?.isOnlyShown ? dropGesture(history) : endGesture(history);
+}
+
 /** Shows a gesture's newest turn. However many there are, they become one step at the end. */
-export function turnGesture<T>(history: History<T>, label: string, recipe: Recipe<T>): History<T> {
+export function turnGesture<T>(
+  history: History<T>,
+  label: string,
+  recipe: Recipe<T>,
+  isOnlyShown = false,
+): History<T> {
   const base = history.gesture?.base ?? history.present;
   const present = produce(base, (draft: Draft<T>) => void recipe(draft));
   if (!history.gesture && present === base) return history;
-  return { ...history, present, gesture: { base, label } };
+  return { ...history, present, gesture: { base, label, isOnlyShown } };
 }
 
 /** Makes the gesture's last turn a step. */
@@ -61,7 +73,7 @@ function replaceFields<T>(draft: Draft<T>, wanted: T): void {
 }
 
 export function undo<T>(history: History<T>): History<T> {
-  const settled = endGesture(history);
+  const settled = settle(history);
   const step = settled.past.at(-1);
   if (!step) return settled;
   return {
@@ -73,7 +85,7 @@ export function undo<T>(history: History<T>): History<T> {
 }
 
 export function redo<T>(history: History<T>): History<T> {
-  const settled = endGesture(history);
+  const settled = settle(history);
   const [step, ...future] = settled.future;
   if (!step) return settled;
   return {

@@ -40,6 +40,15 @@ withApp('the shelf', ({ server, open }) => {
     await page.getByRole('heading', { name: 'Ringing hut 2' }).waitFor();
   });
 
+  it('shows what was changed a moment before, without a reload', async () => {
+    const page = await open('/desk/sound-room');
+    await page.locator('[data-handle="machine"]').click();
+    await page.keyboard.press('Delete');
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await page.locator('[data-desk="sound-room"] [data-widget="clock"]').waitFor();
+    await page.locator('[data-desk="sound-room"] [data-widget="machine"]').waitFor({ state: 'detached' });
+  });
+
   it('offers a search once there are many', async () => {
     const page = await open('/');
     await page.locator('[data-desk]').first().waitFor();

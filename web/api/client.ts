@@ -65,6 +65,13 @@ function json(method: string, body: unknown, headers: Record<string, string> = {
   return { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...headers } };
 }
 
+/** Browsers let requests up to this many bytes go on after their page has gone. */
+const MOST_OUTLIVING = 60_000;
+
+function outlivingThePage(init: RequestInit): RequestInit {
+  return { ...init, keepalive: String(init.body).length < MOST_OUTLIVING };
+}
+
 export const api = {
   desks: () => askJson<StoredDesk[]>('/desks'),
   desk: (id: string) => askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}`),
@@ -72,7 +79,7 @@ export const api = {
   save: (desk: Desk, basedOn: number) =>
     askJson<{ revision: number; savedAt: number }>(
       `/desks/${encodeURIComponent(desk.id)}`,
-      json('PUT', desk, { 'If-Match': `"${basedOn}"` }),
+      outlivingThePage(json('PUT', desk, { 'If-Match': `"${basedOn}"` })),
     ),
   remove: (id: string) => ask(`/desks/${encodeURIComponent(id)}`, { method: 'DELETE' }),
   restore: (id: string) =>

@@ -2,9 +2,9 @@ import type { MachineReading } from '../../core/sources/machine/machine.ts';
 import { clientId } from './client.ts';
 
 export interface EventHandlers {
-  /** A desk was saved by another page. */
-  onSaved?(id: string, revision: number): void;
-  onRemoved?(id: string): void;
+  /** A desk was saved, by this page or another one. */
+  onSaved?(id: string, revision: number, isOwn: boolean): void;
+  onRemoved?(id: string, isOwn: boolean): void;
   onMachine?(samples: { moment: number; reading: MachineReading }[]): void;
   /** The stream stands (again). */
   onHello?(): void;
@@ -19,10 +19,10 @@ export function listen(wantsMachine: boolean, handlers: EventHandlers): () => vo
     );
   }
   on<{ id: string; revision: number; by: string | null }>('saved', ({ id, revision, by }) => {
-    if (by !== clientId) handlers.onSaved?.(id, revision);
+    handlers.onSaved?.(id, revision, by === clientId);
   });
   on<{ id: string; by: string | null }>('removed', ({ id, by }) => {
-    if (by !== clientId) handlers.onRemoved?.(id);
+    handlers.onRemoved?.(id, by === clientId);
   });
   on<{ moment: number; reading: MachineReading }[]>('machine', (samples) => handlers.onMachine?.(samples));
   on('hello', () => handlers.onHello?.());

@@ -39,8 +39,8 @@ export function Live() {
     () =>
       listen(needsMachine, {
         onMachine: (samples) => useConditions.getState().addSamples(samples),
-        onSaved: (saved, revision) => {
-          if (saved === id) void useDesk.getState().hearOf(revision);
+        onSaved: (saved, revision, isOwn) => {
+          if (saved === id && !isOwn) void useDesk.getState().hearOf(revision);
         },
       }),
     [id, needsMachine],

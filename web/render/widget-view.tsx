@@ -13,7 +13,10 @@ const faces: { [Type in WidgetType]: Record<FaceOf<Type>, FC<{ view: WidgetViewO
   machine: machineFaces,
 };
 
-/** Positions go straight to the transform; only the inside is drawn again when its view changes. */
+/**
+ * Positions go straight to the transform; only the inside is drawn again when its view changes. Each widget has a
+ * layer of its own, so that one that moves or ticks paints nothing else.
+ */
 export const WidgetView = memo(function WidgetView({ widget }: { widget: SceneWidget }) {
   const { rect, scale } = widget;
   return (

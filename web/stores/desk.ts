@@ -26,6 +26,8 @@ interface DeskState {
   edit(label: string, recipe: Recipe<Desk>): void;
   /** A turn of a gesture; endGesture makes it one step. */
   turn(label: string, recipe: Recipe<Desk>): void;
+  /** Shows what would be; whatever is done next drops it. */
+  show(label: string, recipe: Recipe<Desk>): void;
   endGesture(): void;
   dropGesture(): void;
   undo(): void;
@@ -102,6 +104,7 @@ export const useDesk = create<DeskState>()((set, get) => {
 
     edit: (label, recipe) => change((history) => edit(history, label, recipe)),
     turn: (label, recipe) => change((history) => turnGesture(history, label, recipe)),
+    show: (label, recipe) => change((history) => turnGesture(history, label, recipe, true)),
     endGesture: () => change(endGesture),
     dropGesture: () => change(dropGesture),
     undo: () => change(undo),
@@ -110,7 +113,7 @@ export const useDesk = create<DeskState>()((set, get) => {
     async hearOf(revision) {
       const { history } = get();
       if (!history || !saver || revision <= saver.revision()) return 'same';
-      if (saver.isUnsaved() || history.gesture) return 'unsaved';
+      if (saver.isUnsaved() || (history.gesture && !history.gesture.isOnlyShown)) return 'unsaved';
       const stored = await api.desk(history.present.id);
       if (saver.isUnsaved()) return 'unsaved';
       saver.adopt(stored);

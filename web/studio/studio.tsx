@@ -130,11 +130,11 @@ function useOpenDesk(id: string): void {
   useEffect(
     () =>
       listen(needsMachine, {
-        onSaved: (changed, revision) => {
-          if (changed === id) void hearOf(revision);
+        onSaved: (changed, revision, isOwn) => {
+          if (changed === id && !isOwn) void hearOf(revision);
         },
-        onRemoved: (removed) => {
-          if (removed === id)
+        onRemoved: (removed, isOwn) => {
+          if (removed === id && !isOwn)
             toast.warning('This desk was taken off the shelf elsewhere. Put it back there to go on saving.');
         },
         onMachine: (samples) => useConditions.getState().addSamples(samples),

@@ -149,15 +149,14 @@ const sample: readonly Role[] = ['ground', 'raised', 'ink', 'accent', 'second'];
 /** A palette that can be drawn. While it is pointed at or has the focus, the desk wears it. */
 function SchemeCard({ name, swatches }: { name: SchemeName; swatches: readonly Swatch[] }) {
   const half = useDesk((state) => state.history?.present.look.half ?? 'dark');
-  const { turn, endGesture, dropGesture, undo } = useDesk.getState();
+  const { show, edit, dropGesture, undo } = useDesk.getState();
   const drawn = useMemo(() => drawRoles(swatches, name), [swatches, name]);
   const { title } = schemes[name];
-  const show = () =>
-    turn(`Draw the palette, ${title.toLowerCase()}`, (draft) => edits.setRoles(draft, drawn));
+  const label = `Draw the palette, ${title.toLowerCase()}`;
+  const wear = () => show(label, (draft) => edits.setRoles(draft, drawn));
 
   function take() {
-    show();
-    endGesture();
+    edit(label, (draft) => edits.setRoles(draft, drawn));
     toast('The palette is drawn from the backdrop; every part follows.', {
       action: { label: 'Undo', onClick: undo },
     });
@@ -165,9 +164,9 @@ function SchemeCard({ name, swatches }: { name: SchemeName; swatches: readonly S
   return (
     <button
       type="button"
-      onPointerEnter={show}
+      onPointerEnter={wear}
       onPointerLeave={dropGesture}
-      onFocus={show}
+      onFocus={wear}
       onBlur={dropGesture}
       onClick={take}
       className="overflow-hidden rounded-lg bg-pit text-left hover:outline hover:outline-brass/70"

@@ -40,17 +40,6 @@ function clearHints(): void {
   useView.getState().setHints({});
 }
 
-/** Gives what is about to move a layer of its own, so that moving it paints nothing else. Gives back the way back. */
-function lift(ids: Iterable<string>): () => void {
-  const elements = [...ids].flatMap((id) => [
-    ...document.querySelectorAll<HTMLElement>(`[data-stage] [data-widget="${CSS.escape(id)}"]`),
-  ]);
-  for (const element of elements) element.style.willChange = 'transform';
-  return () => {
-    for (const element of elements) element.style.willChange = '';
-  };
-}
-
 /** Moves the selected widgets; they catch on what stands around them. */
 export function dragWidgets(): Drag | null {
   const screen = currentScreen();
@@ -62,7 +51,6 @@ export function dragWidgets(): Drag | null {
     return null;
   }
   const ground = groundOf(screen);
-  const land = lift(start.keys());
   const others = [...ground.rects].filter(([id]) => !start.has(id)).map(([, rect]) => rect);
   return {
     turn({ by, passSnaps, keepAxis, scale }) {
@@ -95,7 +83,6 @@ export function dragWidgets(): Drag | null {
       });
     },
     end() {
-      land();
       clearHints();
       useDesk.getState().endGesture();
     },

@@ -1,5 +1,5 @@
 import { useDrag } from '@use-gesture/react';
-import { useContext, useEffect, useRef, type PointerEvent } from 'react';
+import { useContext, useRef, type PointerEvent } from 'react';
 import type { Point } from '../../../core/arrange/geometry.ts';
 import { abandonDrag, type Drag } from './drag.ts';
 import { StageScale } from './stage-scale.ts';
@@ -21,21 +21,25 @@ export function useStageDrag({
   onPress?: (press: Press) => void;
 }) {
   const stage = useContext(StageScale);
-  const current = useRef<{ drag: Drag; cancel: () => void } | null>(null);
+  const current = useRef<{ drag: Drag; letGo: () => void } | null>(null);
 
-  useEffect(() => {
+  /** Holds a drag until it ends; Escape gives it up. */
+  function hold(drag: Drag, cancel: () => void): void {
     function onKeyDown(event: KeyboardEvent) {
-      if (event.key !== 'Escape' || !current.current) return;
+      if (event.key !== 'Escape') return;
       event.stopPropagation();
       event.preventDefault();
-      const { cancel } = current.current;
-      current.current = null;
+      letGo();
       abandonDrag();
       cancel();
     }
+    function letGo() {
+      document.removeEventListener('keydown', onKeyDown, { capture: true });
+      current.current = null;
+    }
     document.addEventListener('keydown', onKeyDown, { capture: true });
-    return () => document.removeEventListener('keydown', onKeyDown, { capture: true });
-  }, []);
+    current.current = { drag, letGo };
+  }
 
   const bind = useDrag(
     ({
@@ -64,7 +68,7 @@ export function useStageDrag({
           cancel();
           return;
         }
-        current.current = { drag, cancel };
+        hold(drag, cancel);
       }
       const drag = current.current?.drag;
       if (!drag) return;
@@ -77,7 +81,7 @@ export function useStageDrag({
         scale,
       });
       if (last) {
-        current.current = null;
+        current.current?.letGo();
         drag.end();
       }
     },
