@@ -99,7 +99,7 @@ export function withApp(
     afterEach(async function () {
       if (this.currentTest?.state === 'failed' && process.env['SHOW_FAILURES']) {
         for (const [index, page] of pages.entries())
-          await page.screenshot({ path: `/tmp/failed-${index}.png` });
+          await page.screenshot({ path: join(tmpdir(), `failed-${index}.png`) });
       }
       for (const page of pages.splice(0)) await page.context().close();
     });
