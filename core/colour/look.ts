@@ -46,6 +46,8 @@ export interface Surface {
   kind: Finish['kind'];
   /** What to fill with, as #rrggbbaa. */
   fill: string;
+  /** The fill without its opacity. */
+  tint: string;
   blur: number;
   radius: number;
   edgeLine: number;
@@ -86,6 +88,7 @@ function workOut(finish: Finish, palette: Palette): Surface {
   return {
     kind: finish.kind,
     fill: withOpacity(tint, opacityOf[finish.kind](finish.sheerness)),
+    tint,
     blur: finish.kind === 'frosted' ? finish.blur : 0,
     radius: finish.radius,
     edgeLine: bare ? 0 : finish.edgeLine,

@@ -107,7 +107,7 @@ describe('solve', () => {
       for (const half of ['light', 'dark'] as const) {
         const scene = solve({ ...desk, look: { ...desk.look, half } }, { moment: DAWN });
         for (const { surface, id } of scene.screens.flatMap(({ edges, widgets }) => [...edges, ...widgets])) {
-          const beneath = surface.kind === 'bare' ? scene.roles.ground : surface.fill.slice(0, 7);
+          const beneath = surface.kind === 'bare' ? scene.roles.ground : surface.tint;
           expect(contrast(surface.ink, beneath), `${desk.name} ${half} ${id} ink`).to.be.at.least(4.5);
           expect(contrast(surface.softInk, beneath), `${desk.name} ${half} ${id} soft ink`).to.be.at.least(
             4.5,

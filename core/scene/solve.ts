@@ -20,7 +20,8 @@ interface Solving {
   facts: DeskFacts;
   ticks: Set<Tick>;
   needsThisMachine: boolean;
-  grounds: Map<Finish, PartGround>;
+  /** By the colour beneath. */
+  contexts: Map<string, WidgetContext>;
   /** By the id of their screen. */
   widgets: Map<string, Widget[]>;
 }
@@ -51,7 +52,7 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
     },
     ticks: new Set(),
     needsThisMachine: false,
-    grounds: new Map(),
+    contexts: new Map(),
     widgets: groupByScreen(desk),
   };
   const screens = desk.screens.map((screen) => solveScreen(screen, solving));
@@ -236,21 +237,21 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
   };
 }
 
-/** What all parts of one finish share. */
+/** A part's surface, and what its kind may know. */
 interface PartGround {
   surface: Surface;
   context: WidgetContext;
 }
 
-function groundFor(own: Finish | null, { desk, palette, grounds, facts, readings }: Solving): PartGround {
-  const finish = own ?? desk.look.finish;
-  let ground = grounds.get(finish);
-  if (!ground) {
-    const surface = surfaceOf(finish, palette);
-    const beneath = surface.kind === 'bare' ? palette.roles.ground : surface.fill.slice(0, 7);
-    const textColour = (colour: Colour) => palette.textOn(colour, beneath);
-    ground = { surface, context: { ...facts, readings, textColour } };
-    grounds.set(finish, ground);
+function groundFor(own: Finish | null, solving: Solving): PartGround {
+  const { desk, palette, contexts, facts, readings } = solving;
+  const surface = surfaceOf(own ?? desk.look.finish, palette);
+  const beneath = surface.kind === 'bare' ? palette.roles.ground : surface.tint;
+  // Many finishes, few colours: parts on the same colour share what they know.
+  let context = contexts.get(beneath);
+  if (!context) {
+    context = { ...facts, readings, textColour: (colour: Colour) => palette.textOn(colour, beneath) };
+    contexts.set(beneath, context);
   }
-  return ground;
+  return { surface, context };
 }

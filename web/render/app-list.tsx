@@ -84,7 +84,7 @@ export default function AppList({
   const box: CSSProperties = surfaceBox(
     surface.kind === 'bare'
       ? { ...surface, kind: 'matte', fill: scene.roles.surface }
-      : { ...surface, kind: 'matte', fill: `${surface.fill.slice(0, 7)}f4`, blur: 0 },
+      : { ...surface, kind: 'matte', fill: `${surface.tint}f4`, blur: 0 },
   );
   return (
     <IconSet.Provider value={scene.icons}>

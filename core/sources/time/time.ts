@@ -51,9 +51,25 @@ function offsetOf(moment: number, zone: string): number {
   return offset;
 }
 
+const MINUTE_MS = 60_000;
+const MOST_TEXTS = 500;
+const texts = new Map<string, string>();
+/** Signs of a pattern that change within a minute: seconds, their parts, timestamps, and whole times of a locale. */
+const BELOW_MINUTE = /[sSATtp]/;
+
 /** A moment set with a Unicode (LDML) date pattern, such as `EEE d MMM`. Throws RangeError on a bad pattern. */
 export function formatMoment(moment: number, zone: string, pattern: string): string {
-  return format(new TZDate(moment, zone), pattern);
+  if (BELOW_MINUTE.test(pattern)) return format(new TZDate(moment, zone), pattern);
+  // The same minute is asked for by every tick within it, and setting a date is slow.
+  const minute = Math.floor(moment / MINUTE_MS);
+  const key = `${minute} ${zone} ${pattern}`;
+  let text = texts.get(key);
+  if (text === undefined) {
+    if (texts.size >= MOST_TEXTS) texts.clear();
+    text = format(new TZDate(minute * MINUTE_MS, zone), pattern);
+    texts.set(key, text);
+  }
+  return text;
 }
 
 export function isDatePattern(pattern: string): boolean {
