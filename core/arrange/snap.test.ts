@@ -9,6 +9,13 @@ const base = { screen, free, others: [] as Rect[], margin: 24, tolerance: 8 };
 const moving = (x: number, y: number): Rect => ({ x, y, width: 100, height: 50 });
 const at = (input: Partial<SnapInput> & { moving: Rect }) => snap({ ...base, ...input });
 
+const rect = fc.record({
+  x: fc.integer({ min: 0, max: 900 }),
+  y: fc.integer({ min: 0, max: 500 }),
+  width: fc.integer({ min: 1, max: 300 }),
+  height: fc.integer({ min: 1, max: 200 }),
+});
+
 describe('snap', () => {
   it('leaves a part alone where nothing is near', () => {
     expect(at({ moving: moving(300, 200) })).to.deep.equal({ x: 300, y: 200, guides: [] });
@@ -65,12 +72,6 @@ describe('snap', () => {
   });
 
   it('never moves a part further than it may, whatever stands around', () => {
-    const rect = fc.record({
-      x: fc.integer({ min: 0, max: 900 }),
-      y: fc.integer({ min: 0, max: 500 }),
-      width: fc.integer({ min: 1, max: 300 }),
-      height: fc.integer({ min: 1, max: 200 }),
-    });
     fc.assert(
       fc.property(rect, fc.array(rect, { maxLength: 30 }), (part, others) => {
         const rest = at({ moving: part, others });
@@ -127,12 +128,6 @@ function plainSnap({ moving, others, screen, free, margin, tolerance }: SnapInpu
 
 describe('snap, compared with the plain way', () => {
   it('comes to rest as near, on both axes, whatever stands around', () => {
-    const rect = fc.record({
-      x: fc.integer({ min: 0, max: 900 }),
-      y: fc.integer({ min: 0, max: 500 }),
-      width: fc.integer({ min: 1, max: 300 }),
-      height: fc.integer({ min: 1, max: 200 }),
-    });
     fc.assert(
       fc.property(rect, fc.array(rect, { maxLength: 25 }), (part, others) => {
         const input = { ...base, moving: part, others };

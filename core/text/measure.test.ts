@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { families } from '../desk/values.ts';
-import { capHeight, textWidth } from './measure.ts';
+import { textWidth } from './measure.ts';
 
 describe('measuring text', () => {
   const style = { family: 'figtree', size: 20, weight: 400 } as const;
@@ -51,9 +51,5 @@ describe('measuring text', () => {
 
   it('leaves room for letters that it does not know', () => {
     expect(textWidth('ж', style)).to.equal(textWidth('m', style));
-  });
-
-  it('knows how high capitals are', () => {
-    expect(capHeight({ ...style, size: 100 })).to.be.within(60, 85);
   });
 });

@@ -11,9 +11,6 @@ export interface TextStyle {
 
 interface FontMetrics {
   weights: number[];
-  ascent: number;
-  descent: number;
-  capHeight: number;
   advances: Record<string, number[]>;
 }
 
@@ -67,9 +64,4 @@ function addAdvances(text: string, font: FontMetrics, weight: number): number {
     em += low + ((widths?.[index + 1] ?? low) - low) * part;
   }
   return em;
-}
-
-/** Height of digits and capitals in px. */
-export function capHeight({ family, size }: TextStyle): number {
-  return fonts[family].capHeight * size;
 }

@@ -4,47 +4,28 @@ import type { Desk } from '../../core/desk/schema.ts';
 import { shareUnchanged } from '../../core/scene/share.ts';
 import { solve } from '../../core/scene/solve.ts';
 import type { Scene } from '../../core/scene/scene.ts';
-import { listen } from '../api/events.ts';
 import { Actions, type DeskActions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
-import { startClock } from '../stores/clock.ts';
 import { conditionsOf, useConditions } from '../stores/conditions.ts';
 import { useDesk } from '../stores/desk.ts';
-import { useScene } from '../stores/scene.ts';
+import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
 import { Message } from '../ui/message.tsx';
 
 const AppList = lazy(() => import('../render/app-list.tsx'));
+
+const handlers: OpenDeskHandlers = { onOpen: () => useConditions.getState().goNow() };
 
 /** The desk alone, in use: its first screen takes the window's own size, and everything is solved for that. */
 export function Live() {
   const { id = '' } = useParams();
   const desk = useDesk((state) => state.history?.present);
   const failure = useDesk((state) => state.failure);
-  const needsMachine = useScene((state) => state.scene?.needsThisMachine ?? false);
   const [isListOpen, setListOpen] = useState(false);
   const size = useWindowSize();
   const conditions = useConditions();
   const [memory] = useState<{ scene: Scene | undefined }>(() => ({ scene: undefined }));
 
-  useEffect(() => {
-    useConditions.getState().goNow();
-    void useDesk.getState().open(id);
-    const stopClock = startClock();
-    return () => {
-      stopClock();
-      useDesk.getState().close();
-    };
-  }, [id]);
-  useEffect(
-    () =>
-      listen(needsMachine, {
-        onMachine: (samples) => useConditions.getState().addSamples(samples),
-        onSaved: (saved, revision, isOwn) => {
-          if (saved === id && !isOwn) void useDesk.getState().hearOf(revision);
-        },
-      }),
-    [id, needsMachine],
-  );
+  useOpenDesk(id, handlers);
   useEffect(() => {
     if (desk) document.title = desk.name;
   }, [desk]);

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { toast } from 'sonner';
 import { alignRects, distributeRects } from '../../core/arrange/align.ts';
-import { boundsOf, type Axis, type Point, type Rect, type Side } from '../../core/arrange/geometry.ts';
+import type { Axis, Point, Rect, Side } from '../../core/arrange/geometry.ts';
 import { hangFromPoint } from '../../core/arrange/place.ts';
 import { createDock, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
 import { edits, freePlace } from '../../core/desk/edits.ts';
@@ -297,12 +297,6 @@ export function leave(): void {
   if (view.isAppListOpen) view.setAppList(false);
   else if (view.mode === 'try') view.setMode('arrange');
   else view.select(item ? [item.edge.id] : []);
-}
-
-export function selectionBounds(): Rect | null {
-  const screen = currentScreen();
-  const chosen = new Set(useView.getState().selection);
-  return boundsOf(screen?.widgets.filter(({ id }) => chosen.has(id)).map(({ rect }) => rect) ?? []);
 }
 
 /** The side that a point of a screen is nearest to, relative to the screen's shape. */

@@ -12,12 +12,10 @@ import { Suspense, lazy, useEffect } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { WidgetType } from '../../core/widgets/list.ts';
-import { api } from '../api/client.ts';
-import { listen } from '../api/events.ts';
-import { startClock } from '../stores/clock.ts';
 import { useConditions } from '../stores/conditions.ts';
 import { useDesk } from '../stores/desk.ts';
-import { currentScreen, useScene } from '../stores/scene.ts';
+import { currentScreen } from '../stores/scene.ts';
+import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
 import { useView } from '../stores/view.ts';
 import { Message } from '../ui/message.tsx';
 import { addWidget } from './acts.ts';
@@ -42,7 +40,7 @@ export function Studio() {
   const isOpen = useDesk((state) => state.history !== null);
   const name = useDesk((state) => state.history?.present.name);
   const isSheetOpen = useView((view) => view.sheet !== null);
-  useOpenDesk(id);
+  useOpenDesk(id, handlers);
   useKeys();
   useEffect(() => {
     const idle = requestIdleCallback(() => void loadSheets());
@@ -114,49 +112,12 @@ function dropOnStage({ active, over }: DragEndEvent): void {
   });
 }
 
-function useOpenDesk(id: string): void {
-  const needsMachine = useScene((state) => state.scene?.needsThisMachine ?? false);
-  useEffect(() => {
+const handlers: OpenDeskHandlers = {
+  onOpen() {
     useView.setState({ selection: [], screen: null, sheet: null, mode: 'arrange', chapter: 'widgets' });
     useConditions.setState({ running: [], workspace: 0 });
-    void useDesk.getState().open(id);
-    const stopClock = startClock();
-    return () => {
-      stopClock();
-      useDesk.getState().close();
-    };
-  }, [id]);
-
-  useEffect(
-    () =>
-      listen(needsMachine, {
-        onSaved: (changed, revision, isOwn) => {
-          if (changed === id && !isOwn) void hearOf(revision);
-        },
-        onRemoved: (removed, isOwn) => {
-          if (removed === id && !isOwn)
-            toast.warning('This desk was taken off the shelf elsewhere. Put it back there to go on saving.');
-        },
-        onMachine: (samples) => useConditions.getState().addSamples(samples),
-        onHello: () => void catchUp(id),
-      }),
-    [id, needsMachine],
-  );
-}
-
-async function hearOf(revision: number): Promise<void> {
-  // With work unsaved here, the next save finds out and asks.
-  if ((await useDesk.getState().hearOf(revision)) === 'taken')
-    toast('Changed in another window; this is the newest state.');
-}
-
-/** The stream stands again: whatever was saved meanwhile was not heard. */
-async function catchUp(id: string): Promise<void> {
-  useDesk.getState().wake();
-  try {
-    const [newest] = await api.revisions(id);
-    if (newest) await hearOf(newest.number);
-  } catch {
-    // Still unreachable, or gone from the shelf: saving says so by itself.
-  }
-}
+  },
+  onTaken: () => void toast('Changed in another window; this is the newest state.'),
+  onRemoved: () =>
+    void toast.warning('This desk was taken off the shelf elsewhere. Put it back there to go on saving.'),
+};
