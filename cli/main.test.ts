@@ -10,7 +10,7 @@ import { EXIT, main } from './main.ts';
 let folder: string;
 before(() => {
   folder = mkdtempSync(join(tmpdir(), 'ledge-cli-'));
-  writeFileSync(join(folder, 'dawn.ledge'), writeBundle({ desk: dawnCount(), pictures: [] }));
+  writeFileSync(join(folder, 'dawn.ledge'), writeBundle({ desk: dawnCount(), pictures: [], fonts: [] }));
   writeFileSync(
     join(folder, 'bad.json'),
     JSON.stringify({ ...dawnCount(), widgets: [{ ...dawnCount().widgets[0], scale: 'big' }] }),

@@ -1,15 +1,33 @@
 import type { z } from 'zod';
 import type { MachineOrigin, Readings } from './sources/readings.ts';
-import type { Size } from './arrange/geometry.ts';
-import type { Colour, Family } from './desk/values.ts';
+import type { Rect, Size } from './arrange/geometry.ts';
+import type { Surface } from './colour/look.ts';
+import type { Use } from './desk/look-schema.ts';
+import type { Colour } from './desk/values.ts';
+import type { DeskFont } from './text/measure.ts';
 
 /** How often a part must be looked at again for its view to stay true. */
 export type Tick = 'second' | 'minute' | null;
 
-export interface Fonts {
-  display: Family;
-  text: Family;
-  figures: Family;
+export type Fonts = Record<Use, DeskFont>;
+
+/** A text of a part, for judging whether it can be read. Its box is in px at scale 1, from the part's content box. */
+export interface TextSpot {
+  text: string;
+  box: Rect;
+  /** #rrggbb */
+  colour: string;
+  /** px */
+  size: number;
+  weight: number;
+}
+
+/** What a kind may know when it says where its texts are. */
+export interface TextContext {
+  fonts: Fonts;
+  surface: Surface;
+  /** Of the content box. */
+  box: Size;
 }
 
 /** What the desk says that more than one part may show. */
@@ -55,6 +73,8 @@ export interface ItemKind<Type extends string, O extends Options, View> {
   view(options: z.output<O>, context: ItemContext): View;
   /** Px along the edge. */
   length(view: View, context: ItemContext): number;
+  /** Where its texts are; absent when it shows none. */
+  texts?(view: View, context: TextContext): TextSpot[];
 }
 
 /** A kind of thing on the desk. The drawing half lives in web/render/widgets under the same name. */
@@ -73,6 +93,8 @@ export interface WidgetKind<Type extends string, Face extends string, O extends 
   view(options: z.output<O>, face: Face, context: WidgetContext): View;
   /** Px at scale 1, without the room around it. */
   size(view: View, face: Face, context: WidgetContext): Size;
+  /** Where its texts are. */
+  texts(view: View, face: Face, context: TextContext): TextSpot[];
 }
 
 export function defineItem<const Type extends string, O extends Options, View>(

@@ -1,5 +1,8 @@
 import { z } from 'zod';
-import { Colour, isZone } from './desk/values.ts';
+import { uses, type Use } from './desk/look-schema.ts';
+import { Colour, families, familyTitles, isZone, type ShippedFamily } from './desk/values.ts';
+import type { Fonts } from './kinds.ts';
+import type { DeskFont } from './text/measure.ts';
 import { isDatePattern } from './sources/time/time.ts';
 
 /** Options that several kinds share. The form in the column is made from the meta data. */
@@ -34,6 +37,25 @@ export function datePattern(start: string, label = 'Date') {
 
 export function colourOption(start: z.output<typeof Colour>, label = 'Colour') {
   return Colour.default(start).meta({ label, control: 'colour' });
+}
+
+/** A use of the desk's type, or a family of the part's own. */
+export type TypeChoice = 'face' | Use | ShippedFamily;
+
+/** What the main text of a face is set in: as the face has it, another use, or a family of its own. */
+export const TypeOption = z
+  .enum(['face', ...uses, ...families])
+  .default('face')
+  .meta({
+    label: 'Type',
+    choices: { face: 'As the face', display: 'Display', text: 'Text', figures: 'Figures', ...familyTitles },
+  });
+
+/** The font of a choice, for measuring. */
+export function fontOf(choice: TypeChoice, ofFace: Use, fonts: Fonts): DeskFont {
+  const use = choice === 'face' ? ofFace : choice;
+  if (use === 'display' || use === 'text' || use === 'figures') return fonts[use];
+  return { family: use, size: 100, weight: 0, spacing: 0, metrics: null };
 }
 
 /** The pattern of a time of day, without seconds and half of the day. */

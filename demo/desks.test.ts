@@ -25,10 +25,10 @@ describe('the demo', () => {
 
   it('has four moods that are not one another', () => {
     const desks = demoDesks();
-    expect(new Set(desks.map(({ backdrop }) => JSON.stringify(backdrop))).size).to.equal(desks.length);
+    expect(new Set(desks.map(({ backdrops }) => JSON.stringify(backdrops))).size).to.equal(desks.length);
     desks.forEach((desk, index) => {
       for (const other of desks.slice(index + 1)) {
-        const [a, b] = [desk, other].map(({ look }) => look.roles[look.half]);
+        const [a, b] = [desk, other].map((one) => solve(one, { moment: DAY }).roles);
         if (!a || !b) continue;
         expect(
           deltaE(a.ground, b.ground) + deltaE(a.accent, b.accent),

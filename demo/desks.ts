@@ -1,9 +1,18 @@
 import { drawRoles } from '../core/colour/scheme.ts';
-import { bareFinish, createDock, createItem, createPanel, createWidget } from '../core/desk/defaults.ts';
+import {
+  bareFinish,
+  createBackdrop,
+  createDock,
+  createFonts,
+  createItem,
+  createPanel,
+  createScene,
+  createWidget,
+} from '../core/desk/defaults.ts';
 import type { Application, Backdrop, Desk, Edge, Item, Look, Screen, Widget } from '../core/desk/schema.ts';
-import type { Finish, GeoPlace, NinePoint, Place } from '../core/desk/values.ts';
+import type { Finish, GeoPlace, Half, NinePoint, Place } from '../core/desk/values.ts';
 import type { ItemType } from '../core/items/list.ts';
-import type { Half, Roles } from '../core/colour/look.ts';
+import type { RoleValues } from '../core/colour/roles.ts';
 
 /** The desks of Marrow Point, a made-up bird observatory on a made-up coast. */
 const marrowPoint: GeoPlace = {
@@ -84,12 +93,10 @@ const surface: Finish = {
 
 const wide: Screen = { id: 'main', name: 'Main', width: 1920, height: 1080, scaleFactor: 1, x: 0, y: 0 };
 
-const fonts: Look['fonts'] = { display: 'fraunces', text: 'figtree', figures: 'fraunces' };
-
 /** Roles drawn from a few colours of a scene, then tuned by hand. */
 function rolesFrom(
   colours: Record<string, number>,
-  tuned: Partial<Record<Half, Partial<Roles>>> = {},
+  tuned: Partial<Record<Half, Partial<RoleValues>>> = {},
 ): Look['roles'] {
   const drawn = drawRoles(Object.entries(colours).map(([colour, share]) => ({ colour, share })));
   return { light: { ...drawn.light, ...tuned.light }, dark: { ...drawn.dark, ...tuned.dark } };
@@ -116,12 +123,14 @@ interface Sketch {
   id: string;
   name: string;
   seed: number;
-  half: Half;
-  backdrop: Backdrop;
+  half: Look['half'];
+  backdrops: Backdrop[];
   roles: Look['roles'];
   finish?: Finish;
-  fonts?: Look['fonts'];
-  icons?: Look['icons'];
+  finishes?: Look['finishes'];
+  fonts: Look['fonts'];
+  icons: Look['icons'];
+  pointer: Look['pointer'];
   screens?: Screen[];
   edges: Edge[];
   widgets: Widget[];
@@ -132,17 +141,30 @@ function desk({
   half,
   roles,
   finish = surface,
-  fonts: ownFonts = fonts,
-  icons = 'line',
+  finishes = [],
+  fonts,
+  icons,
+  pointer,
   screens = [wide],
   workspaces,
   ...rest
 }: Sketch): Desk {
   return {
-    format: 1,
+    format: 2,
     place: marrowPoint,
     screens,
-    look: { half, roles, fonts: ownFonts, icons, finish },
+    look: {
+      half,
+      roles,
+      held: [],
+      terminal: { light: null, dark: null },
+      fonts,
+      ownFonts: [],
+      icons,
+      pointer,
+      finish,
+      finishes,
+    },
     applications,
     workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
     ...rest,
@@ -174,12 +196,41 @@ function dawnCount(): Desk {
     id: 'dawn-count',
     name: 'Dawn count',
     seed: 1107,
-    half: 'dark',
-    backdrop: { kind: 'scene', scene: 'headland', seed: 7 },
+    half: { by: 'choice', half: 'dark' },
+    // A backdrop for each watch of the day, all of one mood.
+    backdrops: [
+      createBackdrop('backdrop', {
+        kind: 'rotation',
+        entries: [
+          { id: 'first-light', source: createScene('headland', 7) },
+          { id: 'by-day', source: createScene('strata', 18, { colours: 'palette' }) },
+          {
+            id: 'dusk',
+            source: createScene('bay', 7, { colours: 'palette', controls: { hour: 26, cloud: 60 } }),
+          },
+          { id: 'charts', source: createScene('contours', 7, { colours: 'palette' }) },
+        ],
+        change: { by: 'times', times: ['05:30', '10:00', '15:30', '21:00'] },
+        shuffled: false,
+        fade: 90,
+      }),
+    ],
+    fonts: createFonts('fraunces', 'figtree', 'fraunces'),
+    icons: { set: 'reed', style: 'line', tile: 'none', tileColour: 'accent' },
+    pointer: { set: 'quill', size: 34, colour: 'ink' },
+    finishes: [
+      { id: 'pane', name: 'Clear pane', finish: { ...surface, sheerness: 70, edgeLine: 1, shadow: 0 } },
+      { id: 'slab', name: 'Slab', finish: { ...surface, kind: 'matte', radius: 4, shadow: 40 } },
+    ],
     roles: rolesFrom(
       { '#33213f': 0.3, '#54406f': 0.25, '#8a5b87': 0.15, '#c67c84': 0.12, '#eda57f': 0.1, '#fbd09a': 0.08 },
       {
-        dark: { surface: '#2d2139', accent: '#fbd09a', second: '#dd8f88' },
+        dark: {
+          surface: '#2d2139',
+          raised: { from: 'surface', lighter: 7, more: 0, warmer: 0 },
+          accent: '#fbd09a',
+          second: '#dd8f88',
+        },
       },
     ),
     edges: [
@@ -252,15 +303,22 @@ function soundRoom(): Desk {
     id: 'sound-room',
     name: 'Sound room',
     seed: 311,
-    half: 'light',
-    backdrop: { kind: 'scene', scene: 'marsh', seed: 12 },
+    half: { by: 'choice', half: 'light' },
+    backdrops: [
+      createBackdrop('backdrop', createScene('marsh', 12)),
+      createBackdrop('after-dark', createScene('fog', 4, { follows: true }), {
+        where: { half: 'dark' },
+        adjust: { brightness: -46, saturation: 20, darken: { toward: 'rim', strength: 40 } },
+      }),
+    ],
     roles: rolesFrom(
       { '#76a096': 0.3, '#4f8079': 0.25, '#173f45': 0.2, '#f3e3b6': 0.2, '#d9a441': 0.03 },
       { light: { accent: '#0f6a6c', surface: '#f2efdc' } },
     ),
     finish,
-    fonts: { display: 'figtree', text: 'figtree', figures: 'figtree' },
-    icons: 'duo',
+    fonts: createFonts('bricolage-grotesque', 'hanken-grotesk', 'bricolage-grotesque'),
+    icons: { set: 'shell', style: 'duo', tile: 'circle', tileColour: 'raised' },
+    pointer: { set: 'pebble', size: 30, colour: 'accent' },
     edges: [
       { ...panel, thickness: 56, iconSize: 24, length: 'fill', margin: 16, padding: 12, finish },
       { ...dock, iconSize: 40, thickness: 76, margin: 20, spacing: 14 },
@@ -323,14 +381,16 @@ function nightWatch(): Desk {
     id: 'night-watch',
     name: 'Night watch',
     seed: 2300,
-    half: 'dark',
-    backdrop: { kind: 'scene', scene: 'night', seed: 5 },
+    half: { by: 'choice', half: 'dark' },
+    backdrops: [createBackdrop('backdrop', createScene('night', 5, { follows: true }), { spans: true })],
     roles: rolesFrom(
       { '#05080f': 0.5, '#12263a': 0.3, '#24465a': 0.15, '#ffdf9e': 0.05 },
       { dark: { accent: '#8fdcd0', second: '#ffd58c' } },
     ),
     finish,
-    fonts: { display: 'spline-sans-mono', text: 'spline-sans-mono', figures: 'spline-sans-mono' },
+    fonts: createFonts('martian-mono', 'spline-sans-mono', 'martian-mono'),
+    icons: { set: 'slate', style: 'line', tile: 'none', tileColour: 'accent' },
+    pointer: { set: 'ring', size: 30, colour: 'second' },
     screens: [left, right],
     edges: [{ ...panel, length: 'fill', thickness: 36, iconSize: 18, padding: 16, finish }, dock],
     widgets: [
@@ -380,8 +440,11 @@ export function bareDesk(): Desk {
     id: 'bare-desk',
     name: 'Bare desk',
     seed: 1,
-    half: 'light',
-    backdrop: { kind: 'scene', scene: 'tide', seed: 3 },
+    half: { by: 'choice', half: 'light' },
+    backdrops: [createBackdrop('backdrop', createScene('tide', 3))],
+    fonts: createFonts('newsreader', 'commissioner', 'newsreader'),
+    icons: { set: 'slate', style: 'filled', tile: 'none', tileColour: 'accent' },
+    pointer: { set: 'quill', size: 32, colour: 'ink' },
     roles: rolesFrom({ '#efe4d6': 0.5, '#cfb2a3': 0.3, '#94746d': 0.18, '#4f7c86': 0.02 }),
     edges: [],
     widgets: [],

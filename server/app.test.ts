@@ -7,6 +7,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { zipSync } from 'fflate';
 import { dawnCount } from '../tests/support/desks.ts';
+import { createBackdrop, createPicture } from '../core/desk/defaults.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { createApp, type App } from './app.ts';
 import { StartProblem, openStore } from './db/open.ts';
@@ -200,7 +201,7 @@ describe('bundles on the server', () => {
     const picture = (await ask().post('/api/pictures').set('Content-Type', 'image/png').send(bytes)).body
       .id as string;
     app.desks.create(
-      { ...dawnCount(), backdrop: { kind: 'picture', picture, name: 'sea.png', focal: { x: 0.2, y: 0.8 } } },
+      { ...dawnCount(), backdrops: [createBackdrop('backdrop', createPicture(picture, 'sea.png'))] },
       { keepId: true },
     );
     const out = await ask()
@@ -216,7 +217,7 @@ describe('bundles on the server', () => {
       .set('Content-Type', 'application/zip')
       .send(out.body);
     expect(taken.status).to.equal(201);
-    expect(taken.body.desk.backdrop.picture).to.equal(picture);
+    expect(taken.body.desk.backdrops[0].source.picture).to.equal(picture);
     await request(elsewhere.express).get(`/api/pictures/${picture}`).expect(200);
     elsewhere.close();
     rmSync(other, { recursive: true });

@@ -5,6 +5,9 @@ import helmet from 'helmet';
 import { createDeskStore, type DeskStore } from './desks/store.ts';
 import { deskRoutes } from './desks/routes.ts';
 import { openStore } from './db/open.ts';
+import { fontRoutes } from './fonts/routes.ts';
+import { createFontStore } from './fonts/store.ts';
+import { createThreads } from './threads/pool.ts';
 import { createEvents } from './events/events.ts';
 import { sampleMachine } from './events/machine.ts';
 import { guard } from './http/guard.ts';
@@ -44,8 +47,10 @@ export function createApp({
 }: AppOptions): App {
   const store = openStore(dataFolder);
   const desks = createDeskStore(store, now);
-  const pictures = createPictureStore(store, join(dataFolder, 'pictures'), now);
-  const renderer = createRenderer(join(dataFolder, 'cache'));
+  const threads = createThreads();
+  const pictures = createPictureStore(store, join(dataFolder, 'pictures'), threads, now);
+  const fonts = createFontStore(join(dataFolder, 'fonts'), threads);
+  const renderer = createRenderer(join(dataFolder, 'cache'), pictures, threads);
   const events = createEvents({ sample });
 
   const app = express();
@@ -71,7 +76,13 @@ export function createApp({
     }),
   );
   app.use(guard(hosts));
-  app.use('/api', deskRoutes({ desks, pictures, events }), pictureRoutes(pictures, renderer), events.router);
+  app.use(
+    '/api',
+    deskRoutes({ desks, pictures, fonts, events }),
+    pictureRoutes(pictures, renderer),
+    fontRoutes(fonts),
+    events.router,
+  );
   app.use('/api', () => {
     throw new HttpProblem(404, 'Nothing here', 'There is nothing under this address.');
   });
@@ -93,6 +104,7 @@ export function createApp({
     renderer,
     close() {
       events.close();
+      threads.close();
       store.$client.close();
     },
   };

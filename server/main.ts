@@ -2,11 +2,13 @@ import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
+import { SAMPLE_SEED, SAMPLE_WIDTH, sampleOf } from '../core/backdrop/drawn.ts';
 import { sceneNames } from '../core/backdrop/names.ts';
+import { createScene } from '../core/desk/defaults.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { createApp } from './app.ts';
 import { StartProblem } from './db/open.ts';
-import { WIDTHS, type Renderer } from './pictures/render.ts';
+import type { Renderer } from './pictures/render.ts';
 
 const DEFAULT_PORT = 4680;
 const webFolder = fileURLToPath(new URL('../dist/web', import.meta.url));
@@ -70,8 +72,7 @@ try {
 }
 
 async function warmScenes(renderer: Renderer): Promise<void> {
-  for (const desk of demoDesks()) {
-    const seed = desk.backdrop.kind === 'scene' ? desk.backdrop.seed : 0;
-    for (const scene of sceneNames) await renderer.scene(scene, seed, WIDTHS[0] ?? 480);
-  }
+  for (const scene of sceneNames)
+    await renderer.backdrop(sampleOf(createScene(scene, SAMPLE_SEED)), SAMPLE_WIDTH);
+  await renderer.tidy();
 }

@@ -1,18 +1,26 @@
-// Writes core/text/metrics.json: advance widths of the shipped fonts as Chromium sets them, so that the core
-// can measure text without a browser. Run it again when a font is added: node tools/font-metrics.mjs
-import { readFileSync, writeFileSync } from 'node:fs';
+// Writes core/text/metrics/: advance widths of the shipped fonts as Chromium sets them, one file for each family, so
+// that the core can measure text without a browser. Run it again when a font is added: node tools/font-metrics.mjs
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { chromium } from 'playwright-core';
 
 const require = createRequire(import.meta.url);
 const WEIGHTS = [200, 400, 700];
+const OPTICAL = '"opsz" 144';
+/** The axis file of each family, and the settings under which it is measured. */
 const FONTS = {
-  fraunces: { file: 'fraunces/files/fraunces-latin-opsz-normal.woff2', settings: '"opsz" 144' },
-  figtree: { file: 'figtree/files/figtree-latin-wght-normal.woff2', settings: 'normal' },
-  'spline-sans-mono': {
-    file: 'spline-sans-mono/files/spline-sans-mono-latin-wght-normal.woff2',
-    settings: 'normal',
-  },
+  fraunces: ['opsz', OPTICAL],
+  newsreader: ['opsz', OPTICAL],
+  petrona: ['wght'],
+  'bricolage-grotesque': ['opsz', OPTICAL],
+  unbounded: ['wght'],
+  figtree: ['wght'],
+  'hanken-grotesk': ['wght'],
+  commissioner: ['wght'],
+  outfit: ['wght'],
+  recursive: ['wght'],
+  'spline-sans-mono': ['wght'],
+  'martian-mono': ['wght'],
 };
 const characters = [];
 for (let code = 0x20; code <= 0x7e; code++) characters.push(String.fromCodePoint(code));
@@ -21,10 +29,12 @@ characters.push(...'–—‘’“”…−');
 
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
 const page = await browser.newPage();
-const metrics = {};
-for (const [id, { file, settings }] of Object.entries(FONTS)) {
-  const data = readFileSync(require.resolve('@fontsource-variable/' + file)).toString('base64');
-  metrics[id] = await page.evaluate(
+const folder = new URL('../core/text/metrics/', import.meta.url);
+mkdirSync(folder, { recursive: true });
+for (const [id, [axis, settings = 'normal']] of Object.entries(FONTS)) {
+  const file = require.resolve(`@fontsource-variable/${id}/files/${id}-latin-${axis}-normal.woff2`);
+  const data = readFileSync(file).toString('base64');
+  const metrics = await page.evaluate(
     async ({ data, settings, weights, characters }) => {
       const face = new FontFace('measured', `url(data:font/woff2;base64,${data})`, { weight: '100 900' });
       await face.load();
@@ -42,19 +52,10 @@ for (const [id, { file, settings }] of Object.entries(FONTS)) {
           return Math.round(span.getBoundingClientRect().width / 10) / 1000;
         });
       }
-      const canvas = document.createElement('canvas').getContext('2d');
-      canvas.font = '1000px measured';
-      const box = canvas.measureText('0H');
-      return {
-        weights,
-        ascent: box.fontBoundingBoxAscent / 1000,
-        descent: box.fontBoundingBoxDescent / 1000,
-        capHeight: box.actualBoundingBoxAscent / 1000,
-        advances,
-      };
+      return { weights, advances };
     },
     { data, settings, weights: WEIGHTS, characters },
   );
+  writeFileSync(new URL(`${id}.json`, folder), JSON.stringify(metrics) + '\n');
 }
 await browser.close();
-writeFileSync(new URL('../core/text/metrics.json', import.meta.url), JSON.stringify(metrics) + '\n');

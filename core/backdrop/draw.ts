@@ -1,4 +1,5 @@
 import { mix } from '../colour/convert.ts';
+import type { Sky } from './sky.ts';
 import { createRandom, valueNoise } from '../sources/noise.ts';
 
 /**
@@ -7,6 +8,14 @@ import { createRandom, valueNoise } from '../sources/noise.ts';
  */
 export const WIDTH = 1920;
 export const HEIGHT = 1080;
+
+export interface SceneInput {
+  seed: number;
+  /** A control of the scene, 0 to 1. */
+  control: (id: string) => number;
+  /** Given when the scene follows the moment. */
+  sky: Sky | null;
+}
 
 export interface SceneDrawing {
   defs: string;

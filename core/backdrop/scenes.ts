@@ -1,24 +1,75 @@
-import { toSvg, type SceneDrawing } from './draw.ts';
-import type { SceneName } from './names.ts';
+import { clamp } from '../arrange/geometry.ts';
+import { fromLab, toLab } from '../colour/convert.ts';
+import { toSvg, type SceneDrawing, type SceneInput } from './draw.ts';
+import { factsOf, type SceneName } from './names.ts';
+import type { Sky } from './sky.ts';
+import { bay } from './scenes/bay.ts';
 import { contours } from './scenes/contours.ts';
 import { fog } from './scenes/fog.ts';
 import { headland } from './scenes/headland.ts';
 import { lamp } from './scenes/lamp.ts';
 import { marsh } from './scenes/marsh.ts';
 import { night } from './scenes/night.ts';
+import { strata } from './scenes/strata.ts';
 import { tide } from './scenes/tide.ts';
 
-const drawings: Record<SceneName, (seed: number) => SceneDrawing> = {
+const drawings: Record<SceneName, (input: SceneInput) => SceneDrawing> = {
   headland,
+  bay,
   marsh,
   fog,
   night,
   contours,
   tide,
   lamp,
+  strata,
 };
 
+/** All that a drawn scene depends on. */
+export interface SceneSpec {
+  scene: SceneName;
+  seed: number;
+  /** 0 to 100; those left out stand where they start. */
+  controls: Readonly<Record<string, number>>;
+  /** Hex colours to draw it in; null for its own. */
+  colours: readonly string[] | null;
+  sky: Sky | null;
+}
+
+export function plainScene(scene: SceneName, seed: number): SceneSpec {
+  return { scene, seed, controls: {}, colours: null, sky: null };
+}
+
 /** A scene as an SVG document of a size in px. The same arguments give the same text. */
-export function drawScene(scene: SceneName, seed: number, width: number, height: number): string {
-  return toSvg(drawings[scene](seed), width, height);
+export function drawScene(spec: SceneSpec, width: number, height: number): string {
+  const { scene, seed, controls, colours, sky } = spec;
+  const starts = new Map(factsOf(scene).controls.map(({ id, start }) => [id, start]));
+  const control = (id: string) => clamp(controls[id] ?? starts.get(id) ?? 50, 0, 100) / 100;
+  const svg = toSvg(drawings[scene]({ seed, control, sky }), width, height);
+  return colours ? recolour(svg, colours) : svg;
+}
+
+/**
+ * Draws in other colours: each keeps its lightness, nearly, and takes hue and chroma from where that lightness lies
+ * among the given ones. So light stays light and depth stays depth in any palette.
+ */
+function recolour(svg: string, colours: readonly string[]): string {
+  const ramp = colours.map(toLab).sort((a, b) => a[0] - b[0]);
+  const [darkest, lightest] = [ramp[0], ramp.at(-1)];
+  if (!darkest || !lightest) return svg;
+  const known = new Map<string, string>();
+  function inPalette(hex: string): string {
+    const [l] = toLab(hex);
+    const above = ramp.findIndex((lab) => lab[0] > l);
+    const high = (above < 0 ? lightest : ramp[above]) ?? lightest;
+    const low = (above < 0 ? lightest : ramp[Math.max(0, above - 1)]) ?? darkest;
+    const share = high && low && high[0] > low[0] ? clamp((l - low[0]) / (high[0] - low[0]), 0, 1) : 0;
+    const between = (channel: 1 | 2) => (low?.[channel] ?? 0) * (1 - share) + (high?.[channel] ?? 0) * share;
+    return fromLab([l, between(1), between(2)]);
+  }
+  return svg.replace(/#[0-9a-f]{6}\b/gi, (hex) => {
+    let colour = known.get(hex);
+    if (!colour) known.set(hex, (colour = inPalette(hex)));
+    return colour;
+  });
 }

@@ -3,13 +3,14 @@ import { strToU8, zipSync, type Zippable } from 'fflate';
 import fc from 'fast-check';
 import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { problemText } from '../desk/read.ts';
+import { createBackdrop, createPicture } from '../desk/defaults.ts';
 import type { Desk } from '../desk/schema.ts';
 import { BUNDLE_LIMITS, digestOf, readBundle, writeBundle } from './bundle.ts';
 
 const picture = strToU8('pretend this is a picture');
 const withPicture = (): Desk => ({
   ...dawnCount(),
-  backdrop: { kind: 'picture', picture: digestOf(picture), name: 'hide.png', focal: { x: 0.5, y: 0.5 } },
+  backdrops: [createBackdrop('backdrop', createPicture(digestOf(picture), 'hide.png'))],
 });
 
 function problemOf(bytes: Uint8Array): string {
@@ -36,19 +37,21 @@ const deskJson = (desk: unknown = dawnCount()) => strToU8(JSON.stringify(desk));
 describe('bundles', () => {
   it('come back as they went out, with their pictures', () => {
     const desk = withPicture();
-    const bytes = writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }] });
+    const bytes = writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] });
     const result = readBundle(bytes);
     expect(result).to.deep.equal({
       ok: true,
-      value: { desk, pictures: [{ id: digestOf(picture), bytes: picture }] },
+      value: { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] },
     });
-    expect(writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }] })).to.deep.equal(bytes);
+    expect(
+      writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] }),
+    ).to.deep.equal(bytes);
   });
 
   it('carry any desk', () => {
     fc.assert(
       fc.property(arbitraryDesk, (desk) => {
-        const result = readBundle(writeBundle({ desk, pictures: [] }));
+        const result = readBundle(writeBundle({ desk, pictures: [], fonts: [] }));
         expect(result.ok && result.value.desk).to.deep.equal(desk);
       }),
       { numRuns: 25 },
@@ -56,7 +59,7 @@ describe('bundles', () => {
   });
 
   it('are refused with the file, the field and the reason', () => {
-    const changed = writeBundle({ desk: dawnCount(), pictures: [] });
+    const changed = writeBundle({ desk: dawnCount(), pictures: [], fonts: [] });
     const cases: [Uint8Array, RegExp][] = [
       [strToU8('hello'), /^is not a ZIP archive$/],
       [new Uint8Array(), /^is not a ZIP archive$/],
@@ -98,7 +101,7 @@ describe('bundles', () => {
           'desk.json': deskJson(withPicture()),
           [`pictures/${digestOf(picture)}`]: strToU8('another'),
         }),
-        /is not the picture that its name says$/,
+        /is not the file that its name says$/,
       ],
       [
         zipSync(
@@ -121,7 +124,7 @@ describe('bundles', () => {
   });
 
   it('never throw, whatever the bytes', () => {
-    const good = writeBundle({ desk: dawnCount(), pictures: [] });
+    const good = writeBundle({ desk: dawnCount(), pictures: [], fonts: [] });
     const damage = fc.array(fc.record({ at: fc.nat(good.length - 1), value: fc.nat(255) }), {
       minLength: 1,
       maxLength: 20,

@@ -2,10 +2,12 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { z } from 'zod';
+import { sourcesOf } from '../desk/backdrop-schema.ts';
+import { isOwn } from '../desk/values.ts';
 import { readDesk, refuse, type Problem, type Result } from '../desk/read.ts';
 import type { Desk } from '../desk/schema.ts';
 
-/** A desk in one file: a ZIP with `manifest.json`, `desk.json` and the pictures that the desk uses. */
+/** A desk in one file: a ZIP with `manifest.json`, `desk.json`, and the pictures and fonts that the desk uses. */
 export const BUNDLE_TYPE = 'application/zip';
 export const BUNDLE_ENDING = '.ledge';
 const BUNDLE_FORMAT = 1;
@@ -34,29 +36,48 @@ const Manifest = z.looseObject({
 });
 
 /** `id` is the SHA-256 of the bytes. */
-export interface BundlePicture {
+export interface BundleFile {
   id: string;
   bytes: Uint8Array;
 }
 
 export interface Bundle {
   desk: Desk;
-  pictures: BundlePicture[];
+  pictures: BundleFile[];
+  fonts: BundleFile[];
 }
 
 export function digestOf(bytes: Uint8Array): string {
   return bytesToHex(sha256(bytes));
 }
 
-/** Ids of the pictures that a desk uses. */
+/** Ids of the pictures that a desk uses: backdrops, and icons of one's own. */
 export function picturesOf(desk: Desk): string[] {
-  return desk.backdrop.kind === 'picture' ? [desk.backdrop.picture] : [];
+  const backdrops = desk.backdrops
+    .flatMap(sourcesOf)
+    .flatMap((source) => (source.kind === 'picture' ? [source.picture] : []));
+  const icons = desk.applications
+    .map(({ Icon }) => Icon)
+    .filter(isOwn)
+    .map(fileOf);
+  return [...new Set([...backdrops, ...icons])];
+}
+
+/** Ids of the font files that a desk uses. */
+export function fontsOf(desk: Desk): string[] {
+  return desk.look.ownFonts.map(({ id }) => fileOf(id));
+}
+
+/** The SHA-256 in the name of a file of one's own. */
+export function fileOf(own: string): string {
+  return own.slice('own:'.length);
 }
 
 /** The bytes of a bundle. The same desk and pictures give the same bytes. */
-export function writeBundle({ desk, pictures }: Bundle): Uint8Array {
+export function writeBundle({ desk, pictures, fonts }: Bundle): Uint8Array {
   const files: Record<string, Uint8Array> = { 'desk.json': strToU8(JSON.stringify(desk, null, 2)) };
-  for (const picture of pictures) files[`pictures/${picture.id}`] = picture.bytes;
+  for (const { id, bytes } of pictures) files[`pictures/${id}`] = bytes;
+  for (const { id, bytes } of fonts) files[`fonts/${id}`] = bytes;
   const manifest = {
     format: BUNDLE_FORMAT,
     files: Object.entries(files).map(([name, bytes]) => ({
@@ -101,14 +122,26 @@ export function readBundle(bytes: Uint8Array): Result<Bundle> {
       problems: desk.problems.map(({ path, message }) => ({ path: `desk.json: ${path}`, message })),
     };
   }
-  const pictures: BundlePicture[] = [];
-  for (const id of picturesOf(desk.value)) {
-    const picture = files.get(`pictures/${id}`);
-    if (!picture) return refuse(`pictures/${id}`, 'is used by the desk but missing');
-    if (digestOf(picture) !== id) return refuse(`pictures/${id}`, 'is not the picture that its name says');
-    pictures.push({ id, bytes: picture });
+  const pictures = takeFiles(files, 'pictures', picturesOf(desk.value));
+  if (!pictures.ok) return pictures;
+  const fonts = takeFiles(files, 'fonts', fontsOf(desk.value));
+  if (!fonts.ok) return fonts;
+  return { ok: true, value: { desk: desk.value, pictures: pictures.value, fonts: fonts.value } };
+}
+
+function takeFiles(
+  files: ReadonlyMap<string, Uint8Array>,
+  folder: 'pictures' | 'fonts',
+  ids: readonly string[],
+): Result<BundleFile[]> {
+  const taken: BundleFile[] = [];
+  for (const id of ids) {
+    const bytes = files.get(`${folder}/${id}`);
+    if (!bytes) return refuse(`${folder}/${id}`, 'is used by the desk but missing');
+    if (digestOf(bytes) !== id) return refuse(`${folder}/${id}`, 'is not the file that its name says');
+    taken.push({ id, bytes });
   }
-  return { ok: true, value: { desk: desk.value, pictures } };
+  return { ok: true, value: taken };
 }
 
 class Refusal extends Error {

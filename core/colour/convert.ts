@@ -50,6 +50,17 @@ export function toLab(colour: string): [number, number, number] {
   return [lab.l, lab.a, lab.b];
 }
 
+/** OKLab as #rrggbb, with less chroma where sRGB has no such colour. */
+export function fromLab([l, a, b]: readonly [number, number, number]): string {
+  return toHex({ l, c: Math.hypot(a, b), h: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 });
+}
+
+/** Bytes of a #rrggbb colour. */
+export function toBytes(hex: string): [number, number, number] {
+  const value = parseInt(hex.slice(1, 7), 16);
+  return [value >> 16, (value >> 8) & 255, value & 255];
+}
+
 /** The nearest sRGB colour with the same lightness and hue, as #rrggbb. */
 export function toHex({ l, c, h }: Lch): string {
   const wanted: Oklch = { mode: 'oklch', l: Math.max(0, Math.min(1, l)), c: Math.max(0, c), h };

@@ -1,9 +1,7 @@
-import { isRole, type Colour, type Finish, type Role } from '../desk/values.ts';
+import { isRole, type Colour, type Finish } from '../desk/values.ts';
 import { hexOf, withOpacity } from './convert.ts';
 import { readableOn } from './readable.ts';
-
-export type Roles = Record<Role, string>;
-export type Half = 'light' | 'dark';
+import { resolveRoles, type RoleValues, type Roles } from './roles.ts';
 
 /** The colours in force: every role as hex, and text made readable on the surface that it stands on. */
 export interface Palette {
@@ -17,12 +15,10 @@ export interface Palette {
 const cache = new WeakMap<object, Palette>();
 
 /** The palette of one half's roles; the same object for the same roles. */
-export function paletteOf(roles: Roles): Palette {
+export function paletteOf(roles: RoleValues): Palette {
   const known = cache.get(roles);
   if (known) return known;
-  const hexes = Object.fromEntries(
-    Object.entries(roles).map(([role, value]) => [role, hexOf(value)]),
-  ) as Roles;
+  const hexes = resolveRoles(roles);
   const texts = new Map<string, string>();
   const palette: Palette = {
     roles: hexes,
@@ -62,6 +58,9 @@ export interface Surface {
   alert: string;
 }
 
+/** The opacity of the deepest shade behind a bare part. */
+const DEEPEST_SHADE = 0.6;
+
 const opacityOf: Record<Finish['kind'], (sheerness: number) => number> = {
   bare: () => 0,
   matte: () => 1,
@@ -87,13 +86,16 @@ function workOut(finish: Finish, palette: Palette): Surface {
   const bare = finish.kind === 'bare';
   return {
     kind: finish.kind,
-    fill: withOpacity(tint, opacityOf[finish.kind](finish.sheerness)),
-    tint,
+    // A bare part has no surface, but may throw a soft shade of the ground behind what it shows.
+    fill: bare
+      ? withOpacity(beneath, (finish.shadow / 100) * DEEPEST_SHADE)
+      : withOpacity(tint, opacityOf[finish.kind](finish.sheerness)),
+    tint: bare ? beneath : tint,
     blur: finish.kind === 'frosted' ? finish.blur : 0,
     radius: finish.radius,
     edgeLine: bare ? 0 : finish.edgeLine,
     edgeColour: withOpacity(palette.textOn('ink', beneath), 0.18),
-    shadow: bare ? 0 : finish.shadow,
+    shadow: finish.shadow,
     ink: palette.textOn('ink', beneath),
     softInk: palette.textOn('softInk', beneath),
     accent: palette.colour('accent'),

@@ -1,7 +1,7 @@
 import { clamp } from '../arrange/geometry.ts';
-import type { Role } from '../desk/values.ts';
+import type { Half, Role } from '../desk/values.ts';
 import { toHex, toLch, type Lch } from './convert.ts';
-import type { Half, Roles } from './look.ts';
+import type { Roles } from './roles.ts';
 import { APCA_BODY, apcaContrast } from './apca.ts';
 import { reachesWcag, readableOn, type Readable } from './readable.ts';
 import type { Swatch } from './extract.ts';

@@ -1,8 +1,18 @@
 import { itemKindsByType, type ItemType } from '../items/list.ts';
 import { widgetKindsByType, type WidgetType } from '../widgets/list.ts';
+import {
+  plainAdjust,
+  type Adjust,
+  type Backdrop,
+  type DrawnScene,
+  type Picture,
+  type Source,
+} from './backdrop-schema.ts';
+import { plainUse, type Look } from './look-schema.ts';
+import type { SceneName } from '../backdrop/names.ts';
 import type { Edge, Item, Widget } from './schema.ts';
 import type { Side } from '../arrange/geometry.ts';
-import type { Finish, Place } from './values.ts';
+import type { Family, Finish, Place } from './values.ts';
 
 /** A bare finish with the tint of another, so that one press makes it a surface again. */
 export function bareFinish(of: Finish): Finish {
@@ -76,4 +86,44 @@ export function createDock(id: string, screen: string, side: Side, deskFinish: F
     keepsWindowsOff: false,
     finish: bareFinish(deskFinish),
   };
+}
+
+export function createScene(scene: SceneName, seed: number, change: Partial<DrawnScene> = {}): DrawnScene {
+  return { kind: 'scene', scene, seed, colours: 'own', controls: {}, follows: false, ...change };
+}
+
+export function createPicture(picture: string, name: string, change: Partial<Picture> = {}): Picture {
+  return {
+    kind: 'picture',
+    picture,
+    name,
+    fit: 'cover',
+    focal: { x: 0.5, y: 0.5 },
+    turn: 0,
+    mirror: false,
+    ...change,
+  };
+}
+
+/** A backdrop that lies where `where` says; everywhere when that says nothing. */
+export function createBackdrop(
+  id: string,
+  source: Source,
+  {
+    adjust = {},
+    where = {},
+    spans = false,
+  }: { adjust?: Partial<Adjust>; where?: Partial<Backdrop['for']>; spans?: boolean } = {},
+): Backdrop {
+  return {
+    id,
+    for: { screen: null, workspace: null, half: null, ...where },
+    spans,
+    source,
+    adjust: { ...plainAdjust, ...adjust },
+  };
+}
+
+export function createFonts(display: Family, text: Family, figures: Family): Look['fonts'] {
+  return { display: plainUse(display), text: plainUse(text), figures: plainUse(figures) };
 }

@@ -1,17 +1,32 @@
 import type { Draft } from 'immer';
+import { widgetKindsByType } from '../widgets/list.ts';
 import { nearestPoint, offsetFromNeighbour, offsetFromPoint } from '../arrange/place.ts';
 import type { Rect, Side } from '../arrange/geometry.ts';
-import type { Half, Roles } from '../colour/look.ts';
+import type { Roles } from '../colour/roles.ts';
+import { plainAdjust, type Adjust, type Source } from './backdrop-schema.ts';
+import type { HalfBy, OwnFont, Terminal } from './look-schema.ts';
 import {
   hangsInCircle,
+  type Application,
   type Backdrop,
   type Desk,
   type Edge,
   type Item,
+  type Look,
   type Screen,
   type Widget,
 } from './schema.ts';
-import type { Finish, GeoPlace, Hanging, Place, Role } from './values.ts';
+import {
+  isRole,
+  roles,
+  type Finish,
+  type GeoPlace,
+  type Half,
+  type Hanging,
+  type Place,
+  type Role,
+  type RoleValue,
+} from './values.ts';
 
 /**
  * Every change of a desk has a name here. Each takes a draft and changes it; what names a part that is not
@@ -70,24 +85,90 @@ export const edits = {
     desk.place = place;
   },
 
-  setBackdrop(desk: DeskDraft, backdrop: Backdrop) {
-    desk.backdrop = backdrop;
+  /** Changes a backdrop; null as its id means the one that lies everywhere. */
+  setBackdrop(desk: DeskDraft, id: string | null, change: Partial<Omit<Backdrop, 'id'>>) {
+    const backdrop = id === null ? desk.backdrops[0] : find(desk.backdrops, id);
+    if (backdrop) Object.assign(backdrop, change);
   },
 
-  setHalf(desk: DeskDraft, half: Half) {
+  setSource(desk: DeskDraft, id: string | null, source: Source) {
+    edits.setBackdrop(desk, id, { source });
+  },
+
+  setAdjust(desk: DeskDraft, id: string, change: Partial<Adjust>) {
+    const backdrop = find(desk.backdrops, id);
+    if (backdrop) Object.assign(backdrop.adjust, change);
+  },
+
+  resetAdjust(desk: DeskDraft, id: string) {
+    edits.setBackdrop(desk, id, { adjust: plainAdjust });
+  },
+
+  addBackdrop(desk: DeskDraft, backdrop: Backdrop) {
+    desk.backdrops.push(backdrop);
+  },
+
+  /** The one that lies everywhere stays. */
+  removeBackdrop(desk: DeskDraft, id: string) {
+    desk.backdrops = desk.backdrops.filter((backdrop, index) => index === 0 || backdrop.id !== id);
+  },
+
+  setHalf(desk: DeskDraft, half: HalfBy) {
     desk.look.half = half;
   },
 
-  setRole(desk: DeskDraft, half: Half, role: Role, colour: string) {
-    desk.look.roles[half][role] = colour;
+  setRole(desk: DeskDraft, half: Half, role: Role, value: RoleValue) {
+    desk.look.roles[half][role] = value;
   },
 
-  setRoles(desk: DeskDraft, roles: Record<Half, Roles>) {
-    for (const half of ['light', 'dark'] as const) Object.assign(desk.look.roles[half], roles[half]);
+  /** A palette drawn anew. Held roles stay, and so do those that are steps: they follow by themselves. */
+  drawPalette(desk: DeskDraft, drawn: Record<Half, Roles>) {
+    for (const half of ['light', 'dark'] as const) {
+      for (const role of roles) {
+        const isStep = typeof desk.look.roles[half][role] !== 'string';
+        if (!isStep && !desk.look.held.includes(role)) desk.look.roles[half][role] = drawn[half][role];
+      }
+    }
   },
 
-  setLook(desk: DeskDraft, change: Partial<Pick<Desk['look'], 'fonts' | 'icons' | 'finish'>>) {
+  hold(desk: DeskDraft, role: Role, isHeld: boolean) {
+    desk.look.held = desk.look.held.filter((other) => other !== role);
+    if (isHeld) desk.look.held.push(role);
+  },
+
+  setTerminal(desk: DeskDraft, half: Half, terminal: Terminal | null) {
+    desk.look.terminal[half] = terminal;
+  },
+
+  setLook(
+    desk: DeskDraft,
+    change: Partial<Pick<Look, 'fonts' | 'icons' | 'pointer' | 'finish' | 'finishes'>>,
+  ) {
     Object.assign(desk.look, change);
+  },
+
+  addFont(desk: DeskDraft, font: OwnFont) {
+    desk.look.ownFonts = [...desk.look.ownFonts.filter(({ id }) => id !== font.id), font];
+  },
+
+  setApplication(desk: DeskDraft, id: string, change: Partial<Omit<Application, 'id'>>) {
+    const application = find(desk.applications, id);
+    if (application) Object.assign(application, change);
+  },
+
+  /** Every part follows the desk again: no finish of its own, no colour that is not a role. A bare part stays bare. */
+  followAll(desk: DeskDraft) {
+    for (const part of [...desk.edges, ...desk.widgets]) {
+      if (part.finish?.kind === 'bare')
+        part.finish = { ...desk.look.finish, kind: 'bare', shadow: part.finish.shadow };
+      else part.finish = null;
+    }
+    if (!isRole(desk.look.finish.tint)) desk.look.finish.tint = 'surface';
+    for (const widget of desk.widgets) {
+      const kind = widgetKindsByType.get(widget.type);
+      const starts = kind?.options.parse({}) as Record<string, unknown> | undefined;
+      for (const key of ownColoursOf(widget)) widget.options[key] = starts?.[key];
+    }
   },
 
   setScreen(desk: DeskDraft, id: string, change: Partial<Omit<Screen, 'id'>>) {
@@ -104,6 +185,7 @@ export const edits = {
     if (desk.screens.length < 2) return;
     const gone = new Set(partsOnIt);
     desk.screens = desk.screens.filter((screen) => screen.id !== id);
+    desk.backdrops = desk.backdrops.filter((backdrop) => backdrop.for.screen !== id);
     desk.edges = desk.edges.filter((edge) => edge.screen !== id);
     desk.widgets = desk.widgets.filter((widget) => !gone.has(widget.id));
   },
@@ -119,8 +201,9 @@ export const edits = {
 
   /** The last workspace stays. */
   removeWorkspace(desk: DeskDraft, id: string) {
-    if (desk.workspaces.length > 1)
-      desk.workspaces = desk.workspaces.filter((workspace) => workspace.id !== id);
+    if (desk.workspaces.length < 2) return;
+    desk.workspaces = desk.workspaces.filter((workspace) => workspace.id !== id);
+    desk.backdrops = desk.backdrops.filter((backdrop) => backdrop.for.workspace !== id);
   },
 
   addEdge(desk: DeskDraft, edge: Edge) {
@@ -262,6 +345,28 @@ export const edits = {
     Object.assign(desk, with_, { id: desk.id });
   },
 };
+
+/** The options of a widget that are colours of its own, not roles. */
+export function ownColoursOf({ type, options }: Pick<Widget, 'type' | 'options'>): string[] {
+  const starts = widgetKindsByType.get(type)?.options.parse({}) as Record<string, unknown> | undefined;
+  return Object.entries(options)
+    .filter(([key, value]) => {
+      const start = starts?.[key];
+      return typeof value === 'string' && typeof start === 'string' && isRole(start) && !isRole(value);
+    })
+    .map(([key]) => key);
+}
+
+/** Parts that do not follow the desk: ids of those with a finish or a colour of their own. A bare part follows. */
+export function strayParts({ edges, widgets }: Pick<Desk, 'edges' | 'widgets'>): string[] {
+  const isStray = (finish: Finish | null) => finish !== null && finish.kind !== 'bare';
+  return [
+    ...edges.filter(({ finish }) => isStray(finish)).map(({ id }) => id),
+    ...widgets
+      .filter((widget) => isStray(widget.finish) || ownColoursOf(widget).length > 0)
+      .map(({ id }) => id),
+  ];
+}
 
 function plain<T>(draft: T): T {
   return JSON.parse(JSON.stringify(draft)) as T;

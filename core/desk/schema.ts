@@ -1,25 +1,26 @@
 import { z } from 'zod';
 import { itemKinds, type ItemType } from '../items/list.ts';
 import { widgetKinds, type WidgetType } from '../widgets/list.ts';
-import { sceneNames } from '../backdrop/names.ts';
-import {
-  Alignment,
-  Family,
-  Finish,
-  FixedColour,
-  GeoPlace,
-  Id,
-  Place,
-  Side,
-  roles,
-  type Role,
-  type TypeOf,
-} from './values.ts';
+import { Backdrop } from './backdrop-schema.ts';
+import { Look } from './look-schema.ts';
+import { roleCircle } from '../colour/roles.ts';
+import { Alignment, Finish, GeoPlace, Id, Place, Side, halves, isOwn, type TypeOf } from './values.ts';
 
-export const FORMAT = 1;
+export type { Backdrop } from './backdrop-schema.ts';
+export type { Look } from './look-schema.ts';
+
+export const FORMAT = 2;
 
 const Name = z.string().trim().min(1).max(120);
-const LIMITS = { screens: 8, edges: 40, itemsPerEdge: 200, widgets: 4000, applications: 400, workspaces: 32 };
+const LIMITS = {
+  screens: 8,
+  edges: 40,
+  itemsPerEdge: 200,
+  widgets: 4000,
+  applications: 400,
+  workspaces: 32,
+  backdrops: 200,
+};
 
 export const Screen = z.looseObject({
   id: Id,
@@ -36,49 +37,6 @@ export const Screen = z.looseObject({
   y: z.number().int().min(-65536).max(65536),
 });
 export type Screen = TypeOf<typeof Screen>;
-
-const roleShape = Object.fromEntries(roles.map((role) => [role, FixedColour])) as Record<
-  Role,
-  typeof FixedColour
->;
-const Roles = z.looseObject(roleShape);
-
-export const iconSets = ['line', 'duo'] as const;
-
-const Look = z.looseObject({
-  half: z.enum(['light', 'dark']).meta({ description: 'The half in force' }),
-  roles: z.looseObject({ light: Roles, dark: Roles }),
-  fonts: z.looseObject({ display: Family, text: Family, figures: Family }),
-  icons: z.enum(iconSets),
-  finish: Finish.meta({ description: 'The finish of every part that has none of its own' }),
-});
-export type Look = TypeOf<typeof Look>;
-
-const Share = z.number().min(0).max(1);
-
-export const Backdrop = z.discriminatedUnion('kind', [
-  z.looseObject({
-    kind: z.literal('scene'),
-    scene: z.enum(sceneNames),
-    seed: z
-      .number()
-      .int()
-      .min(0)
-      .max(2 ** 31 - 1),
-  }),
-  z.looseObject({
-    kind: z.literal('picture'),
-    picture: z
-      .string()
-      .regex(/^[0-9a-f]{64}$/)
-      .meta({ description: 'SHA-256 of the picture file' }),
-    name: z.string().max(200),
-    focal: z
-      .looseObject({ x: Share, y: Share })
-      .meta({ description: 'What stays in view when the picture is cut' }),
-  }),
-]);
-export type Backdrop = TypeOf<typeof Backdrop>;
 
 const OwnFinish = Finish.nullable().meta({ description: "Null follows the desk's finish" });
 
@@ -142,7 +100,10 @@ const Application = z.looseObject({
   id: Id,
   Name,
   Comment: z.string().max(300),
-  Icon: z.string().max(120).meta({ description: 'freedesktop icon name' }),
+  Icon: z
+    .string()
+    .max(120)
+    .meta({ description: 'freedesktop icon name, or a picture of one’s own as own: and its SHA-256' }),
   Categories: z.array(z.string().max(60)).max(20),
 });
 export type Application = TypeOf<typeof Application>;
@@ -162,7 +123,9 @@ const Shape = z.looseObject({
     .meta({ description: 'Of everything simulated on the desk' }),
   screens: z.array(Screen).min(1).max(LIMITS.screens),
   look: Look,
-  backdrop: Backdrop,
+  backdrops: z.array(Backdrop).min(1).max(LIMITS.backdrops).meta({
+    description: 'The first lies everywhere; of the others the one that says most of where it lies',
+  }),
   edges: z.array(Edge).max(LIMITS.edges),
   widgets: z
     .array(z.discriminatedUnion('type', widgetSchemas as never))
@@ -193,6 +156,30 @@ export const DeskSchema = Shape.superRefine((value, context) => {
     edge.items.forEach((item, j) => once(['edges', i, 'items', j], item.id));
   });
   desk.widgets.forEach((widget, i) => once(['widgets', i], widget.id));
+
+  const workspaces = new Set(desk.workspaces.map((workspace) => workspace.id));
+  desk.backdrops.forEach((backdrop, i) => {
+    once(['backdrops', i], backdrop.id);
+    const { screen, workspace, half } = backdrop.for;
+    if (i === 0 && (screen ?? workspace ?? half) !== null)
+      say(['backdrops', 0, 'for'], 'must lie everywhere: it is what the others are exceptions from');
+    if (screen !== null && !screens.has(screen))
+      say(['backdrops', i, 'for', 'screen'], `names a screen that is not there: "${screen}"`);
+    if (workspace !== null && !workspaces.has(workspace))
+      say(['backdrops', i, 'for', 'workspace'], `names a workspace that is not there: "${workspace}"`);
+    if (backdrop.source.kind === 'rotation') {
+      backdrop.source.entries.forEach((entry, j) => once(['backdrops', i, 'source', 'entries', j], entry.id));
+    }
+  });
+  for (const half of halves) {
+    const role = roleCircle(desk.look.roles[half]);
+    if (role) say(['look', 'roles', half, role], 'is a step, in a circle, from itself');
+  }
+  const ownFonts = new Set<string>(desk.look.ownFonts.map((font) => font.id));
+  for (const [use, { family }] of Object.entries(desk.look.fonts)) {
+    if (isOwn(family) && !ownFonts.has(family))
+      say(['look', 'fonts', use, 'family'], 'names a font of one’s own that is not there');
+  }
 
   const hangers = new Map([...desk.edges, ...desk.widgets].map((part) => [part.id, part]));
   desk.widgets.forEach(({ id, place: { hangs } }, i) => {

@@ -1,4 +1,7 @@
+import { plainAdjust } from './backdrop-schema.ts';
+import { plainUse } from './look-schema.ts';
 import { FORMAT } from './schema.ts';
+import type { Family } from './values.ts';
 
 /** A step takes the JSON of one format to the next. It may trust the format's number, nothing else. */
 type Step = (desk: Record<string, unknown>) => Record<string, unknown>;
@@ -20,6 +23,47 @@ export const steps: Record<number, Step> = {
           place: { hangs: { from: 'screen', screen: only.id, point: 'top-left' }, x, y },
         };
       }),
+    };
+  },
+
+  /** Format 1 had one `backdrop`, a half in force, and families without size, weight and spacing. */
+  1: ({ backdrop, look, ...desk }) => {
+    const { half, fonts, icons, ...rest } = asRecord(look);
+    return {
+      ...desk,
+      format: 2,
+      backdrops: [
+        {
+          id: 'backdrop',
+          for: { screen: null, workspace: null, half: null },
+          spans: false,
+          source: {
+            ...(asRecord(backdrop)['kind'] === 'picture'
+              ? { fit: 'cover', turn: 0, mirror: false }
+              : { colours: 'own', controls: {}, follows: false }),
+            ...asRecord(backdrop),
+          },
+          adjust: plainAdjust,
+        },
+      ],
+      look: {
+        ...rest,
+        half: { by: 'choice', half },
+        held: [],
+        terminal: { light: null, dark: null },
+        fonts: Object.fromEntries(
+          Object.entries(asRecord(fonts)).map(([use, family]) => [use, plainUse(family as Family)]),
+        ),
+        ownFonts: [],
+        icons: {
+          set: icons === 'duo' ? 'shell' : 'reed',
+          style: icons === 'duo' ? 'duo' : 'line',
+          tile: 'none',
+          tileColour: 'accent',
+        },
+        pointer: { set: 'quill', size: 32, colour: 'ink' },
+        finishes: [],
+      },
     };
   },
 };

@@ -40,6 +40,24 @@ export function isRole(colour: string): colour is Role {
   return (roles as readonly string[]).includes(colour);
 }
 
+export const halves = ['light', 'dark'] as const;
+export type Half = (typeof halves)[number];
+
+/**
+ * A role as a step from another one of the same half. In OKLab: `lighter` is added to the lightness (0 to 100),
+ * `more` hundredths to the chroma, and `warmer` hundredths toward orange, or away from it when negative.
+ */
+export const Step = z.looseObject({
+  from: RoleName,
+  lighter: z.number().min(-100).max(100),
+  more: z.number().min(-40).max(40),
+  warmer: z.number().min(-40).max(40),
+});
+export type Step = TypeOf<typeof Step>;
+
+export const RoleValue = z.union([FixedColour, Step]);
+export type RoleValue = string | Step;
+
 export const finishKinds = ['bare', 'matte', 'sheer', 'frosted'] as const;
 export type FinishKind = (typeof finishKinds)[number];
 
@@ -99,14 +117,44 @@ export type Hanging = TypeOf<typeof Hanging>;
 export const Place = z.looseObject({ hangs: Hanging, x: Offset, y: Offset });
 export type Place = TypeOf<typeof Place>;
 
-export const families = ['fraunces', 'figtree', 'spline-sans-mono'] as const;
-export const Family = z.enum(families);
-export type Family = z.infer<typeof Family>;
-export const familyTitles: Record<Family, string> = {
+/** The variable families that are shipped, by what they are good for. */
+export const familyTitles = {
   fraunces: 'Fraunces',
+  newsreader: 'Newsreader',
+  petrona: 'Petrona',
+  'bricolage-grotesque': 'Bricolage Grotesque',
+  unbounded: 'Unbounded',
   figtree: 'Figtree',
+  'hanken-grotesk': 'Hanken Grotesk',
+  commissioner: 'Commissioner',
+  outfit: 'Outfit',
+  recursive: 'Recursive',
   'spline-sans-mono': 'Spline Sans Mono',
-};
+  'martian-mono': 'Martian Mono',
+} as const;
+export type ShippedFamily = keyof typeof familyTitles;
+export const families = Object.keys(familyTitles) as ShippedFamily[];
+
+/** Names a file of one's own by the SHA-256 of its bytes. */
+const OWN = /^own:[0-9a-f]{64}$/;
+export const OwnFile = z
+  .string()
+  .regex(OWN)
+  .transform((text) => text as `own:${string}`)
+  .meta({ description: 'A file of one’s own, as own: and the SHA-256 of its bytes' });
+
+/** A shipped family, or one of one's own. */
+export const Family = z.union([z.enum(families as [ShippedFamily, ...ShippedFamily[]]), OwnFile]);
+export type Family = z.infer<typeof Family>;
+
+export function isOwn(name: string): name is `own:${string}` {
+  return OWN.test(name);
+}
+
+/** A time of day on the wall. */
+export const WallTime = z
+  .string()
+  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'is not a time of day, such as 07:30' });
 
 export const GeoPlace = z.looseObject({
   name: z.string().max(120),

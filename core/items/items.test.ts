@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import type { ItemContext } from '../kinds.ts';
+import { fontsOf } from '../scene/look.ts';
 import { createReadings, type LiveReadings } from '../sources/readings.ts';
 import type { MachineReading } from '../sources/machine/machine.ts';
 import { appList } from './app-list/app-list.ts';
@@ -21,7 +22,7 @@ function contextOf(change: Partial<ItemContext> = {}, live?: LiveReadings): Item
     workspaces: desk.workspaces,
     running: new Set(),
     workspace: 0,
-    fonts: desk.look.fonts,
+    fonts: fontsOf(desk.look),
     readings: createReadings({ moment: DAWN, place: desk.place, seed: desk.seed, live }),
     textColour: () => '#ffffff',
     thickness: 40,

@@ -1,6 +1,10 @@
 import type { Point, Rect, Side } from '../arrange/geometry.ts';
-import type { Half, Roles, Surface } from '../colour/look.ts';
-import type { Backdrop, Edge, Look } from '../desk/schema.ts';
+import type { Drawn } from '../backdrop/drawn.ts';
+import type { Surface } from '../colour/look.ts';
+import type { Roles } from '../colour/roles.ts';
+import type { Icons } from '../desk/look-schema.ts';
+import type { Edge } from '../desk/schema.ts';
+import type { Half } from '../desk/values.ts';
 import type { Fonts, Tick } from '../kinds.ts';
 import type { ItemType, ItemViewOf } from '../items/list.ts';
 import type { LiveReadings } from '../sources/readings.ts';
@@ -14,6 +18,8 @@ export interface Conditions {
   running?: readonly string[];
   /** Index of the workspace in front. */
   workspace?: number;
+  /** A half to look at, whatever the desk itself would say. */
+  half?: Half;
   /** Readings from outside. */
   live?: LiveReadings;
 }
@@ -51,6 +57,23 @@ export type SceneWidget = WidgetUnion & {
   clicksThrough: boolean;
 };
 
+/** What lies behind everything on a screen. */
+export interface SceneBackdrop {
+  /** Id of the document's backdrop. */
+  id: string;
+  drawn: Drawn;
+  /** What it is passing from, and how much of it is there already, 0 to 1. */
+  from: { drawn: Drawn; share: number } | null;
+}
+
+export interface ScenePointer {
+  set: 'quill' | 'pebble' | 'ring';
+  size: number;
+  colour: string;
+  /** The line around it. */
+  line: string;
+}
+
 export interface SceneScreen {
   id: string;
   name: string;
@@ -59,6 +82,7 @@ export interface SceneScreen {
   /** Where the screen stands beside the others. */
   at: Point;
   free: Rect;
+  backdrop: SceneBackdrop;
   edges: SceneEdge[];
   /** The later one stands above. */
   widgets: SceneWidget[];
@@ -68,8 +92,8 @@ export interface Scene {
   half: Half;
   roles: Roles;
   fonts: Fonts;
-  icons: Look['icons'];
-  backdrop: Backdrop;
+  icons: Omit<Icons, 'tileColour'> & { tileColour: string | 'application' };
+  pointer: ScenePointer;
   screens: SceneScreen[];
   /** How often the scene must be solved again while nothing else changes. */
   tick: Tick;

@@ -105,7 +105,7 @@ describe('solve', () => {
   it('makes every text readable on the surface that it stands on, in both halves of every demo desk', () => {
     for (const desk of demoDesks()) {
       for (const half of ['light', 'dark'] as const) {
-        const scene = solve({ ...desk, look: { ...desk.look, half } }, { moment: DAWN });
+        const scene = solve(desk, { moment: DAWN, half });
         for (const { surface, id } of scene.screens.flatMap(({ edges, widgets }) => [...edges, ...widgets])) {
           const beneath = surface.kind === 'bare' ? scene.roles.ground : surface.tint;
           expect(contrast(surface.ink, beneath), `${desk.name} ${half} ${id} ink`).to.be.at.least(4.5);

@@ -1,13 +1,16 @@
 import { freeAfter, layEdge } from '../arrange/edges.ts';
 import { moveInside, type Rect, type Size } from '../arrange/geometry.ts';
 import { hangFromNeighbour, hangFromPoint } from '../arrange/place.ts';
+import { halfAt } from '../colour/half.ts';
 import { paletteOf, surfaceOf, type Palette, type Surface } from '../colour/look.ts';
 import type { Desk, Edge, Screen, Widget } from '../desk/schema.ts';
-import type { Colour, Finish } from '../desk/values.ts';
+import type { Colour, Finish, Half } from '../desk/values.ts';
 import { itemKindsByType } from '../items/list.ts';
 import type { DeskFacts, ItemContext, ItemKind, Tick, WidgetContext, WidgetKind } from '../kinds.ts';
 import { createReadings, type Readings } from '../sources/readings.ts';
 import { widgetKindsByType } from '../widgets/list.ts';
+import { solveBackdrop } from './backdrop.ts';
+import { fontsOf, iconsOf, pointerOf } from './look.ts';
 import type { Conditions, Scene, SceneEdge, SceneItem, SceneScreen, SceneWidget } from './scene.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
@@ -18,6 +21,8 @@ interface Solving {
   palette: Palette;
   readings: Readings;
   facts: DeskFacts;
+  moment: number;
+  half: Half;
   ticks: Set<Tick>;
   needsThisMachine: boolean;
   /** By the colour beneath. */
@@ -33,7 +38,9 @@ type AnyWidgetKind = WidgetKind<string, string, never, unknown>;
 /** Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. */
 export function solve(desk: Desk, conditions: Conditions): Scene {
   const { look } = desk;
-  const palette = paletteOf(look.roles[look.half]);
+  const half = conditions.half ?? halfAt(look.half, conditions.moment, desk.place);
+  const palette = paletteOf(look.roles[half]);
+  const fonts = fontsOf(look);
   const solving: Solving = {
     desk,
     palette,
@@ -48,20 +55,23 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
       workspaces: desk.workspaces,
       running: new Set(conditions.running),
       workspace: Math.min(conditions.workspace ?? 0, desk.workspaces.length - 1),
-      fonts: look.fonts,
+      fonts,
     },
+    moment: conditions.moment,
+    half,
     ticks: new Set(),
     needsThisMachine: false,
     contexts: new Map(),
     widgets: groupByScreen(desk),
   };
+  if (look.half.by !== 'choice') solving.ticks.add('minute');
   const screens = desk.screens.map((screen) => solveScreen(screen, solving));
   return {
-    half: look.half,
+    half,
     roles: palette.roles,
-    fonts: look.fonts,
-    icons: look.icons,
-    backdrop: desk.backdrop,
+    fonts,
+    icons: iconsOf(look, palette),
+    pointer: pointerOf(look, palette),
     screens,
     tick: solving.ticks.has('second') ? 'second' : solving.ticks.has('minute') ? 'minute' : null,
     needsThisMachine: solving.needsThisMachine,
@@ -83,6 +93,7 @@ function solveScreen(screen: Screen, solving: Solving): SceneScreen {
     rect,
     at: { x: screen.x, y: screen.y },
     free,
+    backdrop: solveBackdrop(screen, solving),
     edges,
     widgets: placeWidgets(screen.id, rect, free, edges, solving),
   };

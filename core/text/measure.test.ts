@@ -1,10 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { families } from '../desk/values.ts';
-import { textWidth } from './measure.ts';
+import { plainUse } from '../desk/look-schema.ts';
+import { families, type Family } from '../desk/values.ts';
+import { textWidth, type DeskFont } from './measure.ts';
 
 describe('measuring text', () => {
-  const style = { family: 'figtree', size: 20, weight: 400 } as const;
+  const font = (family: Family): DeskFont => ({ ...plainUse(family), metrics: null });
+  const style = { font: font('figtree'), size: 20, weight: 400 };
 
   it('grows with the size, in proportion', () => {
     expect(textWidth('Tallybook', { ...style, size: 40 })).to.be.closeTo(
@@ -28,7 +30,7 @@ describe('measuring text', () => {
 
   it('counts all figures as wide as each other', () => {
     for (const family of families) {
-      const widths = [...'0123456789'].map((figure) => textWidth(figure, { ...style, family }));
+      const widths = [...'0123456789'].map((figure) => textWidth(figure, { ...style, font: font(family) }));
       expect(new Set(widths).size, family).to.equal(1);
     }
   });
@@ -41,7 +43,7 @@ describe('measuring text', () => {
         fc.constantFrom(...families),
         fc.integer({ min: 100, max: 900 }),
         (a, b, family, weight) => {
-          const width = (text: string) => textWidth(text, { family, size: 16, weight });
+          const width = (text: string) => textWidth(text, { font: font(family), size: 16, weight });
           expect(width(a + b)).to.be.closeTo(width(a) + width(b), 1e-6);
           expect(width(a)).to.be.at.least(0);
         },

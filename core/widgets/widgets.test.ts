@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import type { WidgetContext } from '../kinds.ts';
 import type { MachineReading } from '../sources/machine/machine.ts';
+import { fontsOf } from '../scene/look.ts';
 import { createReadings, type LiveReadings } from '../sources/readings.ts';
 import { textWidth } from '../text/measure.ts';
 import { clock, clockType } from './clock/clock.ts';
@@ -15,7 +16,7 @@ function contextAt(moment = DAWN, live?: LiveReadings): WidgetContext {
     workspaces: desk.workspaces,
     running: new Set(),
     workspace: 0,
-    fonts: desk.look.fonts,
+    fonts: fontsOf(desk.look),
     readings: createReadings({ moment, place: desk.place, seed: desk.seed, live }),
     textColour: (colour) => `text ${colour}`,
   };
@@ -87,7 +88,7 @@ describe('the clock', () => {
     }
     const { time } = clockType.serif;
     const width = clock.size(view({ date: '' }), 'serif', contextAt()).width;
-    expect(width).to.be.at.least(textWidth('07:12', { family: 'fraunces', ...time }));
+    expect(width).to.be.at.least(textWidth('07:12', { font: contextAt().fonts.display, ...time }));
   });
 
   it('asks for its colour as text', () => {

@@ -17,8 +17,7 @@ const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url));
 export function openStore(folder: string): Store {
   let client: Database.Database;
   try {
-    mkdirSync(join(folder, 'pictures'), { recursive: true });
-    mkdirSync(join(folder, 'cache'), { recursive: true });
+    for (const name of ['pictures', 'fonts', 'cache']) mkdirSync(join(folder, name), { recursive: true });
     client = new Database(join(folder, 'velvet-ledge.db'));
     client.pragma('journal_mode = WAL');
   } catch (error) {

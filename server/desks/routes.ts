@@ -3,13 +3,16 @@ import {
   BUNDLE_ENDING,
   BUNDLE_LIMITS,
   BUNDLE_TYPE,
+  fontsOf,
   picturesOf,
   readBundle,
   writeBundle,
 } from '../../core/bundle/bundle.ts';
+import { sourcesOf } from '../../core/desk/backdrop-schema.ts';
 import { readDesk } from '../../core/desk/read.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import type { Events } from '../events/events.ts';
+import type { FontStore } from '../fonts/store.ts';
 import { HttpProblem, refusal } from '../http/problem.ts';
 import type { PictureStore } from '../pictures/store.ts';
 import type { DeskStore, StoredDesk } from './store.ts';
@@ -17,12 +20,13 @@ import type { DeskStore, StoredDesk } from './store.ts';
 interface Services {
   desks: DeskStore;
   pictures: PictureStore;
+  fonts: FontStore;
   events: Events;
 }
 
 type WithId = Request<{ id: string }>;
 
-export function deskRoutes({ desks, pictures, events }: Services): Router {
+export function deskRoutes({ desks, pictures, fonts, events }: Services): Router {
   const router = Router();
   const json = express.json({ limit: '8mb' });
 
@@ -42,7 +46,15 @@ export function deskRoutes({ desks, pictures, events }: Services): Router {
     const missing = picturesOf(desk.value).find((id) => !pictures.has(id));
     if (missing)
       throw refusal('A picture is missing', [
-        { path: 'backdrop.picture', message: 'names a picture that the server does not have' },
+        { path: 'desk', message: `names a picture that the server does not have: ${missing.slice(0, 8)}…` },
+      ]);
+    const missingFont = fontsOf(desk.value).find((id) => !fonts.has(id));
+    if (missingFont)
+      throw refusal('A font is missing', [
+        {
+          path: 'look.ownFonts',
+          message: `names a font that the server does not have: ${missingFont.slice(0, 8)}…`,
+        },
       ]);
     return desk.value;
   }
@@ -114,14 +126,18 @@ export function deskRoutes({ desks, pictures, events }: Services): Router {
 
   router.get('/desks/:id/bundle', async (request: WithId, response) => {
     const { desk } = found(request.params.id);
-    const files = await Promise.all(
-      picturesOf(desk).map(async (id) => ({ id, bytes: await pictures.read(id) })),
-    );
+    const readAll = (ids: string[], store: { read(id: string): Promise<Buffer> }) =>
+      Promise.all(ids.map(async (id) => ({ id, bytes: await store.read(id) })));
+    const bundle = {
+      desk,
+      pictures: await readAll(picturesOf(desk), pictures),
+      fonts: await readAll(fontsOf(desk), fonts),
+    };
     const name = `${desk.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'desk'}${BUNDLE_ENDING}`;
     response
       .type(BUNDLE_TYPE)
       .attachment(name)
-      .send(Buffer.from(writeBundle({ desk, pictures: files })));
+      .send(Buffer.from(writeBundle(bundle)));
   });
 
   router.post(
@@ -132,13 +148,16 @@ export function deskRoutes({ desks, pictures, events }: Services): Router {
         new Uint8Array(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)),
       );
       if (!bundle.ok) throw refusal('Not taken in', bundle.problems);
-      const { desk, pictures: files } = bundle.value;
-      // Pictures first: a desk is never on the shelf without what it shows.
-      for (const { bytes } of files)
-        await pictures.add(
-          Buffer.from(bytes),
-          desk.backdrop.kind === 'picture' ? desk.backdrop.name : 'picture',
-        );
+      const { desk } = bundle.value;
+      const names = new Map(
+        desk.backdrops
+          .flatMap(sourcesOf)
+          .map((source) => (source.kind === 'picture' ? [source.picture, source.name] : ['', ''])),
+      );
+      // Files first: a desk is never on the shelf without what it shows. The desk names them by these very bytes.
+      for (const { id, bytes } of bundle.value.pictures)
+        await pictures.add(Buffer.from(bytes), names.get(id) ?? 'picture', true);
+      for (const { bytes } of bundle.value.fonts) await fonts.add(Buffer.from(bytes), 'font');
       const stored = desks.create(desk);
       events.tell('saved', { id: stored.desk.id, revision: stored.revision, by: clientOf(request) });
       send(response, stored, 201);

@@ -1,23 +1,32 @@
 import { createHash } from 'node:crypto';
-import { readFile, rename, writeFile } from 'node:fs/promises';
+import { readdir, readFile, rename, stat, unlink, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import sharp from 'sharp';
-import { drawScene } from '../../core/backdrop/scenes.ts';
-import type { SceneName } from '../../core/backdrop/names.ts';
-import { createRandom } from '../../core/sources/noise.ts';
+import type { Drawn } from '../../core/backdrop/drawn.ts';
+import type { Threads } from '../threads/pool.ts';
+import type { BakeFormat } from './bake.ts';
+import type { PictureStore } from './store.ts';
+import { HttpProblem } from '../http/problem.ts';
 
-/** Widths in px that pictures are made at; a wish is rounded up to one of them. */
-export const WIDTHS = [480, 960, 1920, 2560, 3840];
+/** Widths in px that pictures are shown at; a wish is rounded up to one of them. */
+export const WIDTHS = [240, 480, 960, 1920, 2560, 3840];
 
 export function widthFor(wish: number): number {
   return WIDTHS.find((width) => width >= wish) ?? 3840;
 }
 
-/** Raised when a scene draws differently, so that what is cached is drawn anew. */
-const DRAWING = 2;
+/** Raised when a backdrop is drawn differently, so that what is cached is drawn anew. */
+const DRAWING = 3;
+/** Files beyond this are forgotten, the ones unused for longest first. */
+const MOST_CACHED = 500;
 
-/** Makes pictures at a size, each once: finished ones lie in the cache folder, those under way are shared. */
-export function createRenderer(cacheFolder: string) {
+export interface Export {
+  width: number;
+  height: number;
+  format: BakeFormat;
+}
+
+/** Makes pictures at a size. What is shown is kept in the cache folder; what is under way is shared. */
+export function createRenderer(cacheFolder: string, pictures: PictureStore, threads: Threads) {
   const underWay = new Map<string, Promise<Buffer>>();
 
   async function once(key: string, make: () => Promise<Buffer>): Promise<Buffer> {
@@ -38,44 +47,58 @@ export function createRenderer(cacheFolder: string) {
     return work;
   }
 
+  function pathOf({ source }: Drawn): string | null {
+    if (source.kind !== 'picture') return null;
+    if (!pictures.has(source.picture))
+      throw new HttpProblem(404, 'No such picture', 'The server does not have this picture.');
+    return pictures.pathOf(source.picture);
+  }
+
   return {
-    scene: (scene: SceneName, seed: number, width: number) =>
-      once(`scene ${DRAWING} ${scene} ${seed} ${width}`, () => renderScene(scene, seed, width)),
-    picture: (id: string, path: string, width: number) =>
-      once(`picture ${id} ${width}`, () =>
-        sharp(path, { limitInputPixels: MOST_PIXELS })
-          .autoOrient()
-          .resize({ width, withoutEnlargement: true })
-          .webp({ quality: 88, effort: 2 })
-          .toBuffer(),
-      ),
+    /** A backdrop for looking at, as WebP. */
+    async backdrop(drawn: Drawn, width: number): Promise<Buffer> {
+      const path = pathOf(drawn);
+      const height = Math.max(1, Math.round((width * drawn.part.height) / drawn.part.width));
+      return once(`backdrop ${DRAWING} ${JSON.stringify(drawn)} ${width}`, async () =>
+        asBuffer(await threads.run('bake', { drawn, path, width, height, format: 'webp', isForShow: true })),
+      );
+    },
+
+    /** A backdrop for keeping, in exactly the pixels asked for. */
+    async export(drawn: Drawn, { width, height, format }: Export, signal?: AbortSignal): Promise<Buffer> {
+      const path = pathOf(drawn);
+      return asBuffer(
+        await threads.run(
+          'bake',
+          { drawn, path, width, height, format, isForShow: false },
+          signal ? { signal } : {},
+        ),
+      );
+    },
+
+    /** A picture of one's own as it is, upright. */
+    async picture(id: string, width: number): Promise<Buffer> {
+      return once(`picture ${DRAWING} ${id} ${width}`, () => pictures.show(id, width));
+    },
+
+    /** Forgets what has not been asked for in a long time. */
+    async tidy(): Promise<void> {
+      const names = await readdir(cacheFolder);
+      if (names.length <= MOST_CACHED) return;
+      const files = await Promise.all(
+        names.map(async (name) => ({ name, at: (await stat(join(cacheFolder, name))).mtimeMs })),
+      );
+      files.sort((a, b) => b.at - a.at);
+      await Promise.all(
+        files.slice(MOST_CACHED).map(({ name }) => unlink(join(cacheFolder, name)).catch(() => {})),
+      );
+    },
   };
 }
 
 export type Renderer = ReturnType<typeof createRenderer>;
 
-/** Pictures with more pixels than this are refused: decoding one would take over a gigabyte. */
-export const MOST_PIXELS = 120_000_000;
-
-async function renderScene(scene: SceneName, seed: number, width: number): Promise<Buffer> {
-  const height = Math.round((width * 9) / 16);
-  const svg = Buffer.from(drawScene(scene, seed, width, height));
-  return sharp(svg, { limitInputPixels: MOST_PIXELS })
-    .flatten({ background: '#000' })
-    .composite([{ input: await grain(seed), tile: true, blend: 'soft-light' }])
-    .webp({ quality: 92, effort: 2 })
-    .toBuffer();
-}
-
-const GRAIN_SIZE = 192;
-
-/** A tile of faint noise as PNG: smooth skies would otherwise show bands once they are 8 bits deep. */
-function grain(seed: number): Promise<Buffer> {
-  const random = createRandom(seed);
-  const grey = Buffer.alloc(GRAIN_SIZE * GRAIN_SIZE * 3);
-  for (let at = 0; at < grey.length; at += 3)
-    grey.fill(Math.round(128 + (random() + random() - 1) * 9), at, at + 3);
-  return sharp(grey, { raw: { width: GRAIN_SIZE, height: GRAIN_SIZE, channels: 3 } })
-    .png()
-    .toBuffer();
+/** Bytes that came over from a thread have lost their class. */
+function asBuffer(bytes: Uint8Array): Buffer {
+  return Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
 }

@@ -7,9 +7,23 @@ import { digestOf } from '../../core/bundle/bundle.ts';
 import type { Store } from '../db/open.ts';
 import { pictures } from '../db/schema.ts';
 import { HttpProblem } from '../http/problem.ts';
-import { MOST_PIXELS } from './render.ts';
+import type { Threads } from '../threads/pool.ts';
+import { MOST_PIXELS } from './bake.ts';
+import { cleanPicture } from './clean.ts';
 
 export type StoredPicture = typeof pictures.$inferSelect;
+
+/** What is worth knowing of a picture before it is a backdrop. */
+export interface PictureFacts {
+  width: number;
+  height: number;
+  isAnimated: boolean;
+  /** Bits of each channel. */
+  depth: number;
+  hasProfile: boolean;
+  /** How visible the blocks of compression are; 1 is not at all. */
+  blocks: number;
+}
 
 /** sharp's format names, and what they are called outside. */
 const types: Record<string, string> = {
@@ -17,12 +31,21 @@ const types: Record<string, string> = {
   jpeg: 'image/jpeg',
   webp: 'image/webp',
   heif: 'image/avif',
+  gif: 'image/gif',
 };
 
+const DEPTHS: Record<string, number> = { uchar: 8, char: 8, ushort: 16, short: 16, float: 32, double: 64 };
+
 /** Pictures of one's own, each kept once, under the digest of its bytes. */
-export function createPictureStore(store: Store, folder: string, now: () => number = Date.now) {
+export function createPictureStore(
+  store: Store,
+  folder: string,
+  threads: Threads,
+  now: () => number = Date.now,
+) {
   const pathOf = (id: string) => join(folder, id);
   const find = (id: string) => store.select().from(pictures).where(eq(pictures.id, id)).get() ?? null;
+  const open = (id: string) => sharp(pathOf(id), { limitInputPixels: MOST_PIXELS, pages: 1 });
 
   return {
     pathOf,
@@ -30,9 +53,33 @@ export function createPictureStore(store: Store, folder: string, now: () => numb
     has: (id: string) => find(id) !== null && existsSync(pathOf(id)),
     read: (id: string): Promise<Buffer> => readFile(pathOf(id)),
 
-    /** Takes in PNG, JPEG, WebP or AVIF bytes. Throws HttpProblem on anything else, or too many pixels. */
-    async add(bytes: Buffer, name: string): Promise<StoredPicture> {
-      const { type, width, height } = await inspect(bytes);
+    /** The picture upright, at most `width` px wide, as WebP. */
+    show: (id: string, width: number): Promise<Buffer> =>
+      open(id)
+        .autoOrient()
+        .resize({ width, withoutEnlargement: true })
+        .webp({ quality: 88, effort: 2 })
+        .toBuffer(),
+
+    async facts(id: string): Promise<PictureFacts> {
+      const { autoOrient, depth, pages, hasProfile } = await open(id).metadata();
+      return {
+        width: autoOrient.width,
+        height: autoOrient.height,
+        isAnimated: (pages ?? 1) > 1,
+        depth: DEPTHS[depth ?? ''] ?? 8,
+        hasProfile: hasProfile ?? false,
+        blocks: await threads.run('measureBlocks', pathOf(id)),
+      };
+    },
+
+    /**
+     * Takes in PNG, JPEG, WebP, AVIF or GIF bytes, without what they say besides the picture unless `asIs`. Throws
+     * HttpProblem on anything else, or too many pixels.
+     */
+    async add(given: Buffer, name: string, asIs = false): Promise<StoredPicture> {
+      const { type, width, height, metadata } = await inspect(given);
+      const bytes = asIs ? given : await cleanPicture(given, metadata);
       const id = digestOf(bytes);
       const known = find(id);
       if (!known || !existsSync(pathOf(id))) {
@@ -56,11 +103,13 @@ export function createPictureStore(store: Store, folder: string, now: () => numb
 
 export type PictureStore = ReturnType<typeof createPictureStore>;
 
-async function inspect(bytes: Buffer): Promise<{ type: string; width: number; height: number }> {
+async function inspect(
+  bytes: Buffer,
+): Promise<{ type: string; width: number; height: number; metadata: Metadata }> {
   const unreadable = new HttpProblem(
     415,
     'Not a picture',
-    'This is not a PNG, JPEG, WebP or AVIF picture; nothing was changed.',
+    'This is not a PNG, JPEG, WebP, AVIF or GIF picture; nothing was changed.',
   );
   let found: Metadata;
   try {
@@ -88,10 +137,5 @@ async function inspect(bytes: Buffer): Promise<{ type: string; width: number; he
       'This picture is damaged and could not be decoded; nothing was changed.',
     );
   }
-  const isTurned = (found.orientation ?? 1) >= 5;
-  return {
-    type,
-    width: isTurned ? found.height : found.width,
-    height: isTurned ? found.width : found.height,
-  };
+  return { type, width: found.autoOrient.width, height: found.autoOrient.height, metadata: found };
 }

@@ -1,19 +1,23 @@
 import { contours as contourLines } from 'd3-contour';
 import { mix } from '../../colour/convert.ts';
 import { createRandom, hash } from '../../sources/noise.ts';
-import { HEIGHT, WIDTH, n, round, sheet, type SceneDrawing } from '../draw.ts';
+import { HEIGHT, WIDTH, n, round, sheet, type SceneDrawing, type SceneInput } from '../draw.ts';
 
 const COLUMNS = 192;
 const ROWS = 108;
 
 /** A chart of an invented bay: depths below, heights above, soundings between the lines. */
-export function contours(seed: number): SceneDrawing {
+export function contours({ seed, control }: SceneInput): SceneDrawing {
   const field = Array.from({ length: COLUMNS * ROWS }, (_, index) =>
-    heightAt(seed, index % COLUMNS, Math.floor(index / COLUMNS)),
+    heightAt(seed, index % COLUMNS, Math.floor(index / COLUMNS), 0.5 + control('scale'), control('land')),
   );
   const low = Math.min(...field);
   const high = Math.max(...field);
-  const levels = Array.from({ length: 22 }, (_, index) => low + ((index + 1) / 23) * (high - low));
+  const count = Math.round(8 + 28 * control('lines'));
+  const levels = Array.from(
+    { length: count },
+    (_, index) => low + ((index + 1) / (count + 1)) * (high - low),
+  );
   const lines = contourLines().size([COLUMNS, ROWS]).thresholds(levels)(field);
   const shapes = lines
     .map(({ coordinates }, index) => {
@@ -51,15 +55,15 @@ function ringPath(ring: number[][]): string {
 }
 
 /** Smooth noise in the plane, several sizes of it, tilted from the sea to the land. */
-function heightAt(seed: number, column: number, row: number): number {
+function heightAt(seed: number, column: number, row: number, scale: number, land: number): number {
   const x = column / COLUMNS;
   const y = row / ROWS;
   let sum = 0;
   for (let octave = 0; octave < 4; octave++) {
-    const size = 2.6 * 2 ** octave;
+    const size = (2.6 / scale) * 2 ** octave;
     sum += planeNoise(seed + octave * 31, x * size * 1.78, y * size) / 2 ** (octave * 1.25);
   }
-  return sum + (x - y) * 0.75;
+  return sum + (x - y) * 1.5 * land;
 }
 
 function planeNoise(seed: number, x: number, y: number): number {

@@ -10,11 +10,14 @@ import {
   upright,
   type RidgeShape,
   type SceneDrawing,
+  type SceneInput,
 } from '../draw.ts';
 
 /** Ridges of firs, each paler than the one before it, with fog in the valleys. */
-export function fog(seed: number): SceneDrawing {
-  const count = 6;
+export function fog({ seed, control, sky }: SceneInput): SceneDrawing {
+  const count = Math.round(4 + 4 * control('ridges'));
+  // Fog lies all night, and has lifted once the sun stands twenty degrees high.
+  const thick = sky ? Math.max(0.06, Math.min(1, 1 - sky.sun / 20)) : control('fog');
   const defs =
     upright('sky', [
       [0, '#a9b7bd'],
@@ -27,7 +30,8 @@ export function fog(seed: number): SceneDrawing {
     ]) +
     upright('bank', [
       [0, '#e3e6e2', 0],
-      [0.55, '#e3e6e2', 0.62],
+      [0.3, '#e3e6e2', Math.min(1, thick * 0.7)],
+      [0.55, '#e3e6e2', Math.min(1, thick)],
       [1, '#e3e6e2', 0],
     ]);
   let body = sheet('url(#sky)') + `<ellipse cx="1340" cy="210" rx="760" ry="380" fill="url(#glow)"/>`;
@@ -42,19 +46,19 @@ export function fog(seed: number): SceneDrawing {
       gain: 0.42,
       bend: (x) => (index % 2 ? -1 : 1) * 120 * (x - 0.5),
     };
-    const colour = mix('#bac6c8', '#16262a', depth ** 0.85);
-    body += `<g fill="${colour}"><path d="${ridgePath(shape, 6)}"/>${firs(seed + 70 + index, shape, depth)}</g>`;
+    const colour = mix(mix('#7d969c', '#c9d2d2', thick), '#16262a', depth ** (0.6 + 0.45 * thick));
+    body += `<g fill="${colour}"><path d="${ridgePath(shape, 6)}"/>${firs(seed + 70 + index, shape, depth, control('firs'))}</g>`;
     if (index < count - 1) {
-      const y = shape.level - 20 + 70 * depth;
-      body += `<rect x="-200" y="${n(y)}" width="${WIDTH + 400}" height="${n(230 - 40 * depth)}" fill="url(#bank)"/>`;
+      const y = shape.level - 40 - 60 * thick + 70 * depth;
+      body += `<rect x="-200" y="${n(y)}" width="${WIDTH + 400}" height="${n(230 + 150 * thick - 40 * depth)}" fill="url(#bank)"/>`;
     }
   }
   return { defs, body };
 }
 
-function firs(seed: number, ridge: RidgeShape, depth: number): string {
+function firs(seed: number, ridge: RidgeShape, depth: number, dense: number): string {
   const random = createRandom(seed);
-  const step = 7 + 22 * depth;
+  const step = (7 + 22 * depth) * (1.9 - 1.8 * dense);
   let path = '';
   for (let x = -20; x < WIDTH + 20; x += step * (0.5 + random())) {
     const tall = (16 + 130 * depth ** 1.3) * (0.45 + random() * 0.75);

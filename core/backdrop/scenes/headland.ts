@@ -11,21 +11,23 @@ import {
   sheet,
   upright,
   type SceneDrawing,
+  type SceneInput,
 } from '../draw.ts';
 
 /** A low sun between layered headlands and the sea, seen through the haze of a cold dawn. */
-export function headland(seed: number): SceneDrawing {
-  const horizon = 742;
+export function headland({ seed, control }: SceneInput): SceneDrawing {
+  const horizon = 742 + (0.5 - control('horizon')) * 260;
+  const shift = horizon - 742;
   const sunX = 1300;
   const far = ['#a8688a', '#8d5a86', '#6c4777', '#4a3059', '#33213f', '#241830'];
   const layers = [
-    { level: 700, relief: 34, stretch: 300, gain: 0.42 },
-    { level: 722, relief: 62, stretch: 430, gain: 0.45 },
-    { level: 748, relief: 46, stretch: 360, gain: 0.45 },
+    { level: 700 + shift, relief: 34, stretch: 300, gain: 0.42 },
+    { level: 722 + shift, relief: 62, stretch: 430, gain: 0.45 },
+    { level: 748 + shift, relief: 46, stretch: 360, gain: 0.45 },
   ];
   const near = [
-    { level: 930, relief: 100, stretch: 760, gain: 0.36 },
-    { level: 1010, relief: 86, stretch: 620, gain: 0.36 },
+    { level: 930 + shift * 0.4, relief: 100, stretch: 760, gain: 0.36 },
+    { level: 1010 + shift * 0.2, relief: 86, stretch: 620, gain: 0.36 },
   ];
   const defs =
     upright('sky', [
@@ -51,7 +53,7 @@ export function headland(seed: number): SceneDrawing {
     ]) +
     upright('haze', [
       [0, '#ffd9ae', 0],
-      [0.5, '#ffd9ae', 0.34],
+      [0.5, '#ffd9ae', 0.08 + 0.52 * control('haze')],
       [1, '#ffd9ae', 0],
     ]) +
     [0, 1, 2, 3, 4]
@@ -80,7 +82,7 @@ export function headland(seed: number): SceneDrawing {
     glitter(seed + 5, 190, { x: sunX, y: horizon + 12, width: 330, height: 190 }, '#ffe9c4') +
     birds({
       seed: seed + 9,
-      count: 54,
+      count: Math.round(108 * control('birds')),
       x: 1010,
       y: 330,
       spreadX: 330,

@@ -1,9 +1,9 @@
 import { mix } from '../../colour/convert.ts';
 import { createRandom } from '../../sources/noise.ts';
-import { HEIGHT, WIDTH, n, round, sheet, upright, type SceneDrawing } from '../draw.ts';
+import { HEIGHT, WIDTH, n, round, sheet, upright, type SceneDrawing, type SceneInput } from '../draw.ts';
 
 /** Harbour lamps out of focus behind a wet pane. */
-export function lamp(seed: number): SceneDrawing {
+export function lamp({ seed, control }: SceneInput): SceneDrawing {
   const hues = ['#ffb45e', '#ff8d5c', '#ffd995', '#e86a6f', '#6fb7c8'];
   const random = createRandom(seed);
   const quay = 650;
@@ -41,12 +41,12 @@ export function lamp(seed: number): SceneDrawing {
     ]);
   const discs: string[] = [];
   const streaks: string[] = [];
-  for (let index = 0; index < 120; index++) {
+  for (let index = 0; index < Math.round(240 * control('lamps')); index++) {
     const near = random();
     const hue = Math.min(hues.length - 1, Math.floor(random() ** 1.7 * hues.length));
     const x = random() * WIDTH;
     const y = quay - 40 - random() ** 1.8 * 400 + (random() - 0.5) * 40;
-    const r = 8 + near ** 2.4 * 82;
+    const r = 8 + near ** 2.4 * 164 * control('size');
     const opacity = 0.2 + random() * 0.5 * (1 - near * 0.55);
     discs.push(
       `<circle cx="${n(x)}" cy="${n(y)}" r="${n(r)}" fill="url(#disc${hue})" fill-opacity="${n(opacity)}"/>`,
@@ -63,13 +63,13 @@ export function lamp(seed: number): SceneDrawing {
       `<ellipse cx="1150" cy="${quay - 40}" rx="1250" ry="330" fill="url(#warmth)"/>` +
       streaks.join('') +
       discs.join('') +
-      drops(seed + 4),
+      drops(seed + 4, Math.round(480 * control('rain'))),
   };
 }
 
-function drops(seed: number): string {
+function drops(seed: number, count: number): string {
   const random = createRandom(seed);
-  return Array.from({ length: 240 }, () => {
+  return Array.from({ length: count }, () => {
     const r = 0.8 + random() ** 5 * 6;
     const x = random() * WIDTH;
     const y = random() * HEIGHT;

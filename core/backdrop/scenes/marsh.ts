@@ -1,9 +1,20 @@
 import { mix } from '../../colour/convert.ts';
 import { createRandom } from '../../sources/noise.ts';
-import { HEIGHT, WIDTH, birds, n, ridgePath, round, sheet, upright, type SceneDrawing } from '../draw.ts';
+import {
+  HEIGHT,
+  WIDTH,
+  birds,
+  n,
+  ridgePath,
+  round,
+  sheet,
+  upright,
+  type SceneDrawing,
+  type SceneInput,
+} from '../draw.ts';
 
 /** Still water and reeds under a pale green morning. */
-export function marsh(seed: number): SceneDrawing {
+export function marsh({ seed, control }: SceneInput): SceneDrawing {
   const water = 640;
   const defs =
     upright('sky', [
@@ -25,7 +36,7 @@ export function marsh(seed: number): SceneDrawing {
     ]) +
     upright('mist', [
       [0, '#f4edd0', 0],
-      [0.5, '#f4edd0', 0.75],
+      [0.5, '#f4edd0', Math.min(1, 0.2 + control('mist'))],
       [1, '#f4edd0', 0],
     ]);
   const shores = [0, 1, 2]
@@ -49,7 +60,7 @@ export function marsh(seed: number): SceneDrawing {
       `<circle cx="620" cy="${water - 150}" r="34" fill="#fffdf0" fill-opacity=".92"/>` +
       birds({
         seed: seed + 3,
-        count: 26,
+        count: Math.round(52 * control('birds')),
         x: 1240,
         y: 250,
         spreadX: 260,
@@ -65,19 +76,19 @@ export function marsh(seed: number): SceneDrawing {
       ripples(seed + 11, water) +
       reeds(
         seed + 21,
-        250,
+        Math.round(500 * control('reeds')),
         { from: 0, to: WIDTH, base: 1100, height: 260, colour: '#1d4a4b', width: 3, bend: 34 },
         0.5,
       ) +
       reeds(
         seed + 22,
-        210,
+        Math.round(420 * control('reeds')),
         { from: -40, to: 980, base: 1100, height: 430, colour: '#0d2c30', width: 4.4, bend: 60 },
         1,
       ) +
       reeds(
         seed + 23,
-        90,
+        Math.round(180 * control('reeds')),
         { from: 1380, to: 1980, base: 1100, height: 330, colour: '#0d2c30', width: 4.4, bend: 50 },
         1,
       ),

@@ -1,9 +1,21 @@
 import { mix } from '../../colour/convert.ts';
 import { createRandom } from '../../sources/noise.ts';
-import { HEIGHT, WIDTH, fractal, n, ridgePath, round, sheet, upright, type SceneDrawing } from '../draw.ts';
+import { moon } from '../moon.ts';
+import {
+  HEIGHT,
+  WIDTH,
+  fractal,
+  n,
+  ridgePath,
+  round,
+  sheet,
+  upright,
+  type SceneDrawing,
+  type SceneInput,
+} from '../draw.ts';
 
 /** Stars and a faint band of light over a dark coast, with one beam turning. */
-export function night(seed: number): SceneDrawing {
+export function night({ seed, control, sky }: SceneInput): SceneDrawing {
   const lightX = 1512;
   const lightY = 838;
   const defs =
@@ -19,7 +31,7 @@ export function night(seed: number): SceneDrawing {
       [0.25, '#bcd8f5', 0.35],
       [1, '#bcd8f5', 0],
     ]) +
-    `<linearGradient id="beam" x1="1" y1="0" x2="0" y2="0"><stop offset="0" stop-color="#ffe3ab" stop-opacity=".5"/><stop offset=".35" stop-color="#ffe3ab" stop-opacity=".13"/><stop offset="1" stop-color="#ffe3ab" stop-opacity="0"/></linearGradient>` +
+    `<linearGradient id="beam" x1="1" y1="0" x2="0" y2="0"><stop offset="0" stop-color="#ffe3ab" stop-opacity="${n(control('beam'))}"/><stop offset=".35" stop-color="#ffe3ab" stop-opacity="${n(control('beam') * 0.26)}"/><stop offset="1" stop-color="#ffe3ab" stop-opacity="0"/></linearGradient>` +
     round('lamp', [
       [0, '#fff5d8', 1],
       [0.15, '#ffdf9e', 0.75],
@@ -44,7 +56,8 @@ export function night(seed: number): SceneDrawing {
     body:
       sheet('url(#sky)') +
       band(seed) +
-      stars(seed + 1, 900) +
+      stars(seed + 1, Math.round(1800 * control('stars'))) +
+      moonIn(sky, control('moon')) +
       `<path d="${ridgePath({ seed: seed + 40, level: 868, relief: 34, stretch: 420, octaves: 5, gain: 0.42 })}" fill="#0f2331"/>` +
       `<rect y="890" width="${WIDTH}" height="${HEIGHT - 890}" fill="url(#sea)"/>` +
       `<path d="M${lightX} ${lightY}L120 ${lightY - 190}L120 ${lightY + 10}Z" fill="url(#beam)"/>` +
@@ -52,6 +65,14 @@ export function night(seed: number): SceneDrawing {
       `<path d="M${lightX - 8} 930L${lightX - 5} ${lightY}H${lightX + 5}L${lightX + 8} 930Z M${lightX - 8} ${lightY + 6}h16v-4h-16Z" fill="#050a10"/>` +
       `<circle cx="${lightX}" cy="${lightY - 3}" r="70" fill="url(#lamp)" fill-opacity=".8"/><circle cx="${lightX}" cy="${lightY - 3}" r="4.5" fill="#fff8e4"/>`,
   };
+}
+
+function moonIn(sky: SceneInput['sky'], chosen: number): string {
+  if (sky)
+    return sky.moon > 0
+      ? moon({ x: 520, y: 700 - (Math.min(60, sky.moon) / 60) * 560, r: 44, phase: sky.phase })
+      : '';
+  return chosen > 0 ? moon({ x: 520, y: 250, r: 44, phase: chosen / 2 }) : '';
 }
 
 const hues = ['#3f6f92', '#6a7aa6', '#9b86b4'];

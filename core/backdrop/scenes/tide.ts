@@ -1,9 +1,11 @@
 import { mix } from '../../colour/convert.ts';
-import { HEIGHT, WIDTH, fractal, n, sheet, upright, type SceneDrawing } from '../draw.ts';
+import { HEIGHT, WIDTH, fractal, n, sheet, upright, type SceneDrawing, type SceneInput } from '../draw.ts';
 
 /** Wet sand after the ebb: ripple upon ripple, lit from one side. */
-export function tide(seed: number): SceneDrawing {
-  const count = 46;
+export function tide({ seed, control }: SceneInput): SceneDrawing {
+  const count = Math.round(80 - 68 * control('scale'));
+  const grow = 46 / count;
+  const relief = 0.3 + 1.4 * control('relief');
   const defs = upright('sand', [
     [0, '#efe4d6'],
     [0.5, '#e6d3c1'],
@@ -12,9 +14,9 @@ export function tide(seed: number): SceneDrawing {
   let body = sheet('url(#sand)');
   for (let index = 0; index < count; index++) {
     const share = index / (count - 1);
-    const y = -60 + share ** 1.25 * (HEIGHT + 160);
-    const thick = 9 + 26 * share;
-    const line = waveLine(seed, y, share);
+    const y = -260 + share ** 1.25 * (HEIGHT + 560);
+    const thick = (9 + 26 * share) * grow;
+    const line = waveLine(seed, y, share, relief, (control('slant') - 0.5) * 0.9);
     const tone = mix('#fbf3ea', '#e7cdbd', share);
     body +=
       [1, 0.72, 0.44]
@@ -29,12 +31,12 @@ export function tide(seed: number): SceneDrawing {
   return { defs, body };
 }
 
-function waveLine(seed: number, y: number, share: number): string {
+function waveLine(seed: number, y: number, share: number, relief: number, slant: number): string {
   const points: string[] = [];
   for (let x = -20; x <= WIDTH + 20; x += 20) {
-    const long = fractal(seed, x / 900 + share * 1.6, 3) * (70 + 60 * share);
-    const short = fractal(seed + 9, x / 180 + share * 13, 3) * (7 + 16 * share);
-    points.push(`${x} ${n(y + long + short + (x - WIDTH / 2) * 0.09)}`);
+    const long = fractal(seed, x / 900 + share * 1.6, 3) * (70 + 60 * share) * relief;
+    const short = fractal(seed + 9, x / 180 + share * 13, 3) * (7 + 16 * share) * relief;
+    points.push(`${x} ${n(y + long + short + (x - WIDTH / 2) * slant)}`);
   }
   return `M${points.join('L')}`;
 }

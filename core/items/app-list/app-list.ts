@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds.ts';
 import { textWidth } from '../../text/measure.ts';
-import { ITEM_PADDING, itemText } from '../text.ts';
+import { ITEM_PADDING, LABEL_GAP, itemText, labelSpot } from '../text.ts';
 
 const options = z.looseObject({
   icon: z
@@ -18,6 +18,7 @@ export interface AppListView {
   icon: string;
   label: string | null;
   fontSize: number;
+  iconSize: number;
 }
 
 export const appList = defineItem({
@@ -30,10 +31,12 @@ export const appList = defineItem({
       icon: options.icon,
       label: options.label && !context.isVertical ? options.label : null,
       fontSize: itemText(context).size,
+      iconSize: context.iconSize,
     };
   },
   length(view, context) {
-    const label = view.label === null ? 0 : 8 + textWidth(view.label, itemText(context));
+    const label = view.label === null ? 0 : LABEL_GAP + textWidth(view.label, itemText(context));
     return Math.ceil(context.iconSize + label + 2 * ITEM_PADDING);
   },
+  texts: ({ label, fontSize, iconSize }, context) => labelSpot(label, fontSize, iconSize, context),
 });

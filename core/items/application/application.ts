@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds.ts';
 import { textWidth } from '../../text/measure.ts';
-import { ITEM_PADDING, itemText } from '../text.ts';
+import { ITEM_PADDING, LABEL_GAP, itemText, labelSpot } from '../text.ts';
 
 const options = z.looseObject({
   application: z.string().max(64).default('').meta({ label: 'Application', control: 'application' }),
@@ -16,6 +16,7 @@ export interface ApplicationView {
   label: string | null;
   isRunning: boolean;
   fontSize: number;
+  iconSize: number;
 }
 
 export const application = defineItem({
@@ -33,10 +34,12 @@ export const application = defineItem({
       label: options.label && !context.isVertical ? name : null,
       isRunning: context.running.has(options.application),
       fontSize: itemText(context).size,
+      iconSize: context.iconSize,
     };
   },
   length(view, context) {
-    const label = view.label === null ? 0 : 8 + textWidth(view.label, itemText(context));
+    const label = view.label === null ? 0 : LABEL_GAP + textWidth(view.label, itemText(context));
     return Math.ceil(context.iconSize + label + 2 * ITEM_PADDING);
   },
+  texts: ({ label, fontSize, iconSize }, context) => labelSpot(label, fontSize, iconSize, context),
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds.ts';
 import { HourStyle, Seconds, Zone, timePattern } from '../../options.ts';
-import { itemText, linesLength } from '../text.ts';
+import { itemText, lineSpots, linesLength } from '../text.ts';
 
 const options = z.looseObject({ hours: HourStyle, seconds: Seconds, zone: Zone });
 
@@ -22,4 +22,5 @@ export const clock = defineItem({
     return { lines: context.isVertical ? text.split(/[: ]/) : [text], fontSize: itemText(context).size };
   },
   length: (view, context) => linesLength(view.lines, context),
+  texts: ({ lines, fontSize }, context) => lineSpots(lines, fontSize, context),
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds.ts';
 import { Zone, datePattern } from '../../options.ts';
-import { itemText, linesLength } from '../text.ts';
+import { itemText, lineSpots, linesLength } from '../text.ts';
 
 const options = z.looseObject({ pattern: datePattern('EEE d MMM', 'Pattern'), zone: Zone });
 
@@ -16,4 +16,5 @@ export const date = defineItem({
     return { lines: context.isVertical ? text.split(' ') : [text], fontSize: itemText(context).size };
   },
   length: (view, context) => linesLength(view.lines, context),
+  texts: ({ lines, fontSize }, context) => lineSpots(lines, fontSize, context),
 });

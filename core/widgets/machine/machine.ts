@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { defineWidget } from '../../kinds.ts';
+import { defineWidget, type TextContext, type TextSpot } from '../../kinds.ts';
 import { colourOption } from '../../options.ts';
 import type { MachineReading } from '../../sources/machine/machine.ts';
 import { machineOrigins } from '../../sources/readings.ts';
-import { textWidth } from '../../text/measure.ts';
+import { setStyle, textWidth, type TextStyle } from '../../text/measure.ts';
 import { formatBytes, formatRate } from './units.ts';
 
 const faces = [
@@ -119,13 +119,78 @@ export const machine = defineWidget({
         };
       case 'text': {
         const { size, row, gap } = machineType.text;
-        const width = (text: string, weight: number) => textWidth(text, { family: fonts.text, size, weight });
+        const width = (text: string, weight: number) => textWidth(text, { font: fonts.text, size, weight });
         const titles = Math.max(...view.meters.map((meter) => width(meter.title, 400)), 60);
         return { width: Math.ceil(titles + gap + width('999.9 GB of 999 GB', 500)), height: rows * row - 4 };
       }
     }
   },
+  texts(view, face, context) {
+    if (view.notice) return [];
+    return view.meters.flatMap((meter, row) => meterSpots(meter, row, face, context));
+  },
 });
+
+/** Where the title and the figure of a meter stand. Boxes of figures are as wide as the figure. */
+function meterSpots(
+  meter: Meter,
+  row: number,
+  face: string,
+  { fonts, surface, box }: TextContext,
+): TextSpot[] {
+  function spot(
+    text: string,
+    style: TextStyle,
+    at: { x: number; y: number; align: 'start' | 'middle' | 'end' },
+    colour = surface.ink,
+  ): TextSpot {
+    const { size, weight } = setStyle(style);
+    const width = textWidth(text, style);
+    const x = { start: at.x, middle: at.x - width / 2, end: at.x - width }[at.align];
+    return { text, box: { x, y: at.y, width, height: size * 1.2 }, colour, size, weight };
+  }
+  const text = (size: number, weight = 400): TextStyle => ({ font: fonts.text, size, weight });
+  const figure = `${meter.figure} ${meter.unit}`.trim();
+  switch (face) {
+    case 'rings': {
+      const { size, gap, label } = machineType.ring;
+      const middle = row * (size + gap) + size / 2;
+      return [
+        spot(
+          meter.figure,
+          { font: fonts.figures, size: 32, weight: 500 },
+          { x: middle, y: size / 2 - 19, align: 'middle' },
+        ),
+        spot(meter.title, text(label), { x: middle, y: size + 10, align: 'middle' }),
+      ];
+    }
+    case 'bars': {
+      const y = row * machineType.bars.row;
+      return [
+        spot(meter.title, text(18), { x: 0, y, align: 'start' }),
+        spot(figure, text(18), { x: box.width, y, align: 'end' }, surface.softInk),
+      ];
+    }
+    case 'graph': {
+      const { plot, row: height } = machineType.graph;
+      const column = (box.width - 20) / 2;
+      const left = (row % 2) * (column + 20);
+      const y = plot + 14 + Math.floor(row / 2) * height + height / 2 - 10;
+      return [
+        spot(meter.title, text(17), { x: left + 22, y, align: 'start' }),
+        spot(figure, text(17), { x: left + column, y, align: 'end' }, surface.softInk),
+      ];
+    }
+    default: {
+      const { size, row: height } = machineType.text;
+      const y = row * height;
+      return [
+        spot(meter.title, text(size), { x: 0, y, align: 'start' }, surface.softInk),
+        spot(meter.detail, text(size, 500), { x: box.width, y, align: 'end' }),
+      ];
+    }
+  }
+}
 
 /** A kilobyte a second is an empty meter, ten megabytes a full one; each tenfold is a quarter. */
 function networkShare(bytesPerSecond: number): number {

@@ -1,0 +1,129 @@
+import { z } from 'zod';
+import { sceneNames } from '../backdrop/names.ts';
+import { Colour, Id, WallTime, halves, type TypeOf } from './values.ts';
+
+const Share = z.number().min(0).max(1);
+const Percent = z.number().min(0).max(100);
+const Seed = z
+  .number()
+  .int()
+  .min(0)
+  .max(2 ** 31 - 1);
+
+export const DrawnScene = z.looseObject({
+  kind: z.literal('scene'),
+  scene: z.enum(sceneNames),
+  seed: Seed,
+  colours: z.enum(['own', 'palette']).meta({ description: 'Its own colours, or those of the palette' }),
+  controls: z
+    .record(z.string().max(40), Percent)
+    .meta({ description: 'The scene’s controls, 0 to 100; those left out stand where they start' }),
+  follows: z
+    .boolean()
+    .meta({ description: 'Whether sun, moon and fog follow the moment, where it has them' }),
+});
+export type DrawnScene = TypeOf<typeof DrawnScene>;
+
+export const fits = ['cover', 'contain', 'stretch', 'tile', 'centre'] as const;
+export type Fit = (typeof fits)[number];
+
+export const Picture = z.looseObject({
+  kind: z.literal('picture'),
+  picture: z
+    .string()
+    .regex(/^[0-9a-f]{64}$/)
+    .meta({ description: 'SHA-256 of the picture file' }),
+  name: z.string().max(200),
+  fit: z.enum(fits),
+  focal: z
+    .looseObject({ x: Share, y: Share })
+    .meta({ description: 'What stays in view when the picture is cut' }),
+  turn: z
+    .union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
+    .meta({ description: 'Clockwise' }),
+  mirror: z.boolean(),
+});
+export type Picture = TypeOf<typeof Picture>;
+
+export const Gradient = z.looseObject({
+  kind: z.literal('gradient'),
+  shape: z.enum(['linear', 'radial']),
+  angle: z.number().min(0).max(360).meta({ description: 'Degrees; 0 runs upward, 90 to the right' }),
+  centre: z.looseObject({ x: Share, y: Share }).meta({ description: 'Of a radial one' }),
+  points: z
+    .array(z.looseObject({ at: Share, colour: Colour }))
+    .min(2)
+    .max(12),
+});
+export type Gradient = TypeOf<typeof Gradient>;
+
+const Plain = z.discriminatedUnion('kind', [DrawnScene, Picture, Gradient]);
+export type PlainSource = TypeOf<typeof Plain>;
+
+/** When a rotation goes on to its next entry. */
+export const Change = z.discriminatedUnion('by', [
+  z.looseObject({ by: z.literal('every'), minutes: z.number().int().min(1).max(20160) }),
+  z.looseObject({ by: z.literal('times'), times: z.array(WallTime).min(1).max(24) }),
+  z.looseObject({ by: z.literal('sun') }).meta({ description: 'At sunrise and at sunset' }),
+]);
+export type Change = TypeOf<typeof Change>;
+
+export const Rotation = z.looseObject({
+  kind: z.literal('rotation'),
+  entries: z
+    .array(z.looseObject({ id: Id, source: Plain }))
+    .min(1)
+    .max(100),
+  change: Change,
+  shuffled: z.boolean(),
+  fade: z.number().min(0).max(600).meta({ description: 'Seconds that one takes to pass into the next' }),
+});
+export type Rotation = TypeOf<typeof Rotation>;
+
+export const Source = z.discriminatedUnion('kind', [DrawnScene, Picture, Gradient, Rotation]);
+export type Source = TypeOf<typeof Source>;
+
+export const towards = ['rim', 'top', 'bottom', 'left', 'right'] as const;
+
+const Around = z.number().min(-100).max(100);
+
+/** What is done to the pixels, in this order. Everything at 0 leaves them as they are. */
+export const Adjust = z.looseObject({
+  blur: z.number().min(0).max(80).meta({ description: 'px of the screen' }),
+  brightness: Around,
+  contrast: Around,
+  saturation: Around,
+  temperature: Around.meta({ description: 'Warmer above 0, cooler below' }),
+  twoTone: z.looseObject({ dark: Colour, light: Colour, strength: Percent }),
+  tint: z.looseObject({ colour: Colour, strength: Percent }),
+  darken: z.looseObject({ toward: z.enum(towards), strength: Percent }),
+  grain: Percent,
+});
+export type Adjust = TypeOf<typeof Adjust>;
+
+/** A backdrop, and where it lies: null stands for everywhere. */
+export const Backdrop = z.looseObject({
+  id: Id,
+  for: z.looseObject({ screen: Id.nullable(), workspace: Id.nullable(), half: z.enum(halves).nullable() }),
+  spans: z.boolean().meta({ description: 'One across all screens, or each screen its own' }),
+  source: Source,
+  adjust: Adjust,
+});
+export type Backdrop = TypeOf<typeof Backdrop>;
+
+export const plainAdjust: Adjust = {
+  blur: 0,
+  brightness: 0,
+  contrast: 0,
+  saturation: 0,
+  temperature: 0,
+  twoTone: { dark: 'ground', light: 'ink', strength: 0 },
+  tint: { colour: 'ground', strength: 0 },
+  darken: { toward: 'rim', strength: 0 },
+  grain: 0,
+};
+
+/** Every plain source in a backdrop: itself, or the entries of its rotation. */
+export function sourcesOf({ source }: Backdrop): PlainSource[] {
+  return source.kind === 'rotation' ? source.entries.map((entry) => entry.source) : [source];
+}

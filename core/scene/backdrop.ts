@@ -1,0 +1,62 @@
+import type { Rect, Size } from '../arrange/geometry.ts';
+import { backdropFor, drawnOf } from '../backdrop/drawn.ts';
+import { rotationAt } from '../backdrop/rotation.ts';
+import type { Palette } from '../colour/look.ts';
+import type { PlainSource } from '../desk/backdrop-schema.ts';
+import type { Desk, Screen } from '../desk/schema.ts';
+import type { Half } from '../desk/values.ts';
+import type { DeskFacts, Tick } from '../kinds.ts';
+import type { SceneBackdrop } from './scene.ts';
+
+interface Solving {
+  desk: Desk;
+  palette: Palette;
+  moment: number;
+  half: Half;
+  facts: Pick<DeskFacts, 'workspace'>;
+  ticks: Set<Tick>;
+}
+
+/** What lies behind everything on a screen, with everything worked out. */
+export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
+  const { desk, palette, moment, half, facts, ticks } = solving;
+  const workspace = desk.workspaces[facts.workspace]?.id ?? '';
+  const backdrop = backdropFor(desk.backdrops, { screen: screen.id, workspace, half });
+  const surface = surfaceFor(screen, desk, backdrop.spans && backdrop.for.screen === null);
+  const { source, adjust, id } = backdrop;
+  const draw = (plain: PlainSource) => {
+    if (plain.kind === 'scene' && plain.follows) ticks.add('minute');
+    return drawnOf(plain, adjust, surface, { palette, place: desk.place, moment });
+  };
+  if (source.kind !== 'rotation') return { id, drawn: draw(source), from: null };
+  const { entry, from } = rotationAt(source, moment, desk.place, desk.seed);
+  const [now, before] = [source.entries[entry], from && source.entries[from.entry]];
+  if (!now) throw new Error(`Rotation ${id} has no entry ${entry}`);
+  ticks.add(from ? 'second' : 'minute');
+  return {
+    id,
+    drawn: draw(now.source),
+    from: from && before ? { drawn: draw(before.source), share: from.share } : null,
+  };
+}
+
+export function surfaceFor(screen: Screen, desk: Desk, spans: boolean): { whole: Size; part: Rect } {
+  return spans ? spanOf(screen, desk.screens) : aloneOf(screen);
+}
+
+function aloneOf({ width, height }: Screen): { whole: Size; part: Rect } {
+  return { whole: { width, height }, part: { x: 0, y: 0, width, height } };
+}
+
+/** All screens as they stand beside each other, and the part of that which one of them is. */
+function spanOf(screen: Screen, screens: readonly Screen[]): { whole: Size; part: Rect } {
+  const left = Math.min(...screens.map(({ x }) => x));
+  const top = Math.min(...screens.map(({ y }) => y));
+  return {
+    whole: {
+      width: Math.max(...screens.map(({ x, width }) => x + width)) - left,
+      height: Math.max(...screens.map(({ y, height }) => y + height)) - top,
+    },
+    part: { x: screen.x - left, y: screen.y - top, width: screen.width, height: screen.height },
+  };
+}

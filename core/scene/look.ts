@@ -1,0 +1,36 @@
+import type { Palette } from '../colour/look.ts';
+import { stylesOf, type FontMetrics, type FontUse, type Look } from '../desk/look-schema.ts';
+import type { Fonts } from '../kinds.ts';
+import type { DeskFont } from '../text/measure.ts';
+import type { Scene } from './scene.ts';
+
+const fontCache = new WeakMap<Look, Fonts>();
+
+/** The fonts of a look with the widths of one's own; the same object for the same look. */
+export function fontsOf(look: Look): Fonts {
+  const known = fontCache.get(look);
+  if (known) return known;
+  const own = new Map<string, FontMetrics>(look.ownFonts.map(({ id, metrics }) => [id, metrics]));
+  const font = (use: FontUse): DeskFont => ({ ...use, metrics: own.get(use.family) ?? null });
+  const { display, text, figures } = look.fonts;
+  const fonts = { display: font(display), text: font(text), figures: font(figures) };
+  fontCache.set(look, fonts);
+  return fonts;
+}
+
+export function iconsOf({ icons }: Look, palette: Palette): Scene['icons'] {
+  const { set, tile, tileColour } = icons;
+  // A set that is not drawn in the wanted style gives its first.
+  const style = stylesOf[set].includes(icons.style) ? icons.style : (stylesOf[set][0] ?? 'line');
+  return {
+    set,
+    style,
+    tile,
+    tileColour: tileColour === 'application' ? tileColour : palette.colour(tileColour),
+  };
+}
+
+export function pointerOf({ pointer: { set, size, colour } }: Look, palette: Palette): Scene['pointer'] {
+  const fill = palette.colour(colour);
+  return { set, size, colour: fill, line: palette.textOn('ground', fill) };
+}

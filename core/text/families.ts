@@ -1,0 +1,41 @@
+import type { Desk } from '../desk/schema.ts';
+import { families, isOwn, type Family, type ShippedFamily } from '../desk/values.ts';
+import type { FontMetrics } from '../desk/look-schema.ts';
+import { knowsFamily, learnFamily } from './measure.ts';
+
+type Loaded = Promise<{ default: FontMetrics }>;
+
+/** The widths of each family come when a desk needs them: together they are as large as the rest of the core. */
+const loaders: Record<ShippedFamily, () => Loaded> = {
+  fraunces: () => import('./metrics/fraunces.json', { with: { type: 'json' } }),
+  newsreader: () => import('./metrics/newsreader.json', { with: { type: 'json' } }),
+  petrona: () => import('./metrics/petrona.json', { with: { type: 'json' } }),
+  'bricolage-grotesque': () => import('./metrics/bricolage-grotesque.json', { with: { type: 'json' } }),
+  unbounded: () => import('./metrics/unbounded.json', { with: { type: 'json' } }),
+  figtree: () => import('./metrics/figtree.json', { with: { type: 'json' } }),
+  'hanken-grotesk': () => import('./metrics/hanken-grotesk.json', { with: { type: 'json' } }),
+  commissioner: () => import('./metrics/commissioner.json', { with: { type: 'json' } }),
+  outfit: () => import('./metrics/outfit.json', { with: { type: 'json' } }),
+  recursive: () => import('./metrics/recursive.json', { with: { type: 'json' } }),
+  'spline-sans-mono': () => import('./metrics/spline-sans-mono.json', { with: { type: 'json' } }),
+  'martian-mono': () => import('./metrics/martian-mono.json', { with: { type: 'json' } }),
+};
+
+/** Makes sure that text in these families can be measured. */
+export async function learnFamilies(wanted: readonly Family[] = families): Promise<void> {
+  await Promise.all(
+    wanted.map(async (family) => {
+      if (!isOwn(family) && !knowsFamily(family)) learnFamily(family, (await loaders[family]()).default);
+    }),
+  );
+}
+
+/** The families that a desk sets text in. */
+export function familiesOf({ look, widgets }: Desk): Family[] {
+  const chosen = widgets
+    .map(({ options }) => options['type'])
+    .filter((type) => families.includes(type as never));
+  return [
+    ...new Set([...Object.values(look.fonts).map(({ family }) => family), ...(chosen as ShippedFamily[])]),
+  ];
+}

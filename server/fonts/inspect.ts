@@ -1,0 +1,52 @@
+import { create, type Font } from 'fontkit';
+import type { FontMetrics } from '../../core/desk/look-schema.ts';
+
+export type Inspected = { ok: true; name: string; metrics: FontMetrics } | { ok: false; reason: string };
+
+/** Printable Latin-1, dashes, quotes and the minus: what text on a desk is measured with. */
+const characters = [
+  ...Array.from({ length: 0x5f }, (_, index) => String.fromCodePoint(0x20 + index)),
+  ...Array.from({ length: 0x60 }, (_, index) => String.fromCodePoint(0xa0 + index)),
+  ...'–—‘’“”…−',
+];
+/** A font without these can't set a clock or a label. */
+const NEEDED = 'AEIOUaeiourstnl0123456789:';
+
+/** Looks into the bytes of a font (WOFF2, WOFF, TTF or OTF): its name, and the widths of its characters. */
+export function inspectFont(bytes: Uint8Array): Inspected {
+  let font: Font;
+  try {
+    const made = create(Buffer.from(bytes));
+    if ('fonts' in made) return { ok: false, reason: 'is a collection of fonts: give one of them' };
+    font = made;
+    const missing = [...NEEDED].filter(
+      (character) => !font.hasGlyphForCodePoint(character.codePointAt(0) ?? 0),
+    );
+    if (missing.length > 0) return { ok: false, reason: `has no ${missing.slice(0, 5).join(' ')}` };
+    const axis = font.variationAxes['wght'];
+    const weights = axis
+      ? [...new Set([axis.min, Math.min(axis.max, Math.max(axis.min, 400)), axis.max])]
+      : [400];
+    const cuts = weights.map((wght) => (axis ? font.getVariation({ wght }) : font));
+    const advances: Record<string, number[]> = {};
+    for (const character of characters) {
+      const code = character.codePointAt(0) ?? 0;
+      if (!font.hasGlyphForCodePoint(code)) continue;
+      advances[character] = cuts.map((cut) =>
+        round(cut.glyphForCodePoint(code).advanceWidth / font.unitsPerEm),
+      );
+    }
+    const wrong = Object.values(advances)
+      .flat()
+      .some((advance) => !Number.isFinite(advance) || advance < 0 || advance > 20);
+    if (wrong) return { ok: false, reason: 'has characters without a sensible width' };
+    const name = (font.familyName || font.fullName || '').replace(/[^\p{L}\p{N} .,'()-]/gu, '').slice(0, 80);
+    return { ok: true, name, metrics: { weights, advances } };
+  } catch {
+    return { ok: false, reason: 'is damaged, or not a font' };
+  }
+}
+
+function round(value: number): number {
+  return Math.round(value * 1000) / 1000;
+}
