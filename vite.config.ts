@@ -13,6 +13,8 @@ export default defineConfig({
     target: 'es2023',
     manifest: true,
     chunkSizeWarningLimit: 900,
+    // The page's policy takes fonts from the server alone.
+    assetsInlineLimit: 0,
   },
   worker: { format: 'es' },
   server: {

@@ -203,17 +203,21 @@ function dawnCount(): Desk {
         kind: 'rotation',
         entries: [
           { id: 'first-light', source: createScene('headland', 7) },
-          { id: 'by-day', source: createScene('strata', 18, { colours: 'palette' }) },
+          { id: 'charts', source: createScene('contours', 7, { colours: 'palette' }) },
           {
             id: 'dusk',
             source: createScene('bay', 7, { colours: 'palette', controls: { hour: 26, cloud: 60 } }),
           },
-          { id: 'charts', source: createScene('contours', 7, { colours: 'palette' }) },
+          {
+            id: 'night-fall',
+            source: createScene('night', 21, { colours: 'palette', controls: { moon: 30 } }),
+          },
         ],
         change: { by: 'times', times: ['05:30', '10:00', '15:30', '21:00'] },
         shuffled: false,
         fade: 90,
       }),
+      createBackdrop('by-light', createScene('strata', 18), { where: { half: 'light' } }),
     ],
     fonts: createFonts('fraunces', 'figtree', 'fraunces'),
     icons: { set: 'reed', style: 'line', tile: 'none', tileColour: 'accent' },
@@ -280,7 +284,7 @@ function soundRoom(): Desk {
   const finish: Finish = {
     ...surface,
     kind: 'frosted',
-    sheerness: 42,
+    sheerness: 34,
     blur: 22,
     radius: 6,
     edgeLine: 1,
@@ -308,7 +312,7 @@ function soundRoom(): Desk {
       createBackdrop('backdrop', createScene('marsh', 12)),
       createBackdrop('after-dark', createScene('fog', 4, { follows: true }), {
         where: { half: 'dark' },
-        adjust: { brightness: -46, saturation: 20, darken: { toward: 'rim', strength: 40 } },
+        adjust: { brightness: -54, saturation: 20, darken: { toward: 'rim', strength: 40 } },
       }),
     ],
     roles: rolesFrom(
@@ -382,7 +386,13 @@ function nightWatch(): Desk {
     name: 'Night watch',
     seed: 2300,
     half: { by: 'choice', half: 'dark' },
-    backdrops: [createBackdrop('backdrop', createScene('night', 5, { follows: true }), { spans: true })],
+    backdrops: [
+      createBackdrop('backdrop', createScene('night', 5, { follows: true }), { spans: true }),
+      createBackdrop('by-day', createScene('fog', 9, { controls: { fog: 100, ridges: 20 } }), {
+        where: { half: 'light' },
+        spans: true,
+      }),
+    ],
     roles: rolesFrom(
       { '#05080f': 0.5, '#12263a': 0.3, '#24465a': 0.15, '#ffdf9e': 0.05 },
       { dark: { accent: '#8fdcd0', second: '#ffd58c' } },

@@ -84,3 +84,12 @@ export function isInside(inner: Rect, outer: Rect, tolerance = 1e-6): boolean {
 export function overlaps(a: Rect, b: Rect): boolean {
   return a.x < right(b) && b.x < right(a) && a.y < bottom(b) && b.y < bottom(a);
 }
+
+/** What two rectangles share; null when they only touch or lie apart. */
+export function intersection(a: Rect, b: Rect): Rect | null {
+  const x = Math.max(a.x, b.x);
+  const y = Math.max(a.y, b.y);
+  const width = Math.min(right(a), right(b)) - x;
+  const height = Math.min(bottom(a), bottom(b)) - y;
+  return width > 0 && height > 0 ? { x, y, width, height } : null;
+}

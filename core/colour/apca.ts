@@ -2,6 +2,8 @@ import { hexOf } from './convert.ts';
 
 /** Lightness contrast (Lc) that body text needs. */
 export const APCA_BODY = 60;
+/** And what large text needs. */
+export const APCA_LARGE = 45;
 
 const EXPONENTS = { darkText: 0.57, onLight: 0.56, lightText: 0.62, onDark: 0.65 };
 const BLACK_THRESHOLD = 0.022;

@@ -16,7 +16,7 @@ import type { Family, Finish, Place } from './values.ts';
 
 /** A bare finish with the tint of another, so that one press makes it a surface again. */
 export function bareFinish(of: Finish): Finish {
-  return { ...of, kind: 'bare' };
+  return { ...of, kind: 'bare', shadow: 0 };
 }
 
 export interface NewWidget {

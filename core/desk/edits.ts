@@ -121,6 +121,11 @@ export const edits = {
     desk.look.roles[half][role] = value;
   },
 
+  /** Colours for some roles of some halves. */
+  setRoles(desk: DeskDraft, colours: Partial<Record<Half, Partial<Roles>>>) {
+    for (const half of ['light', 'dark'] as const) Object.assign(desk.look.roles[half], colours[half]);
+  },
+
   /** A palette drawn anew. Held roles stay, and so do those that are steps: they follow by themselves. */
   drawPalette(desk: DeskDraft, drawn: Record<Half, Roles>) {
     for (const half of ['light', 'dark'] as const) {

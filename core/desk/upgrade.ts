@@ -26,12 +26,14 @@ export const steps: Record<number, Step> = {
     };
   },
 
-  /** Format 1 had one `backdrop`, a half in force, and families without size, weight and spacing. */
+  /** Format 1 had one `backdrop`, bare finishes whose shadow meant nothing, a half in force, and families without size, weight and spacing. */
   1: ({ backdrop, look, ...desk }) => {
     const { half, fonts, icons, ...rest } = asRecord(look);
     return {
       ...desk,
       format: 2,
+      edges: asArray(desk['edges']).map(withoutShade),
+      widgets: asArray(desk['widgets']).map(withoutShade),
       backdrops: [
         {
           id: 'backdrop',
@@ -82,6 +84,12 @@ export function upgrade(json: unknown): unknown {
 export function formatOf(json: unknown): number | null {
   const format = asRecord(json)['format'];
   return typeof format === 'number' && Number.isInteger(format) && format >= 0 ? format : null;
+}
+
+/** A bare part throws a shade since format 2; before, its shadow was only kept for when it has a surface again. */
+function withoutShade(part: unknown): unknown {
+  const finish = asRecord(asRecord(part)['finish']);
+  return finish['kind'] === 'bare' ? { ...asRecord(part), finish: { ...finish, shadow: 0 } } : part;
 }
 
 function asRecord(value: unknown): Record<string, unknown> {

@@ -1,4 +1,6 @@
 import type { Palette } from '../colour/look.ts';
+import { tilesOf } from '../colour/tiles.ts';
+import type { Desk } from '../desk/schema.ts';
 import { stylesOf, type FontMetrics, type FontUse, type Look } from '../desk/look-schema.ts';
 import type { Fonts } from '../kinds.ts';
 import type { DeskFont } from '../text/measure.ts';
@@ -18,16 +20,11 @@ export function fontsOf(look: Look): Fonts {
   return fonts;
 }
 
-export function iconsOf({ icons }: Look, palette: Palette): Scene['icons'] {
-  const { set, tile, tileColour } = icons;
+export function iconsOf({ look: { icons }, applications }: Desk, palette: Palette): Scene['icons'] {
+  const { set, tile } = icons;
   // A set that is not drawn in the wanted style gives its first.
   const style = stylesOf[set].includes(icons.style) ? icons.style : (stylesOf[set][0] ?? 'line');
-  return {
-    set,
-    style,
-    tile,
-    tileColour: tileColour === 'application' ? tileColour : palette.colour(tileColour),
-  };
+  return { set, style, tile, tiles: tilesOf(icons, palette, applications) };
 }
 
 export function pointerOf({ pointer: { set, size, colour } }: Look, palette: Palette): Scene['pointer'] {

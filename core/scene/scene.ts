@@ -1,6 +1,7 @@
 import type { Point, Rect, Side } from '../arrange/geometry.ts';
 import type { Drawn } from '../backdrop/drawn.ts';
 import type { Surface } from '../colour/look.ts';
+import type { Tile } from '../colour/tiles.ts';
 import type { Roles } from '../colour/roles.ts';
 import type { Icons } from '../desk/look-schema.ts';
 import type { Edge } from '../desk/schema.ts';
@@ -92,7 +93,7 @@ export interface Scene {
   half: Half;
   roles: Roles;
   fonts: Fonts;
-  icons: Omit<Icons, 'tileColour'> & { tileColour: string | 'application' };
+  icons: Omit<Icons, 'tileColour'> & { tiles: Readonly<Record<string, Tile>> };
   pointer: ScenePointer;
   screens: SceneScreen[];
   /** How often the scene must be solved again while nothing else changes. */

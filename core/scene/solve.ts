@@ -70,7 +70,7 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
     half,
     roles: palette.roles,
     fonts,
-    icons: iconsOf(look, palette),
+    icons: iconsOf(desk, palette),
     pointer: pointerOf(look, palette),
     screens,
     tick: solving.ticks.has('second') ? 'second' : solving.ticks.has('minute') ? 'minute' : null,

@@ -60,10 +60,15 @@ async function sourcePixels({ drawn, path, width, height }: BakeOrder): Promise<
   if (source.kind === 'scene') {
     const full = scaleSize(whole, density);
     const svg = Buffer.from(drawScene(source, full.width, full.height));
+    const plain = sharp(svg, { limitInputPixels: MOST_PIXELS, unlimited: true }).flatten({
+      background: drawn.ground,
+    });
+    // One that is smaller than the tile of grain is too small to show bands.
+    const isGrained = full.width >= GRAIN_SIZE && full.height >= GRAIN_SIZE;
     return cut(
-      sharp(svg, { limitInputPixels: MOST_PIXELS, unlimited: true })
-        .flatten({ background: drawn.ground })
-        .composite([{ input: await grain(source.seed), tile: true, blend: 'soft-light' }]),
+      isGrained
+        ? plain.composite([{ input: await grain(source.seed), tile: true, blend: 'soft-light' }])
+        : plain,
       full,
       { x: Math.round(part.x * density), y: Math.round(part.y * density), width, height },
     );

@@ -36,8 +36,7 @@ export function createThreads(): Threads {
   let isClosed = false;
 
   function start(): Worker {
-    // Threads don't hear of the loader that the server was started with.
-    const worker = new Worker(new URL('./work.ts', import.meta.url), { execArgv: ['--import', 'tsx'] });
+    const worker = new Worker(new URL('./start.mjs', import.meta.url), { execArgv: [] });
     all.add(worker);
     worker.once('exit', () => {
       all.delete(worker);

@@ -1,3 +1,5 @@
+import type { Drawn } from '../../core/backdrop/drawn.ts';
+import type { OwnFont } from '../../core/desk/look-schema.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 
 /** The server's interface, typed. Everything that fails ends in one of two errors. */
@@ -19,6 +21,19 @@ export interface PictureNote {
   width: number;
   height: number;
 }
+
+export interface PictureFacts {
+  width: number;
+  height: number;
+  isAnimated: boolean;
+  depth: number;
+  hasProfile: boolean;
+  /** How visible the blocks of compression are; 1 is not at all. */
+  blocks: number;
+}
+
+export const exportFormats = ['png', 'webp', 'avif', 'jpeg'] as const;
+export type ExportFormat = (typeof exportFormats)[number];
 
 /** The server answered that something is wrong; the message is a sentence for a person. */
 export class ServerProblem extends Error {
@@ -45,7 +60,8 @@ async function ask(path: string, init: RequestInit = {}): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, { ...init, headers: { 'X-Client': clientId, ...init.headers } });
-  } catch {
+  } catch (error) {
+    if (init.signal?.aborted) throw error;
     throw new ServerGone();
   }
   // A proxy before a stopped server answers with one of these.
@@ -90,17 +106,24 @@ export const api = {
   importBundle: (file: Blob) => askJson<StoredDesk>('/bundles', { method: 'POST', body: file }),
   addPicture: (file: File) =>
     askJson<PictureNote>(`/pictures?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+  addIcon: (file: File) =>
+    askJson<PictureNote>(`/icons?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+  addFont: (file: File) =>
+    askJson<OwnFont>(`/fonts?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+  pictureFacts: (id: string) => askJson<PictureFacts>(`/pictures/${id}/facts`),
+  /** A backdrop in exactly these pixels; aborting ends the work on the server too. */
+  exportBackdrop: async (
+    drawn: Drawn,
+    { width, height, format }: { width: number; height: number; format: ExportFormat },
+    signal: AbortSignal,
+  ): Promise<Blob> => {
+    const query = new URLSearchParams({
+      drawn: JSON.stringify(drawn),
+      width: String(width),
+      height: String(height),
+      format,
+    });
+    return (await ask(`/backdrops/export?${query.toString()}`, { signal })).blob();
+  },
   bundleAddress: (id: string) => `/api/desks/${encodeURIComponent(id)}/bundle`,
 };
-
-/** Where the picture of a backdrop lies, at least `width` device pixels wide. */
-export function backdropAddress(backdrop: Desk['backdrop'], width: number): string {
-  return backdrop.kind === 'scene'
-    ? `/api/scenes/${backdrop.scene}?seed=${backdrop.seed}&width=${bucket(width)}`
-    : `/api/pictures/${backdrop.picture}?width=${bucket(width)}`;
-}
-
-/** Few sizes, so that a resized window does not fetch a new picture for each pixel. */
-function bucket(width: number): number {
-  return [480, 960, 1920, 2560].find((size) => size >= width) ?? 3840;
-}

@@ -7,6 +7,7 @@ import type { Scene } from '../../core/scene/scene.ts';
 import { Actions, type DeskActions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
 import { conditionsOf, useConditions } from '../stores/conditions.ts';
+import { prepareType } from '../stores/families.ts';
 import { useDesk } from '../stores/desk.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
 import { Message } from '../ui/message.tsx';
@@ -27,7 +28,9 @@ export function Live() {
 
   useOpenDesk(id, handlers);
   useEffect(() => {
-    if (desk) document.title = desk.name;
+    if (!desk) return;
+    document.title = desk.name;
+    void prepareType(desk);
   }, [desk]);
 
   const actions = useMemo(

@@ -14,7 +14,7 @@ import type { Application } from '../../core/desk/schema.ts';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import { useDesk } from '../stores/desk.ts';
 import { Actions } from './actions.ts';
-import { DeskIcon, IconSet } from './icons.tsx';
+import { ApplicationIcon, IconSet } from './icons.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 
 const NONE: readonly Application[] = [];
@@ -127,7 +127,7 @@ export default function AppList({
               background: row === index ? 'color-mix(in srgb, var(--accent) 26%, transparent)' : undefined,
             }}
           >
-            <DeskIcon name={application.Icon} size={30} />
+            <ApplicationIcon application={application.id} name={application.Icon} size={30} />
             <span>
               <span className="block text-[20px] leading-tight">{application.Name}</span>
               <span className="block text-[15px] leading-tight" style={{ color: 'var(--soft-ink)' }}>

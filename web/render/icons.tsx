@@ -1,67 +1,82 @@
-import {
-  AppWindow,
-  ArrowDownUp,
-  AudioLines,
-  CalendarDays,
-  Camera,
-  Folder,
-  Gauge,
-  LayoutGrid,
-  Mail,
-  Map,
-  Moon,
-  NotebookPen,
-  Search,
-  SquareTerminal,
-  Sun,
-  Wifi,
-  WifiOff,
-  type LucideIcon,
-} from 'lucide-react';
-import { Suspense, createContext, lazy, useContext } from 'react';
-import type { Look } from '../../core/desk/schema.ts';
+import { Suspense, createContext, lazy, useContext, type FC } from 'react';
+import type { IconSetName, IconStyle } from '../../core/desk/look-schema.ts';
+import { isOwn } from '../../core/desk/values.ts';
+import { drawnName, type IconName } from '../../core/icons/names.ts';
+import type { Scene } from '../../core/scene/scene.ts';
+import { ownIconAddress } from '../api/addresses.ts';
 
-/** Icons in line, by freedesktop name. */
-const line: Record<string, LucideIcon> = {
-  'application-x-executable': AppWindow,
-  'view-app-grid': LayoutGrid,
-  'system-search': Search,
-  'x-office-document': NotebookPen,
-  'applications-maps': Map,
-  'audio-x-generic': AudioLines,
-  'internet-mail': Mail,
-  'camera-photo': Camera,
-  'system-file-manager': Folder,
-  'utilities-terminal': SquareTerminal,
-  'office-calendar': CalendarDays,
-  'network-idle': Wifi,
-  'network-transmit-receive': ArrowDownUp,
-  'network-offline': WifiOff,
-  'speedometer-low': Gauge,
-  'speedometer-middle': Gauge,
-  'speedometer-high': Gauge,
-  'weather-clear': Sun,
-  'weather-clear-night': Moon,
-};
+export interface IconDrawing {
+  name: IconName;
+  size: number;
+  style: IconStyle;
+}
 
 /** A set of its own file each: only the one that a desk uses is fetched. */
-const DuoIcon = lazy(() => import('./icons-duo.tsx'));
+const sets: Record<IconSetName, FC<IconDrawing>> = {
+  reed: lazy(() => import('./icon-sets/reed.tsx')),
+  slate: lazy(() => import('./icon-sets/slate.tsx')),
+  shell: lazy(() => import('./icon-sets/shell.tsx')),
+};
 
-export const IconSet = createContext<Look['icons']>('line');
+export const IconSet = createContext<Scene['icons']>({
+  set: 'reed',
+  style: 'line',
+  tile: 'none',
+  tiles: {},
+});
 
+/** An icon by its freedesktop name, or one of one's own, from the desk's set. */
 export function DeskIcon({ name, size }: { name: string; size: number }) {
-  const set = useContext(IconSet);
+  const { set, style } = useContext(IconSet);
   if (name === 'start-here') return <LedgeMark size={size} />;
-  if (set === 'duo') {
-    return (
-      <Suspense fallback={<span className="block" style={{ width: size, height: size }} />}>
-        <DuoIcon name={name} size={size} />
-      </Suspense>
-    );
+  if (isOwn(name)) {
+    return <img src={ownIconAddress(name)} alt="" width={size} height={size} draggable={false} />;
   }
-  const Line = line[name] ?? AppWindow;
-  // A stroke of about a fourteenth of the size reads as one weight at every size.
-  return <Line size={size} strokeWidth={size > 28 ? 1.5 : 1.75} aria-hidden />;
+  const Drawn = sets[set];
+  return (
+    <Suspense fallback={<span className="block" style={{ width: size, height: size }} />}>
+      <Drawn name={drawnName(name)} size={size} style={style} />
+    </Suspense>
+  );
+}
+
+/** How much of a tile its icon fills. */
+const ON_TILE = 0.6;
+
+const clips: Partial<Record<Scene['icons']['tile'], string>> = {
+  hexagon: 'polygon(50% 0, 93.3% 25%, 93.3% 75%, 50% 100%, 6.7% 75%, 6.7% 25%)',
+};
+const radii: Partial<Record<Scene['icons']['tile'], string>> = { circle: '50%', rounded: '26%', square: '0' };
+
+/** The icon of an application, on the desk's tile when it has one. */
+export function ApplicationIcon({
+  application,
+  name,
+  size,
+}: {
+  application: string;
+  name: string;
+  size: number;
+}) {
+  const { tile, tiles } = useContext(IconSet);
+  const colours = tiles[application];
+  if (tile === 'none' || !colours) return <DeskIcon name={name} size={size} />;
+  return (
+    <span
+      className="grid shrink-0 place-items-center"
+      data-tile={tile}
+      style={{
+        width: size,
+        height: size,
+        background: colours.tile,
+        color: colours.onTile,
+        borderRadius: radii[tile],
+        clipPath: clips[tile],
+      }}
+    >
+      <DeskIcon name={name} size={Math.round(size * ON_TILE)} />
+    </span>
+  );
 }
 
 /** The project's own mark: a sun on a ledge. */

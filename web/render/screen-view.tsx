@@ -1,10 +1,10 @@
 import { memo, useMemo, type CSSProperties } from 'react';
-import type { Backdrop } from '../../core/desk/schema.ts';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
-import { backdropAddress } from '../api/client.ts';
+import { BackdropView } from './backdrop-view.tsx';
 import { EdgeView } from './edge-view.tsx';
 import { IconSet } from './icons.tsx';
-import { fontStack } from './surface.ts';
+import { pointerCursor } from './pointer.ts';
+import { typeVariables } from './type.ts';
 import { WidgetView } from './widget-view.tsx';
 
 /** One screen of a scene at scale 1, as real DOM. Whoever shows it smaller scales it by a transform. */
@@ -20,7 +20,7 @@ export const ScreenView = memo(function ScreenView({
   pictureWidth: number;
   isInUse?: boolean;
 }) {
-  const { display, text, figures } = scene.fonts;
+  const { fonts } = scene;
   const { width, height } = screen.rect;
   const style = useMemo(
     (): CSSProperties =>
@@ -28,15 +28,12 @@ export const ScreenView = memo(function ScreenView({
         width,
         height,
         background: scene.roles.ground,
-        '--font-desk-display': fontStack(display),
-        '--font-desk-text': fontStack(text),
-        '--font-desk-figures': fontStack(figures),
+        ...typeVariables(fonts),
         fontFamily: 'var(--font-desk-text)',
+        cursor: isInUse ? pointerCursor(scene.pointer) : undefined,
       }) as CSSProperties,
-    [width, height, scene.roles.ground, display, text, figures],
+    [width, height, scene.roles.ground, fonts, isInUse, scene.pointer],
   );
-  // A 16:9 picture that covers a tall screen is wider than it.
-  const covering = Math.max(1, (height / width) * (16 / 9)) * pictureWidth;
   return (
     <IconSet.Provider value={scene.icons}>
       <div
@@ -44,7 +41,7 @@ export const ScreenView = memo(function ScreenView({
         style={style}
         data-screen={screen.id}
       >
-        <BackdropView backdrop={scene.backdrop} width={covering} />
+        <BackdropView backdrop={screen.backdrop} width={pictureWidth} />
         {screen.edges.map((edge) => (
           <EdgeView key={edge.id} edge={edge} />
         ))}
@@ -53,19 +50,5 @@ export const ScreenView = memo(function ScreenView({
         ))}
       </div>
     </IconSet.Provider>
-  );
-});
-
-const BackdropView = memo(function BackdropView({ backdrop, width }: { backdrop: Backdrop; width: number }) {
-  const focal = backdrop.kind === 'picture' ? backdrop.focal : { x: 0.5, y: 0.5 };
-  return (
-    <img
-      src={backdropAddress(backdrop, width)}
-      alt=""
-      draggable={false}
-      data-backdrop
-      className="absolute inset-0 size-full object-cover"
-      style={{ objectPosition: `${focal.x * 100}% ${focal.y * 100}%` }}
-    />
   );
 });

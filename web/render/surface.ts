@@ -1,17 +1,6 @@
 import type { CSSProperties } from 'react';
 import type { Side } from '../../core/arrange/geometry.ts';
 import type { Surface } from '../../core/colour/look.ts';
-import type { Family } from '../../core/desk/values.ts';
-
-const stacks: Record<Family, string> = {
-  fraunces: "'Fraunces Variable', serif",
-  figtree: "'Figtree Variable', sans-serif",
-  'spline-sans-mono': "'Spline Sans Mono Variable', monospace",
-};
-
-export function fontStack(family: Family): string {
-  return stacks[family];
-}
 
 /** The colours of a surface, for whatever is drawn on it. */
 export function surfaceColours(surface: Surface): CSSProperties {
@@ -28,7 +17,16 @@ export function surfaceColours(surface: Surface): CSSProperties {
 
 /** The box of a surface. A side that touches the screen's is not rounded. */
 export function surfaceBox(surface: Surface, scale = 1, flush: Side | null = null): CSSProperties {
-  if (surface.kind === 'bare') return {};
+  if (surface.kind === 'bare') {
+    // A soft shade that has no edge.
+    return surface.shadow > 0
+      ? {
+          backgroundColor: surface.fill,
+          boxShadow: `0 0 34px 26px ${surface.fill}`,
+          borderRadius: 40 * scale,
+        }
+      : {};
+  }
   const { radius } = surface;
   const depth = surface.shadow / 100;
   return {

@@ -24,6 +24,7 @@ import { Button } from '../ui/controls.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
 import { menuItem, menuLine, menuPanel } from '../ui/menu.ts';
+import { prepareType } from '../stores/families.ts';
 import { Miniature } from './miniature.tsx';
 import { useMinute } from './use-minute.ts';
 
@@ -189,12 +190,19 @@ export function Shelf() {
   );
 }
 
+/** The desks on the shelf, once their type can be measured. */
+async function fetchDesks(): Promise<StoredDesk[]> {
+  const list = await api.desks();
+  await Promise.all(list.map(({ desk }) => prepareType(desk)));
+  return list;
+}
+
 function useDesks() {
   const [desks, setDesks] = useState<StoredDesk[] | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const reload = useMemo(
     () => () =>
-      api.desks().then(
+      fetchDesks().then(
         (list) => {
           setDesks(list);
           setFailure(null);

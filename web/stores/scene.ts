@@ -2,9 +2,12 @@ import { create } from 'zustand';
 import { shareUnchanged } from '../../core/scene/share.ts';
 import { solve } from '../../core/scene/solve.ts';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
+import type { RoleValues } from '../../core/colour/roles.ts';
+import type { Half } from '../../core/desk/values.ts';
 import type { Ground } from '../../core/desk/edits.ts';
 import { conditionsOf, useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
+import { prepareType } from './families.ts';
 import { useView } from './view.ts';
 
 /**
@@ -16,6 +19,8 @@ export const useScene = create<{ scene: Scene | null }>()(() => ({ scene: null }
 function refresh(): void {
   const desk = useDesk.getState().history?.present;
   const previous = useScene.getState().scene;
+  // Measured with what is known already; once the rest is learned, again.
+  if (desk) void prepareType(desk)?.then(refresh);
   const scene = desk
     ? shareUnchanged(previous ?? undefined, solve(desk, conditionsOf(useConditions.getState())))
     : null;
@@ -26,6 +31,17 @@ useDesk.subscribe((state, before) => {
   if (state.history?.present !== before.history?.present) refresh();
 });
 useConditions.subscribe(refresh);
+
+/** The half of the desk in force. */
+export function useHalf(): Half {
+  return useScene(({ scene }) => scene?.half ?? 'dark');
+}
+
+/** The document's roles of the half in force. */
+export function useHalfRoles(): RoleValues | undefined {
+  const half = useHalf();
+  return useDesk((state) => state.history?.present.look.roles[half]);
+}
 
 /** The screen on the stage. */
 export function screenInView(scene: Scene | null, id: string | null): SceneScreen | null {

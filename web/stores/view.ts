@@ -2,14 +2,34 @@ import { create } from 'zustand';
 import type { Distance, Guide } from '../../core/arrange/snap.ts';
 import type { Rect } from '../../core/arrange/geometry.ts';
 
-export const chapters = ['backdrop', 'palette', 'edges', 'widgets'] as const;
+export const chapters = ['backdrop', 'palette', 'look', 'edges', 'widgets'] as const;
 export type Chapter = (typeof chapters)[number];
 export const chapterTitles: Record<Chapter, string> = {
   backdrop: 'Backdrop',
   palette: 'Palette',
+  look: 'Look',
   edges: 'Edges',
   widgets: 'Widgets',
 };
+
+/** Pages that lie deeper in a chapter. */
+export const pages = {
+  backdrop: { adjust: 'Adjust', export: 'Bake and export' },
+  palette: { terminal: 'Terminal', exchange: 'Out and in', eyes: 'Other eyes' },
+  look: { type: 'Type', icons: 'Icons', pointer: 'Pointer', finish: 'Finish', legibility: 'Legibility' },
+  edges: {},
+  widgets: {},
+} as const satisfies Record<Chapter, Record<string, string>>;
+
+/** How eyes may differ. */
+export const allEyes = ['usual', 'protan', 'deutan', 'tritan', 'low'] as const;
+export type Eyes = (typeof allEyes)[number];
+
+/** A colour is picked from the stage. */
+export interface Picking {
+  title: string;
+  take(colour: string): void;
+}
 
 export type Sheet =
   'commands' | 'shortcuts' | 'history' | 'rename' | 'place' | 'screen' | 'workspaces' | null;
@@ -18,6 +38,18 @@ export type Sheet =
 interface ViewState {
   mode: 'arrange' | 'try';
   chapter: Chapter;
+  /** A page of the chapter; null is its first. */
+  page: string | null;
+  /** Id of the backdrop in the column; null is the one in force. */
+  backdrop: string | null;
+  /** Id of the entry of its rotation in the column. */
+  entry: string | null;
+  eyes: Eyes;
+  picking: Picking | null;
+  /** The backdrop is shown without its adjustments. */
+  isBefore: boolean;
+  /** Texts that are hard to read are tinted on the stage. */
+  showsLegibility: boolean;
   /** Id of the screen on the stage. */
   screen: string | null;
   /** Ids of widgets, or of one edge, or of one item. */
@@ -29,7 +61,12 @@ interface ViewState {
   distances: readonly Distance[];
   marquee: Rect | null;
   setMode(mode: 'arrange' | 'try'): void;
-  goToChapter(chapter: Chapter): void;
+  goToChapter(chapter: Chapter, page?: string | null): void;
+  goToBackdrop(backdrop: string | null, entry?: string | null): void;
+  setEyes(eyes: Eyes): void;
+  pick(picking: Picking | null): void;
+  setBefore(isBefore: boolean): void;
+  setLegibility(isShown: boolean): void;
   showScreen(screen: string): void;
   select(ids: readonly string[], chapter?: Chapter): void;
   toggle(id: string): void;
@@ -47,6 +84,13 @@ const none: readonly never[] = [];
 export const useView = create<ViewState>()((set) => ({
   mode: 'arrange',
   chapter: 'widgets',
+  page: null,
+  backdrop: null,
+  entry: null,
+  eyes: 'usual',
+  picking: null,
+  isBefore: false,
+  showsLegibility: false,
   screen: null,
   selection: none,
   sheet: null,
@@ -55,7 +99,14 @@ export const useView = create<ViewState>()((set) => ({
   distances: none,
   marquee: null,
   setMode: (mode) => set({ mode, selection: none, isAppListOpen: false }),
-  goToChapter: (chapter) => set({ chapter, selection: none }),
+  goToChapter: (chapter, page = null) =>
+    set({ chapter, page, selection: none, entry: null, isBefore: false }),
+  goToBackdrop: (backdrop, entry = null) =>
+    set({ chapter: 'backdrop', page: null, backdrop, entry, selection: none }),
+  setEyes: (eyes) => set({ eyes }),
+  pick: (picking) => set({ picking }),
+  setBefore: (isBefore) => set({ isBefore }),
+  setLegibility: (showsLegibility) => set({ showsLegibility }),
   showScreen: (screen) => set({ screen, selection: none, isAppListOpen: false }),
   select: (selection, chapter) => set(chapter ? { selection, chapter } : { selection }),
   toggle: (id) =>

@@ -1,9 +1,10 @@
-import { chapterTitles, chapters, useView } from '../stores/view.ts';
+import { allEyes, chapterTitles, chapters, pages, useView } from '../stores/view.ts';
 import { presentDesk, useDesk } from '../stores/desk.ts';
+import { useScene } from '../stores/scene.ts';
 import { useConditions } from '../stores/conditions.ts';
 import { themes, useTheme } from '../stores/theme.ts';
 import { api } from '../api/client.ts';
-import { edits } from '../../core/desk/edits.ts';
+import { edits, strayParts } from '../../core/desk/edits.ts';
 import { widgetKinds } from '../../core/widgets/list.ts';
 import type { Alignment } from '../../core/desk/values.ts';
 import {
@@ -148,6 +149,29 @@ export const commands: readonly Command[] = [
     keys: ['Shift+D'],
     run: switchHalf,
   },
+  {
+    id: 'follow',
+    title: 'Make all follow the desk',
+    group: 'Desk',
+    isAvailable: () => strayParts(presentDesk() ?? { edges: [], widgets: [] }).length > 0,
+    run: () => useDesk.getState().edit('Make all follow', edits.followAll),
+  },
+  {
+    id: 'legibility',
+    title: 'Show on the stage how texts can be read',
+    group: 'Desk',
+    keys: ['Shift+L'],
+    run: () => useView.getState().setLegibility(!useView.getState().showsLegibility),
+  },
+  {
+    id: 'eyes',
+    title: 'See the stage with the next kind of eyes',
+    group: 'Desk',
+    run: () => {
+      const { eyes, setEyes } = useView.getState();
+      setEyes(allEyes[(allEyes.indexOf(eyes) + 1) % allEyes.length] ?? 'usual');
+    },
+  },
 
   {
     id: 'remove',
@@ -211,6 +235,14 @@ export const commands: readonly Command[] = [
     keys: [String(index + 1)],
     run: () => useView.getState().goToChapter(chapter),
   })),
+  ...chapters.flatMap((chapter) =>
+    Object.entries(pages[chapter]).map(([page, title]: [string, string]): Command => ({
+      id: `page-${chapter}-${page}`,
+      title: `${chapterTitles[chapter]}: ${title.toLowerCase()}`,
+      group: 'Go to',
+      run: () => useView.getState().goToChapter(chapter, page),
+    })),
+  ),
   { id: 'shelf', title: 'Shelf', group: 'Go to', run: () => navigateTo('/') },
   { id: 'live', title: 'Go live', group: 'Go to', run: () => navigateTo(`/live/${presentDesk()?.id ?? ''}`) },
 
@@ -273,8 +305,10 @@ function canRedo(): boolean {
 }
 
 function switchHalf(): void {
-  const half = presentDesk()?.look.half === 'dark' ? 'light' : 'dark';
-  useDesk.getState().edit(`Switch to the ${half} half`, (draft) => edits.setHalf(draft, half));
+  const half = useScene.getState().scene?.half === 'dark' ? 'light' : 'dark';
+  useDesk
+    .getState()
+    .edit(`Switch to the ${half} half`, (draft) => edits.setHalf(draft, { by: 'choice', half }));
 }
 
 function exportDesk(): void {

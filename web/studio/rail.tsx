@@ -7,6 +7,7 @@ import {
   Moon,
   Palette,
   PanelTop,
+  Shapes,
   Sun,
   SunMoon,
   type LucideIcon,
@@ -18,6 +19,7 @@ import { menuItem, menuLabel, menuPanel } from '../ui/menu.ts';
 const icons: Record<Chapter, LucideIcon> = {
   backdrop: Image,
   palette: Palette,
+  look: Shapes,
   edges: PanelTop,
   widgets: LayoutDashboard,
 };

@@ -17,6 +17,7 @@ import { useDesk } from '../stores/desk.ts';
 import { currentScreen } from '../stores/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
 import { useView } from '../stores/view.ts';
+import { PickFromStage } from '../ui/colour-field.tsx';
 import { Message } from '../ui/message.tsx';
 import { addWidget } from './acts.ts';
 import { Column } from './column/column.tsx';
@@ -66,7 +67,9 @@ export function Studio() {
       <div className="grid h-full grid-cols-[64px_304px_minmax(0,1fr)] grid-rows-[48px_minmax(0,1fr)]">
         <Header />
         <Rail />
-        <Column />
+        <PickFromStage.Provider value={pickFromStage}>
+          <Column />
+        </PickFromStage.Provider>
         <main className="flex min-h-0 min-w-0 flex-col bg-pit">
           <Stage />
           <Ledge />
@@ -82,6 +85,9 @@ export function Studio() {
     </DndContext>
   );
 }
+
+const pickFromStage = (title: string, take: (colour: string) => void) =>
+  useView.getState().pick({ title, take });
 
 interface Card {
   widget: WidgetType;
@@ -114,7 +120,20 @@ function dropOnStage({ active, over }: DragEndEvent): void {
 
 const handlers: OpenDeskHandlers = {
   onOpen() {
-    useView.setState({ selection: [], screen: null, sheet: null, mode: 'arrange', chapter: 'widgets' });
+    useView.setState({
+      selection: [],
+      screen: null,
+      sheet: null,
+      mode: 'arrange',
+      chapter: 'widgets',
+      page: null,
+      backdrop: null,
+      entry: null,
+      picking: null,
+      eyes: 'usual',
+      isBefore: false,
+      showsLegibility: false,
+    });
     useConditions.setState({ running: [], workspace: 0 });
   },
   onTaken: () => void toast('Changed in another window; this is the newest state.'),

@@ -1,11 +1,18 @@
 import clsx from 'clsx';
 import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { Pipette } from 'lucide-react';
+import { createContext, useContext, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
 import { hexOf, isColourString } from '../../core/colour/convert.ts';
-import { paletteOf, type Roles } from '../../core/colour/look.ts';
+import { paletteOf } from '../../core/colour/look.ts';
+import type { RoleValues } from '../../core/colour/roles.ts';
 import { isRole, roleTitles, roles as roleNames, type Colour } from '../../core/desk/values.ts';
 import { TextField } from './controls.tsx';
+
+/** Lets a colour be picked from what is on the stage; null where there is none. */
+export const PickFromStage = createContext<((title: string, take: (colour: string) => void) => void) | null>(
+  null,
+);
 
 /** A colour of the desk: a role, or a one-off colour, which is marked as one. */
 export function ColourField({
@@ -17,7 +24,7 @@ export function ColourField({
 }: {
   label: string;
   value: Colour;
-  roles: Roles;
+  roles: RoleValues;
   onTurn: (colour: Colour) => void;
   onEnd: () => void;
 }) {
@@ -63,6 +70,7 @@ export function PickerButton({
   onTurn,
   onEnd,
   wide = false,
+  isFilling = false,
 }: {
   label: string;
   /** #rrggbb */
@@ -71,16 +79,26 @@ export function PickerButton({
   onTurn: (colour: string) => void;
   onEnd: () => void;
   wide?: boolean;
+  /** As wide as there is room. */
+  isFilling?: boolean;
 }) {
   const [error, setError] = useState<string | null>(null);
+  const [isOpen, setOpen] = useState(false);
+  const pick = useContext(PickFromStage);
   return (
-    <Popover.Root onOpenChange={(isOpen) => !isOpen && onEnd()}>
+    <Popover.Root
+      open={isOpen}
+      onOpenChange={(next) => {
+        setOpen(next);
+        if (!next) onEnd();
+      }}
+    >
       <Popover.Trigger
         aria-label={label}
         title={label}
         className={clsx(
           'relative h-6 shrink-0 rounded-md border border-dashed border-dust',
-          wide ? 'w-11 border-solid border-seam' : 'w-6',
+          wide ? `border-solid border-seam ${isFilling ? 'w-full' : 'w-11'}` : 'w-6',
           isMarked && !wide && 'outline-2 outline-offset-1 outline-brass outline',
         )}
         style={{ background: wide || isMarked ? colour : 'transparent' }}
@@ -96,6 +114,21 @@ export function PickerButton({
           className="z-50 grid w-56 gap-2.5 rounded-xl border border-seam bg-nap p-3 shadow-2xl"
         >
           <HexColorPicker color={colour} onChange={onTurn} style={{ width: '100%', height: 150 }} />
+          {pick && (
+            <button
+              type="button"
+              className="inline-flex items-center gap-1.5 justify-self-start text-[12px] text-brass hover:underline"
+              onClick={() => {
+                setOpen(false);
+                pick(label, (next) => {
+                  onTurn(next);
+                  onEnd();
+                });
+              }}
+            >
+              <Pipette size={13} /> pick from the stage
+            </button>
+          )}
           <TextField
             label={`${label}, as text`}
             value={colour}

@@ -84,7 +84,7 @@ export function Section({ title, note, children }: { title: string; note?: React
         <h3 className="font-semibold">{title}</h3>
         {note && <span className="text-right text-[12px] text-dust">{note}</span>}
       </header>
-      <div className="grid gap-1">{children}</div>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-1">{children}</div>
     </section>
   );
 }

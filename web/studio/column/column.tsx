@@ -1,20 +1,25 @@
 import { ChevronLeft } from 'lucide-react';
-import { Fragment, useDeferredValue, type ReactNode } from 'react';
+import { Fragment, Suspense, lazy, useDeferredValue, type ReactNode } from 'react';
 import { useDesk } from '../../stores/desk.ts';
-import { chapterTitles, useView, type Chapter } from '../../stores/view.ts';
+import { chapterTitles, pages, useView, type Chapter } from '../../stores/view.ts';
 import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
-import { BackdropChapter } from './backdrop.tsx';
 import { EdgeEditor } from './edge-editor.tsx';
 import { EdgesChapter } from './edges.tsx';
 import { ItemEditor } from './item-editor.tsx';
-import { PaletteChapter } from './palette.tsx';
 import { SeveralEditor } from './several.tsx';
 import { WidgetEditor } from './widget-editor.tsx';
 import { WidgetsChapter } from './widgets.tsx';
 
+/** Chapters that are not the first to be seen come when they are asked for. */
+const BackdropChapter = lazy(() => import('./backdrop/backdrop.tsx'));
+const PaletteChapter = lazy(() => import('./palette/palette.tsx'));
+const LookChapter = lazy(() => import('./look/look.tsx'));
+
 /** The one column: a chapter, a part of it, a part of that. The crumbs lead back. */
 export function Column() {
   const chapter = useView((view) => view.chapter);
+  const page = useView((view) => view.page);
+  const entry = useView((view) => view.entry);
   const selection = useView((view) => view.selection);
   // While a part is dragged the stage comes first; the column follows when there is time.
   const desk = useDeferredValue(useDesk((state) => state.history?.present));
@@ -44,6 +49,15 @@ export function Column() {
     crumbs = [chapterCrumb('widgets')];
     title = `${widgets.length} widgets`;
     body = <SeveralEditor widgets={widgets} />;
+  } else if (page !== null) {
+    crumbs = [chapterCrumb(chapter)];
+    title = (pages[chapter] as Record<string, string>)[page] ?? title;
+  } else if (entry !== null) {
+    crumbs = [
+      chapterCrumb('backdrop'),
+      { title: 'Rotation', go: () => useView.getState().goToBackdrop(useView.getState().backdrop) },
+    ];
+    title = 'One of the rotation';
   }
   return (
     <aside
@@ -52,7 +66,7 @@ export function Column() {
     >
       <Crumbs crumbs={crumbs} />
       <h2 className="mb-4 font-display text-[26px] leading-tight [overflow-wrap:anywhere]">{title}</h2>
-      {body}
+      <Suspense fallback={<p className="text-dust">One moment…</p>}>{body}</Suspense>
     </aside>
   );
 }
@@ -63,6 +77,8 @@ function ChapterRoot({ chapter }: { chapter: Chapter }) {
       return <BackdropChapter />;
     case 'palette':
       return <PaletteChapter />;
+    case 'look':
+      return <LookChapter />;
     case 'edges':
       return <EdgesChapter />;
     case 'widgets':

@@ -5,9 +5,10 @@ import { createWidget } from '../../../core/desk/defaults.ts';
 import type { Desk } from '../../../core/desk/schema.ts';
 import { solve } from '../../../core/scene/solve.ts';
 import { widgetKindsByType, type WidgetType } from '../../../core/widgets/list.ts';
-import { backdropAddress } from '../../api/client.ts';
+import { backdropAddress } from '../../api/addresses.ts';
 import { IconSet } from '../../render/icons.tsx';
-import { fontStack } from '../../render/surface.ts';
+import { typeVariables } from '../../render/type.ts';
+import { useHalf, useScreenInView } from '../../stores/scene.ts';
 import { WidgetView } from '../../render/widget-view.tsx';
 import { useConditions } from '../../stores/conditions.ts';
 import { useDesk } from '../../stores/desk.ts';
@@ -80,7 +81,8 @@ const FaceSketch = memo(function FaceSketch({
   // A sketch that ticks would draw the eye from the stage: it is as of the minute.
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const look = desk?.look;
-  const backdrop = desk?.backdrop;
+  const behind = useScreenInView()?.backdrop.drawn;
+  const half = useHalf();
   const place = desk?.place;
   const seed = desk?.seed;
   const scene = useMemo(() => {
@@ -99,18 +101,18 @@ const FaceSketch = memo(function FaceSketch({
       edges: [],
       widgets: [widget],
     };
-    return solve(sketch, { moment: minute });
+    return solve(sketch, { moment: minute, half });
     // What a sketch shows of the desk is named here; the rest of it may change freely.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [type, face, options, minute, look, place, seed]);
+  }, [type, face, options, minute, half, look, place, seed]);
   const widget = scene?.screens[0]?.widgets[0];
-  if (!scene || !widget || !backdrop) return null;
+  if (!scene || !widget || !behind) return null;
   const room = { width: CARD.width - 16, height: CARD.height - NAME - 12 };
   const scale = Math.min(room.width / widget.rect.width, room.height / widget.rect.height, 0.62);
   return (
     <>
       <img
-        src={backdropAddress(backdrop, 480)}
+        src={backdropAddress(behind, 240)}
         alt=""
         draggable={false}
         className="absolute inset-0 size-full object-cover"
@@ -123,10 +125,8 @@ const FaceSketch = memo(function FaceSketch({
           top: (CARD.height - NAME - widget.rect.height * scale) / 2 + 4,
           width: 0,
           height: 0,
-          fontFamily: fontStack(scene.fonts.text),
-          ['--font-desk-display' as string]: fontStack(scene.fonts.display),
-          ['--font-desk-text' as string]: fontStack(scene.fonts.text),
-          ['--font-desk-figures' as string]: fontStack(scene.fonts.figures),
+          ...typeVariables(scene.fonts),
+          fontFamily: 'var(--font-desk-text)',
         }}
       >
         <IconSet.Provider value={scene.icons}>

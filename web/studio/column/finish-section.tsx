@@ -1,9 +1,12 @@
-import { memo } from 'react';
+import { Suspense, lazy, memo } from 'react';
 import { edits } from '../../../core/desk/edits.ts';
 import { finishKinds, type Finish } from '../../../core/desk/values.ts';
+import { useHalfRoles } from '../../stores/scene.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { ColourField } from '../../ui/colour-field.tsx';
-import { Row, Section, Segmented, SliderField } from '../../ui/controls.tsx';
+import { Row, Section, Segmented, SelectField, SliderField } from '../../ui/controls.tsx';
+
+const LegibilityRow = lazy(async () => ({ default: (await import('./legibility-row.tsx')).LegibilityRow }));
 
 /** How parts are made: the desk's own finish, or theirs. `ids` is empty for the finish of the desk. */
 export const FinishSection = memo(function FinishSection({
@@ -15,10 +18,10 @@ export const FinishSection = memo(function FinishSection({
 }) {
   const look = useDesk((state) => state.history?.present.look);
   const { turn, edit, endGesture } = useDesk.getState();
-  if (!look) return null;
+  const roles = useHalfRoles();
+  if (!look || !roles) return null;
   const finish = own ?? look.finish;
   const isDesk = ids.length === 0;
-  const roles = look.roles[look.half];
 
   function set(change: Partial<Finish>) {
     const next = { ...finish, ...change };
@@ -91,6 +94,27 @@ export const FinishSection = memo(function FinishSection({
           {slider('Edge line', 'edgeLine', 8, 'px', 0.5)}
           {slider('Shadow', 'shadow', 100, '%')}
         </>
+      )}
+      {isBare && !isDesk && slider('Soft shade', 'shadow', 100, '%')}
+      {!isDesk && look.finishes.length > 0 && (
+        <Row label="Preset">
+          <SelectField
+            label="Finish from a preset"
+            value=""
+            placeholder="Choose one"
+            choices={look.finishes.map(({ id, name }) => ({ value: id, label: name }))}
+            onChange={(id) => {
+              const preset = look.finishes.find((one) => one.id === id);
+              if (preset)
+                edit(`Finish: ${preset.name}`, (draft) => edits.setFinish(draft, ids, preset.finish));
+            }}
+          />
+        </Row>
+      )}
+      {ids.length === 1 && ids[0] !== undefined && (
+        <Suspense>
+          <LegibilityRow part={ids[0]} />
+        </Suspense>
       )}
     </Section>
   );

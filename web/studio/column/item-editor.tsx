@@ -3,16 +3,17 @@ import { edits } from '../../../core/desk/edits.ts';
 import type { Edge, Item } from '../../../core/desk/schema.ts';
 import { itemKindsByType } from '../../../core/items/list.ts';
 import { useDesk } from '../../stores/desk.ts';
+import { useHalfRoles } from '../../stores/scene.ts';
 import { IconButton, Section } from '../../ui/controls.tsx';
 import { duplicateSelection, removeSelection } from '../acts.ts';
 import { OptionsForm } from './options-form.tsx';
 
 /** Everything about one item of an edge. */
 export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; index: number }) {
-  const look = useDesk((state) => state.history?.present.look);
+  const roles = useHalfRoles();
   const { edit, turn, endGesture } = useDesk.getState();
   const kind = itemKindsByType.get(item.type);
-  if (!kind || !look) return null;
+  if (!kind || !roles) return null;
   const move = (to: number) => edit('Reorder', (draft) => edits.moveItem(draft, item.id, edge.id, to));
   return (
     <>
@@ -35,7 +36,7 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
         <OptionsForm
           schema={kind.options}
           options={item.options}
-          roles={look.roles[look.half]}
+          roles={roles}
           onTurn={(change) => turn('Option', (draft) => edits.setItem(draft, edge.id, item.id, change))}
           onEnd={endGesture}
         />

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
-import type { Roles } from '../../../core/colour/look.ts';
+import type { RoleValues } from '../../../core/colour/roles.ts';
 import type { Colour } from '../../../core/desk/values.ts';
 import type { Application } from '../../../core/desk/schema.ts';
 import { formatMoment, isDatePattern } from '../../../core/sources/time/time.ts';
@@ -51,7 +51,7 @@ export function OptionsForm({
   schema: z.ZodObject;
   options: Record<string, unknown>;
   face?: string;
-  roles: Roles;
+  roles: RoleValues;
   onTurn: (change: Record<string, unknown>) => void;
   onEnd: () => void;
 }) {
@@ -77,7 +77,7 @@ interface FieldProps {
   field: Field;
   value: unknown;
   schema: z.ZodType;
-  roles: Roles;
+  roles: RoleValues;
   applications: readonly Application[];
   onTurn: (value: unknown) => void;
   onEnd: () => void;

@@ -4,6 +4,7 @@ import { edits } from '../../../core/desk/edits.ts';
 import type { Widget } from '../../../core/desk/schema.ts';
 import { widgetKindsByType } from '../../../core/widgets/list.ts';
 import { useDesk } from '../../stores/desk.ts';
+import { useHalfRoles } from '../../stores/scene.ts';
 import { IconButton, Section, SwitchField } from '../../ui/controls.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../acts.ts';
 import { FaceCard } from './face-card.tsx';
@@ -72,9 +73,7 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
 });
 
 const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
-  const roles = useDesk(
-    (state) => state.history && state.history.present.look.roles[state.history.present.look.half],
-  );
+  const roles = useHalfRoles();
   const { turn, endGesture } = useDesk.getState();
   const kind = widgetKindsByType.get(type);
   if (!kind || !roles) return null;

@@ -20,6 +20,8 @@ import { dayOf, formatMoment } from '../../../core/sources/time/time.ts';
 import type { GeoPlace } from '../../../core/desk/values.ts';
 import { useConditions } from '../../stores/conditions.ts';
 import { useDesk } from '../../stores/desk.ts';
+import { useHalf, useScreenInView } from '../../stores/scene.ts';
+import { changesBetween } from '../../../core/backdrop/rotation.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/controls.tsx';
 import { commandsById } from '../commands.ts';
@@ -159,6 +161,7 @@ function Day({ place, moment }: { place: GeoPlace; moment: number }) {
           </span>
         </Slider.Thumb>
       </Slider.Root>
+      <RotationMarks start={start} end={end} place={place} />
       <div className="absolute inset-x-0 top-[38px] h-5 text-[11.5px] text-dust">
         {hours.map((part) => (
           <span
@@ -190,6 +193,26 @@ function Day({ place, moment }: { place: GeoPlace; moment: number }) {
   );
 }
 
+/** When the backdrop on the stage goes on to its next: a small stud on the day for each change. */
+function RotationMarks({ start, end, place }: { start: number; end: number; place: GeoPlace }) {
+  const id = useScreenInView()?.backdrop.id;
+  const source = useDesk(({ history }) => history?.present.backdrops.find((one) => one.id === id)?.source);
+  const change = source?.kind === 'rotation' ? source.change : null;
+  const changes = useMemo(
+    () => (change ? changesBetween(change, start, end, place, 96) : []),
+    [change, start, end, place],
+  );
+  return changes.map((at) => (
+    <span
+      key={at}
+      data-rotation-mark={at}
+      title={`The backdrop changes at ${formatMoment(at, place.zone, 'HH:mm')}`}
+      className="absolute top-[13px] size-[7px] -translate-x-1/2 rotate-45 rounded-[1px] border border-pit bg-brass"
+      style={{ left: `${((at - start) / (end - start)) * 100}%` }}
+    />
+  ));
+}
+
 function Mark({ at, icon, text, title }: { at: string; icon: ReactNode; text: string; title: string }) {
   return (
     <span
@@ -205,7 +228,7 @@ function Mark({ at, icon, text, title }: { at: string; icon: ReactNode; text: st
 
 /** What the sources say of the moment. */
 function Tiles({ place, seed, moment }: { place: GeoPlace; seed: number; moment: number }) {
-  const half = useDesk((state) => state.history?.present.look.half);
+  const half = useHalf();
   const readings = useMemo(() => createReadings({ moment, place, seed }), [moment, place, seed]);
   const { altitude } = readings.get('sun');
   const processor = readings.machine('simulated')?.processor ?? 0;

@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Lock } from 'lucide-react';
-import { memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
+import { Suspense, lazy, memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
 import { distancesAround, type Distance, type Guide } from '../../../core/arrange/snap.ts';
 import type { Point, Rect } from '../../../core/arrange/geometry.ts';
 import type { SceneEdge, SceneItem, SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
@@ -10,6 +10,11 @@ import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { dragEdge, dragItem, dragMarquee, dragScale, dragWidgets } from './drag.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
+const FocalLayer = lazy(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
+const LegibilityLayer = lazy(async () => ({
+  default: (await import('./legibility-layer.tsx')).LegibilityLayer,
+}));
+
 /**
  * What lies over the screen while it is arranged: a handle on every part, the selection, guides and measures.
  * It is drawn in px of the stage, so that lines stay fine at every scale, and always in the bright brass of velvet:
@@ -17,6 +22,7 @@ import { useStageDrag } from './use-stage-drag.ts';
  */
 export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number }) {
   const selection = useView((view) => view.selection);
+  const showsLegibility = useView((view) => view.showsLegibility);
   const chosen = useMemo(() => new Set(selection), [selection]);
   const bind = useStageDrag({
     start: (from, { isAdding }) => dragMarquee(from, isAdding ? useView.getState().selection : []),
@@ -29,6 +35,9 @@ export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number 
       data-theme="velvet"
       {...bind()}
     >
+      <Suspense>
+        <FocalLayer screen={screen} scale={scale} />
+      </Suspense>
       {screen.edges.map((edge) => (
         <EdgeHandles key={edge.id} edge={edge} scale={scale} chosen={chosen} />
       ))}
@@ -42,6 +51,11 @@ export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number 
         />
       ))}
       {screen.edges.length + screen.widgets.length === 0 && <EmptyStage />}
+      {showsLegibility && (
+        <Suspense>
+          <LegibilityLayer screen={screen.id} scale={scale} />
+        </Suspense>
+      )}
       <Hints screen={screen} scale={scale} />
     </div>
   );

@@ -2,15 +2,20 @@ import { useDroppable } from '@dnd-kit/core';
 import { ImagePlus } from 'lucide-react';
 import { Suspense, lazy, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Actions, type DeskActions } from '../../render/actions.ts';
+import { LivePainting } from '../../render/backdrop-view.tsx';
+import { pixelsWorker } from '../../workers/pixels.ts';
+import { useDesk } from '../../stores/desk.ts';
 import { ScreenView } from '../../render/screen-view.tsx';
 import { useConditions } from '../../stores/conditions.ts';
 import { useScene, useScreenInView } from '../../stores/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { takePicture } from '../pictures.ts';
+import { EyesFilters, eyesFilter } from './eyes.tsx';
 import { Overlay } from './overlay.tsx';
 import { PartMenu } from './part-menu.tsx';
 import { StageScale, type StageScaleValue } from './stage-scale.ts';
 
+const Dropper = lazy(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
 const AppList = lazy(() => import('../../render/app-list.tsx'));
 
 export const STAGE_DROP = 'stage';
@@ -27,6 +32,9 @@ const actions: DeskActions = {
   goTo: (workspace) => useConditions.getState().goTo(workspace),
 };
 
+/** Each call starts the worker if it is not there yet. */
+const paintBackdrop: LivePainting['paint'] = (drawn, size) => pixelsWorker().paint(drawn, size);
+
 export function Stage() {
   const scene = useScene((state) => state.scene);
   const screen = useScreenInView();
@@ -36,6 +44,11 @@ export function Stage() {
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const drop = useDroppable({ id: STAGE_DROP });
+  const isTurning = useDesk(({ history }) => history?.gesture?.isOnlyShown === false);
+  const eyes = useView((view) => view.eyes);
+  const picking = useView((view) => view.picking);
+  const isBefore = useView((view) => view.isBefore);
+  const painting = useMemo(() => ({ paint: paintBackdrop, isTurning, isBefore }), [isTurning, isBefore]);
   const [isPictureOver, setPictureOver] = useState(false);
 
   useLayoutEffect(() => {
@@ -113,7 +126,8 @@ export function Stage() {
                     'var(--stage-shadow), 0 0 0 1px color-mix(in oklab, var(--seam) 70%, transparent)',
                 }}
               >
-                <div className="size-full overflow-hidden rounded-md">
+                {eyes !== 'usual' && <EyesFilters />}
+                <div className="size-full overflow-hidden rounded-md" style={{ filter: eyesFilter(eyes) }}>
                   <div
                     className="origin-top-left"
                     style={{
@@ -123,12 +137,14 @@ export function Stage() {
                     }}
                   >
                     <Actions.Provider value={mode === 'try' ? actions : null}>
-                      <ScreenView
-                        scene={scene}
-                        screen={screen}
-                        pictureWidth={screen.rect.width * scale * devicePixelRatio}
-                        isInUse={mode === 'try'}
-                      />
+                      <LivePainting.Provider value={painting}>
+                        <ScreenView
+                          scene={scene}
+                          screen={screen}
+                          pictureWidth={screen.rect.width * scale * devicePixelRatio}
+                          isInUse={mode === 'try'}
+                        />
+                      </LivePainting.Provider>
                       {mode === 'try' && isAppListOpen && (
                         <Suspense>
                           <AppList
@@ -141,7 +157,12 @@ export function Stage() {
                     </Actions.Provider>
                   </div>
                 </div>
-                {mode === 'arrange' && <Overlay screen={screen} scale={scale} />}
+                {mode === 'arrange' && !picking && <Overlay screen={screen} scale={scale} />}
+                {picking && (
+                  <Suspense>
+                    <Dropper screen={screen} scale={scale} picking={picking} />
+                  </Suspense>
+                )}
                 {(drop.isOver || isPictureOver) && (
                   <div className="pointer-events-none absolute inset-0 rounded-md outline-2 outline-offset-2 outline-brass outline-dashed" />
                 )}

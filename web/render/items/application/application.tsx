@@ -2,7 +2,8 @@ import type { CSSProperties } from 'react';
 import type { Side } from '../../../../core/arrange/geometry.ts';
 import type { ItemViewOf } from '../../../../core/items/list.ts';
 import { LINE, type EdgeFacts } from '../../edge-facts.ts';
-import { DeskIcon } from '../../icons.tsx';
+import { ApplicationIcon } from '../../icons.tsx';
+import { setIn } from '../../type.ts';
 import { Press } from '../../press.tsx';
 
 /** Which way an icon lifts off its line, and where its name stands: away from the screen's side. */
@@ -39,10 +40,10 @@ function OnPanel({ view, edge }: { view: ItemViewOf<'application'>; edge: EdgeFa
       label={`Start ${view.name}`}
       onPress={(actions) => actions.start(view.application)}
       className="panel-press relative flex size-full items-center justify-center gap-2 rounded-md"
-      style={{ fontSize: view.fontSize }}
+      style={setIn('text', { size: view.fontSize, weight: 500 })}
     >
-      <DeskIcon name={view.icon} size={edge.iconSize} />
-      {view.label && <span className="whitespace-nowrap font-medium">{view.label}</span>}
+      <ApplicationIcon application={view.application} name={view.icon} size={edge.iconSize} />
+      {view.label && <span className="whitespace-nowrap">{view.label}</span>}
       {view.isRunning && (
         <span
           className="absolute"
@@ -70,11 +71,15 @@ function OnDock({ view, edge }: { view: ItemViewOf<'application'>; edge: EdgeFac
         style={{ '--lift': lift } as CSSProperties}
       >
         <span style={{ filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}>
-          <DeskIcon name={view.icon} size={edge.iconSize} />
+          <ApplicationIcon application={view.application} name={view.icon} size={edge.iconSize} />
         </span>
         <span
-          className="dock-name pointer-events-none absolute whitespace-nowrap text-[17px] font-medium"
-          style={{ ...name, textShadow: '0 1px 8px rgb(0 0 0 / .6)' }}
+          className="dock-name pointer-events-none absolute whitespace-nowrap"
+          style={{
+            ...setIn('text', { size: 17, weight: 500 }),
+            ...name,
+            textShadow: '0 1px 8px rgb(0 0 0 / .6)',
+          }}
         >
           {view.name}
         </span>

@@ -2,6 +2,7 @@ import { workspaceMarks } from '../../../../core/items/workspaces/workspaces.ts'
 import type { ItemViewOf } from '../../../../core/items/list.ts';
 import type { EdgeFacts } from '../../edge-facts.ts';
 import { Press } from '../../press.tsx';
+import { setIn } from '../../type.ts';
 
 const BAR = 5;
 
@@ -32,9 +33,9 @@ export function WorkspacesItem({ view, edge }: { view: ItemViewOf<'workspaces'>;
             />
           ) : (
             <span
-              className="whitespace-nowrap font-medium"
+              className="whitespace-nowrap"
               style={{
-                fontSize: view.fontSize,
+                ...setIn('text', { size: view.fontSize, weight: 500 }),
                 opacity: mark.isCurrent ? 1 : 0.72,
                 boxShadow: mark.isCurrent ? '0 2px 0 var(--accent)' : undefined,
               }}

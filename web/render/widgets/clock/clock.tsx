@@ -1,19 +1,19 @@
 import type { CSSProperties, FC } from 'react';
 import { clockType } from '../../../../core/widgets/clock/clock.ts';
+import type { Use } from '../../../../core/desk/look-schema.ts';
+import { setIn } from '../../type.ts';
 import type { FaceOf, WidgetViewOf } from '../../../../core/widgets/list.ts';
 
 type View = WidgetViewOf<'clock'>;
 
 /** A line of figures cut to its digits' height, so that what is measured is what is seen. */
 function figures(
-  { size, weight, spacing = 0 }: { size: number; weight: number; spacing?: number },
-  font: string,
+  setting: { size: number; weight: number; spacing?: number },
+  view: View,
+  ofFace: Use,
 ): CSSProperties {
   return {
-    fontFamily: `var(--font-desk-${font})`,
-    fontSize: size,
-    fontWeight: weight,
-    letterSpacing: `${spacing}em`,
+    ...setIn(view.type === 'face' ? ofFace : view.type, setting),
     fontVariationSettings: '"opsz" 144',
     fontVariantNumeric: 'tabular-nums lining-nums',
     lineHeight: 0.82,
@@ -21,11 +21,38 @@ function figures(
   };
 }
 
+/** Seconds and the half of the day, beside the time. */
+function Small({
+  view,
+  ofFace,
+  text,
+  weight,
+  gap,
+}: {
+  view: View;
+  ofFace: Use;
+  text: string;
+  weight: number;
+  gap: number;
+}) {
+  const { time } = clockType[ofFace === 'display' ? 'serif' : 'stack'];
+  return (
+    <span
+      style={{
+        ...setIn(view.type === 'face' ? ofFace : view.type, { size: time.size * clockType.small, weight }),
+        marginLeft: gap,
+      }}
+    >
+      {text}
+    </span>
+  );
+}
+
 function DateLine({ text, style }: { text: string; style: { size: number; weight: number } }) {
   return (
     <div
       className="whitespace-nowrap"
-      style={{ fontSize: style.size, fontWeight: style.weight, lineHeight: 1.3, marginTop: clockType.gap }}
+      style={{ ...setIn('text', style), lineHeight: 1.3, marginTop: clockType.gap }}
     >
       {text}
     </div>
@@ -37,20 +64,9 @@ function Serif({ view }: { view: View }) {
   const extra = [view.seconds, view.period].filter((text) => text !== null).join(' ');
   return (
     <div style={{ color: view.colour }}>
-      <div className="flex items-baseline" style={figures(time, 'display')}>
+      <div className="flex items-baseline" style={figures(time, view, 'display')}>
         {view.hours}:{view.minutes}
-        {extra && (
-          <span
-            style={{
-              fontSize: time.size * clockType.small,
-              fontWeight: 300,
-              marginLeft: 12,
-              letterSpacing: 0,
-            }}
-          >
-            {extra}
-          </span>
-        )}
+        {extra && <Small view={view} ofFace="display" text={extra} weight={300} gap={12} />}
       </div>
       {view.date && <DateLine text={view.date} style={date} />}
     </div>
@@ -61,13 +77,14 @@ function Stack({ view }: { view: View }) {
   const { time, date } = clockType.stack;
   return (
     <div style={{ color: view.colour }}>
-      <div style={figures(time, 'figures')}>{view.hours.padStart(2, ' ')}</div>
-      <div className="flex items-baseline" style={{ ...figures(time, 'figures'), marginTop: 22 }}>
+      <div style={{ ...figures(time, view, 'figures'), lineHeight: 0.8 }}>{view.hours.padStart(2, ' ')}</div>
+      <div
+        className="flex items-baseline"
+        style={{ ...figures(time, view, 'figures'), lineHeight: 0.8, marginTop: 22 }}
+      >
         {view.minutes}
         {view.seconds && (
-          <span style={{ fontSize: time.size * clockType.small, marginLeft: 8, letterSpacing: 0 }}>
-            {view.seconds}
-          </span>
+          <Small view={view} ofFace="figures" text={view.seconds} weight={time.weight} gap={8} />
         )}
       </div>
       {view.date && <DateLine text={[view.period, view.date].filter(Boolean).join(' ')} style={date} />}
@@ -127,13 +144,13 @@ function Line({ view }: { view: View }) {
   const { time, date } = clockType.line;
   return (
     <div className="flex items-baseline justify-between gap-5" style={{ color: view.colour }}>
-      <span style={{ ...figures(time, 'figures'), lineHeight: 1.25 }}>
+      <span style={{ ...figures(time, view, 'figures'), lineHeight: 1.25 }}>
         {view.hours}:{view.minutes}
         {view.seconds && `:${view.seconds}`}
         {view.period && ` ${view.period}`}
       </span>
       {view.date && (
-        <span className="whitespace-nowrap" style={{ fontSize: date.size, color: 'var(--soft-ink)' }}>
+        <span className="whitespace-nowrap" style={{ ...setIn('text', date), color: 'var(--soft-ink)' }}>
           {view.date}
         </span>
       )}

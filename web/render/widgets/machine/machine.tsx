@@ -1,5 +1,6 @@
 import type { FC } from 'react';
 import { machineType, type Meter } from '../../../../core/widgets/machine/machine.ts';
+import { setIn } from '../../type.ts';
 import type { FaceOf, WidgetViewOf } from '../../../../core/widgets/list.ts';
 
 type View = WidgetViewOf<'machine'>;
@@ -22,7 +23,10 @@ function Rings({ view }: { view: View }) {
       {view.meters.map((meter) => (
         <figure key={meter.id} className="m-0 flex flex-col items-center" style={{ width: size, gap: 10 }}>
           <Ring meter={meter} size={size} colour={view.colour} />
-          <figcaption className="whitespace-nowrap" style={{ fontSize: label, lineHeight: 1.3 }}>
+          <figcaption
+            className="whitespace-nowrap"
+            style={{ ...setIn('text', { size: label, weight: 400 }), lineHeight: 1.3 }}
+          >
             {meter.title}
           </figcaption>
         </figure>
@@ -65,16 +69,20 @@ function Ring({ meter, size, colour }: { meter: Meter; size: number; colour: str
         textAnchor="middle"
         fill="var(--ink)"
         style={{
-          fontFamily: 'var(--font-desk-figures)',
-          fontSize: figureSize,
-          fontWeight: 500,
+          ...setIn('figures', { size: figureSize, weight: 500 }),
           fontVariantNumeric: 'tabular-nums',
         }}
       >
         {meter.figure}
       </text>
       {meter.unit && meter.unit !== '%' && (
-        <text x="50%" y="72%" textAnchor="middle" fill="var(--soft-ink)" style={{ fontSize: 14 }}>
+        <text
+          x="50%"
+          y="72%"
+          textAnchor="middle"
+          fill="var(--soft-ink)"
+          style={setIn('text', { size: 14, weight: 400 })}
+        >
           {meter.unit}
         </text>
       )}
@@ -87,7 +95,7 @@ function Bars({ view }: { view: View }) {
   return (
     <div>
       {view.meters.map((meter) => (
-        <div key={meter.id} style={{ height: row, fontSize: 18 }}>
+        <div key={meter.id} style={{ ...setIn('text', { size: 18, weight: 400 }), height: row }}>
           <div className="flex justify-between leading-none">
             <span>{meter.title}</span>
             <span className="tabular-nums" style={{ color: 'var(--soft-ink)' }}>
@@ -165,7 +173,7 @@ function Graph({ view }: { view: View }) {
           );
         })}
       </svg>
-      <div className="mt-3.5 grid grid-cols-2 gap-x-5" style={{ fontSize: 17 }}>
+      <div className="mt-3.5 grid grid-cols-2 gap-x-5" style={setIn('text', { size: 17, weight: 400 })}>
         {view.meters.map((meter, row) => {
           const { stroke, dash } = lineLook(row, view.colour);
           return (
@@ -225,7 +233,7 @@ function areaPath(series: (number | null)[], width: number, height: number): str
 function Text({ view }: { view: View }) {
   const { size, row } = machineType.text;
   return (
-    <dl className="m-0" style={{ fontSize: size }}>
+    <dl className="m-0" style={setIn('text', { size, weight: 400 })}>
       {view.meters.map((meter) => (
         <div
           key={meter.id}
@@ -233,7 +241,9 @@ function Text({ view }: { view: View }) {
           style={{ height: row, gap: machineType.text.gap }}
         >
           <dt style={{ color: 'var(--soft-ink)' }}>{meter.title}</dt>
-          <dd className="m-0 font-medium tabular-nums">{meter.detail}</dd>
+          <dd className="m-0 tabular-nums" style={{ fontWeight: 'calc(500 + var(--text-weight))' }}>
+            {meter.detail}
+          </dd>
         </div>
       ))}
     </dl>

@@ -1,0 +1,99 @@
+/** The freedesktop icon names that every set draws. */
+export const iconNames = [
+  'application-x-executable',
+  'view-app-grid',
+  'system-search',
+  'x-office-document',
+  'x-office-calendar',
+  'x-office-address-book',
+  'x-office-spreadsheet',
+  'applications-maps',
+  'applications-science',
+  'applications-games',
+  'applications-graphics',
+  'applications-multimedia',
+  'applications-internet',
+  'applications-system',
+  'applications-utilities',
+  'audio-x-generic',
+  'video-x-generic',
+  'image-x-generic',
+  'text-x-generic',
+  'internet-mail',
+  'web-browser',
+  'camera-photo',
+  'system-file-manager',
+  'folder',
+  'user-home',
+  'user-trash',
+  'utilities-terminal',
+  'accessories-calculator',
+  'accessories-text-editor',
+  'office-calendar',
+  'help-browser',
+  'multimedia-player',
+  'network-idle',
+  'network-transmit-receive',
+  'network-offline',
+  'speedometer-low',
+  'speedometer-middle',
+  'speedometer-high',
+  'weather-clear',
+  'weather-clear-night',
+  'weather-few-clouds',
+  'weather-showers',
+  'battery',
+  'audio-volume-high',
+  'printer',
+  'computer',
+  'drive-harddisk',
+] as const;
+export type IconName = (typeof iconNames)[number];
+
+const FALLBACK: IconName = 'application-x-executable';
+
+/** First words of names in the freedesktop specification, and what stands for anything else that begins with them. */
+const families: Record<string, IconName> = {
+  accessories: 'applications-utilities',
+  applications: FALLBACK,
+  audio: 'audio-x-generic',
+  battery: 'battery',
+  camera: 'camera-photo',
+  drive: 'drive-harddisk',
+  folder: 'folder',
+  help: 'help-browser',
+  image: 'image-x-generic',
+  mail: 'internet-mail',
+  multimedia: 'multimedia-player',
+  network: 'network-idle',
+  office: 'x-office-document',
+  preferences: 'applications-system',
+  printer: 'printer',
+  system: 'applications-system',
+  text: 'text-x-generic',
+  user: 'user-home',
+  utilities: 'applications-utilities',
+  video: 'video-x-generic',
+  weather: 'weather-few-clouds',
+};
+
+const known: ReadonlySet<string> = new Set(iconNames);
+
+/**
+ * The name that a set draws for any freedesktop icon name: itself, or the more general one that is left when words are
+ * taken from its end (as the Icon Naming Specification has it), or its family's, or a window.
+ */
+export function drawnName(name: string): IconName {
+  for (
+    let words = name
+      .toLowerCase()
+      .replace(/-symbolic$/, '')
+      .split('-');
+    words.length > 0;
+    words = words.slice(0, -1)
+  ) {
+    const shorter = words.join('-');
+    if (known.has(shorter)) return shorter as IconName;
+  }
+  return families[name.toLowerCase().split('-')[0] ?? ''] ?? FALLBACK;
+}

@@ -1,0 +1,323 @@
+import { intersection, type Point, type Rect, type Size } from '../arrange/geometry.ts';
+import { blurPixels } from '../backdrop/adjust.ts';
+import { backdropFor, drawnOf, type Drawn } from '../backdrop/drawn.ts';
+import { paletteOf, type Surface } from '../colour/look.ts';
+import { toBytes } from '../colour/convert.ts';
+import type { Pixels } from '../colour/extract.ts';
+import { APCA_BODY, APCA_LARGE, apcaContrast } from '../colour/apca.ts';
+import type { Backdrop, Desk, Screen } from '../desk/schema.ts';
+import { halves, type Half } from '../desk/values.ts';
+import { itemKindsByType } from '../items/list.ts';
+import type { Fonts, ItemKind, TextSpot, WidgetKind } from '../kinds.ts';
+import { surfaceFor } from '../scene/backdrop.ts';
+import type { Scene, SceneScreen } from '../scene/scene.ts';
+import { solve } from '../scene/solve.ts';
+import { widgetKindsByType } from '../widgets/list.ts';
+
+/**
+ * Whether texts can be read: each against the pixels that really lie beneath it, on every screen, in both halves and
+ * over every entry of a rotation.
+ */
+
+export interface JudgeConditions {
+  moment: number;
+  workspace?: number;
+  running?: readonly string[];
+}
+
+/** The worst that befalls one text. */
+export interface Judgement {
+  /** Ids of the edge or widget, and of the item on an edge. */
+  part: string;
+  item: string | null;
+  screen: string;
+  text: string;
+  /** In px of the screen. */
+  box: Rect;
+  /** Where within the box the weakest pixels are. */
+  worst: Point;
+  half: Half;
+  backdrop: string;
+  /** Of a rotation, the entry beneath. */
+  entry: string | null;
+  /** The contrast ratio (WCAG 2.2) that nineteen of twenty pixels reach, and what the text needs. */
+  contrast: number;
+  needs: number;
+  /** The same by APCA, as an amount. */
+  lc: number;
+  lcNeeds: number;
+}
+
+/** Gives the pixels of a backdrop at a size. */
+export type PixelsOf = (drawn: Drawn, size: Size) => Promise<Pixels>;
+
+/** Pixels along a screen's longer side: a text of usual size is still several pixels high. */
+const LOOKED_AT = 640;
+
+/** Large text needs less (WCAG 2.2, success criterion 1.4.3): 24 px, or 18.66 px in bold. */
+function needsOf(
+  { size, weight }: Pick<TextSpot, 'size' | 'weight'>,
+  scale: number,
+): { needs: number; lcNeeds: number } {
+  const px = size * scale;
+  const isLarge = px >= 24 || (px >= 18.66 && weight >= 700);
+  return isLarge ? { needs: 3, lcNeeds: APCA_LARGE } : { needs: 4.5, lcNeeds: APCA_BODY };
+}
+
+/** What is missing, as a share of what is needed: below 1 is too little. */
+export function enough({ contrast, needs }: Pick<Judgement, 'contrast' | 'needs'>): number {
+  return contrast / needs;
+}
+
+/** Every text of a desk with the worst that befalls it, the weakest first. `only` names the one part to look at. */
+export async function judgeDesk(
+  desk: Desk,
+  conditions: JudgeConditions,
+  pixelsOf: PixelsOf,
+  only: string | null = null,
+): Promise<Judgement[]> {
+  const worst = new Map<string, Judgement>();
+  for (const half of halves) {
+    const scene = solve(desk, { ...conditions, half });
+    for (const screen of scene.screens) {
+      if (only !== null && ![...screen.edges, ...screen.widgets].some(({ id }) => id === only)) continue;
+      const source = desk.screens.find(({ id }) => id === screen.id);
+      if (!source) continue;
+      for (const layer of layersOf(desk, source, scene, conditions)) {
+        const density = LOOKED_AT / Math.max(screen.rect.width, screen.rect.height);
+        const size = {
+          width: Math.max(1, Math.round(screen.rect.width * density)),
+          height: Math.max(1, Math.round(screen.rect.height * density)),
+        };
+        const pixels = await pixelsOf(layer.drawn, size);
+        for (const judgement of judgeScreen(screen, scene, pixels, density, only)) {
+          const key = `${judgement.part} ${judgement.item ?? ''} ${judgement.text}`;
+          const known = worst.get(key);
+          const found = { ...judgement, half, backdrop: layer.backdrop, entry: layer.entry };
+          if (!known || enough(found) < enough(known)) worst.set(key, found);
+        }
+      }
+    }
+  }
+  return [...worst.values()].sort((a, b) => enough(a) - enough(b));
+}
+
+/** Everything that may lie behind a screen in a half: the backdrop in force, with each entry if it is a rotation. */
+function layersOf(
+  desk: Desk,
+  screen: Screen,
+  { half }: Scene,
+  { moment, workspace = 0 }: JudgeConditions,
+): { drawn: Drawn; backdrop: string; entry: string | null }[] {
+  const palette = paletteOf(desk.look.roles[half]);
+  const backdrop: Backdrop = backdropFor(desk.backdrops, {
+    screen: screen.id,
+    workspace: desk.workspaces[workspace]?.id ?? '',
+    half,
+  });
+  const surface = surfaceFor(screen, desk, backdrop.spans && backdrop.for.screen === null);
+  const entries =
+    backdrop.source.kind === 'rotation' ? backdrop.source.entries : [{ id: null, source: backdrop.source }];
+  return entries.map(({ id, source }) => ({
+    drawn: drawnOf(source, backdrop.adjust, surface, { palette, place: desk.place, moment }),
+    backdrop: backdrop.id,
+    entry: id,
+  }));
+}
+
+type Found = Omit<Judgement, 'half' | 'backdrop' | 'entry'>;
+type AnyWidget = WidgetKind<string, string, never, unknown>;
+type AnyItem = ItemKind<string, never, unknown>;
+
+interface Painted {
+  id: string;
+  rect: Rect;
+  surface: Surface;
+  blurScale: number;
+  texts: () => { item: string | null; spot: TextSpot; box: Rect; scale: number }[];
+}
+
+/** The parts of a screen in the order in which they are painted. */
+function partsOf({ edges, widgets }: SceneScreen, fonts: Fonts): Painted[] {
+  return [
+    ...edges.map(({ id, rect, surface, items }) => ({
+      id,
+      rect,
+      surface,
+      blurScale: 1,
+      texts: () =>
+        items.flatMap((item) => {
+          const kind = itemKindsByType.get(item.type) as unknown as AnyItem;
+          const spots = kind.texts?.(item.view, { fonts, surface, box: item.rect }) ?? [];
+          return spots.map((spot) => ({
+            item: item.id,
+            spot,
+            scale: 1,
+            box: { ...spot.box, x: item.rect.x + spot.box.x, y: item.rect.y + spot.box.y },
+          }));
+        }),
+    })),
+    ...widgets.map(({ id, rect, surface, type, view, face, scale, padding }) => ({
+      id,
+      rect,
+      surface,
+      // A widget is scaled with all that it does to what lies beneath.
+      blurScale: scale,
+      texts: () => {
+        const kind = widgetKindsByType.get(type) as unknown as AnyWidget;
+        const box = { width: rect.width / scale - 2 * padding, height: rect.height / scale - 2 * padding };
+        return kind.texts(view, face, { fonts, surface, box }).map((spot) => ({
+          item: null,
+          spot,
+          scale,
+          box: {
+            x: rect.x + (padding + spot.box.x) * scale,
+            y: rect.y + (padding + spot.box.y) * scale,
+            width: spot.box.width * scale,
+            height: spot.box.height * scale,
+          },
+        }));
+      },
+    })),
+  ];
+}
+
+/** Paints surface upon surface over the backdrop (`pixels` is changed), and looks beneath each text once its own is there. */
+function judgeScreen(
+  screen: SceneScreen,
+  { fonts }: Scene,
+  pixels: Pixels,
+  density: number,
+  only: string | null,
+): Found[] {
+  const found: Found[] = [];
+  const parts = partsOf(screen, fonts);
+  const target = parts.find(({ id }) => id === only);
+  for (const part of parts) {
+    // What does not lie beneath the one part makes no difference to it.
+    if (target && !intersection(part.rect, target.rect)) continue;
+    paintSurface(pixels, part.rect, part.surface, density, part.blurScale);
+    if (only === null || part.id === only) {
+      for (const { item, spot, box, scale } of part.texts()) {
+        if (spot.text.trim() === '') continue;
+        const seen = lookBeneath(pixels, box, spot.colour, density);
+        if (seen)
+          found.push({
+            part: part.id,
+            item,
+            screen: screen.id,
+            text: spot.text,
+            box,
+            ...seen,
+            ...needsOf(spot, scale),
+          });
+      }
+    }
+    if (part.id === only) break;
+  }
+  return found;
+}
+
+/** A rectangle of the screen as whole pixels inside the picture; null when nothing of it is there. */
+function pixelRect({ width, height }: Size, rect: Rect, density: number): Rect | null {
+  const x = Math.max(0, Math.floor(rect.x * density));
+  const y = Math.max(0, Math.floor(rect.y * density));
+  const right = Math.min(width, Math.ceil((rect.x + rect.width) * density));
+  const bottom = Math.min(height, Math.ceil((rect.y + rect.height) * density));
+  return right > x && bottom > y ? { x, y, width: right - x, height: bottom - y } : null;
+}
+
+function paintSurface(
+  pixels: Pixels,
+  rect: Rect,
+  surface: Surface,
+  density: number,
+  blurScale: number,
+): void {
+  const area = pixelRect(pixels, rect, density);
+  if (!area) return;
+  if (surface.blur > 0) blurArea(pixels, area, surface.blur * blurScale * density);
+  const opacity = parseInt(surface.fill.slice(7, 9) || 'ff', 16) / 255;
+  if (opacity === 0) return;
+  const [r, g, b] = toBytes(surface.fill);
+  const { data, width } = pixels;
+  for (let y = area.y; y < area.y + area.height; y++) {
+    for (let x = area.x; x < area.x + area.width; x++) {
+      const at = (y * width + x) * 4;
+      data[at] = (data[at] as number) * (1 - opacity) + r * opacity + 0.5;
+      data[at + 1] = (data[at + 1] as number) * (1 - opacity) + g * opacity + 0.5;
+      data[at + 2] = (data[at + 2] as number) * (1 - opacity) + b * opacity + 0.5;
+    }
+  }
+}
+
+/** Blurs what lies beneath an area; at its sides the blur sees what is inside only, as browsers have it. */
+function blurArea(pixels: Pixels, { x, y, width, height }: Rect, sigma: number): void {
+  const data = new Uint8ClampedArray(width * height * 4);
+  for (let row = 0; row < height; row++) {
+    const start = ((y + row) * pixels.width + x) * 4;
+    data.set(pixels.data.subarray(start, start + width * 4), row * width * 4);
+  }
+  blurPixels({ width, height, data }, sigma);
+  for (let row = 0; row < height; row++) {
+    pixels.data.set(
+      data.subarray(row * width * 4, (row + 1) * width * 4),
+      ((y + row) * pixels.width + x) * 4,
+    );
+  }
+}
+
+/** The share of a text's area that may be weaker than what it is judged by. */
+const WEAKEST_SHARE = 0.05;
+
+/** sRGB byte to linear light (WCAG 2.2, relative luminance). */
+const LINEAR = Float32Array.from({ length: 256 }, (_, value) => {
+  const v = value / 255;
+  return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
+});
+
+function luminance(r: number, g: number, b: number): number {
+  return 0.2126 * (LINEAR[r] as number) + 0.7152 * (LINEAR[g] as number) + 0.0722 * (LINEAR[b] as number);
+}
+
+function lookBeneath(
+  pixels: Pixels,
+  box: Rect,
+  colour: string,
+  density: number,
+): { contrast: number; lc: number; worst: Point } | null {
+  const area = pixelRect(pixels, box, density);
+  if (!area) return null;
+  const text = luminance(...toBytes(colour));
+  const seen: { ratio: number; at: number }[] = [];
+  for (let y = area.y; y < area.y + area.height; y++) {
+    for (let x = area.x; x < area.x + area.width; x++) {
+      const at = (y * pixels.width + x) * 4;
+      const beneath = luminance(
+        pixels.data[at] as number,
+        pixels.data[at + 1] as number,
+        pixels.data[at + 2] as number,
+      );
+      const ratio = (Math.max(text, beneath) + 0.05) / (Math.min(text, beneath) + 0.05);
+      seen.push({ ratio, at });
+    }
+  }
+  seen.sort((a, b) => a.ratio - b.ratio);
+  const judged = seen[Math.floor(seen.length * WEAKEST_SHARE)];
+  const weakest = seen[0];
+  if (!judged || !weakest) return null;
+  const hex = hexAt(pixels, judged.at);
+  const pixel = weakest.at / 4;
+  return {
+    contrast: judged.ratio,
+    lc: Math.abs(apcaContrast(colour, hex)),
+    worst: {
+      x: ((pixel % pixels.width) + 0.5) / density,
+      y: (Math.floor(pixel / pixels.width) + 0.5) / density,
+    },
+  };
+}
+
+function hexAt({ data }: Pixels, at: number): string {
+  return `#${[0, 1, 2].map((channel) => (data[at + channel] as number).toString(16).padStart(2, '0')).join('')}`;
+}

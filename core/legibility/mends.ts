@@ -1,0 +1,194 @@
+import type { Desk } from '../desk/schema.ts';
+import { plainAdjust, type Adjust } from '../desk/backdrop-schema.ts';
+import { isRole, roleTitles, type Finish, type Role } from '../desk/values.ts';
+import { enough, judgeDesk, type JudgeConditions, type Judgement, type PixelsOf } from './judge.ts';
+
+/** A change that makes a text readable. */
+export interface Mend {
+  id: string;
+  title: string;
+  change:
+    | { kind: 'finish'; part: string; finish: Finish | null }
+    | { kind: 'options'; part: string; options: Record<string, unknown> }
+    | { kind: 'adjust'; backdrop: string; adjust: Partial<Adjust> };
+  /** The contrast of the part's weakest text afterwards, as a share of what it needs. */
+  reaches: number;
+}
+
+/** A desk with a mend done to it. */
+export function mended(desk: Desk, { change }: Pick<Mend, 'change'>): Desk {
+  switch (change.kind) {
+    case 'finish': {
+      const give = <P extends { id: string }>(part: P): P =>
+        part.id === change.part ? { ...part, finish: change.finish } : part;
+      return { ...desk, edges: desk.edges.map(give), widgets: desk.widgets.map(give) };
+    }
+    case 'options':
+      return {
+        ...desk,
+        widgets: desk.widgets.map((widget) =>
+          widget.id === change.part
+            ? { ...widget, options: { ...widget.options, ...change.options } }
+            : widget,
+        ),
+      };
+    case 'adjust':
+      return {
+        ...desk,
+        backdrops: desk.backdrops.map((backdrop) =>
+          backdrop.id === change.backdrop
+            ? { ...backdrop, adjust: { ...backdrop.adjust, ...change.adjust } }
+            : backdrop,
+        ),
+      };
+  }
+}
+
+/** One way of mending: amounts from the least change to the most, and what each does. */
+interface Way {
+  id: string;
+  amounts: readonly number[];
+  make: (amount: number) => Pick<Mend, 'title' | 'change'>;
+}
+
+/** What would make the part of a judgement readable, the least change first; each with the least amount that does. */
+export async function mendsFor(
+  desk: Desk,
+  conditions: JudgeConditions,
+  judgement: Pick<Judgement, 'part' | 'backdrop'>,
+  pixelsOf: PixelsOf,
+): Promise<Mend[]> {
+  const found: Mend[] = [];
+  for (const way of waysFor(desk, judgement)) {
+    const mend = await leastOf(way, async (change) => {
+      const [weakest] = await judgeDesk(mended(desk, { change }), conditions, pixelsOf, judgement.part);
+      return weakest ? enough(weakest) : Infinity;
+    });
+    if (mend) found.push(mend);
+  }
+  return found;
+}
+
+/** Halves the amounts until the least that suffices is found; null when the most does not. */
+async function leastOf(
+  { id, amounts, make }: Way,
+  reach: (change: Mend['change']) => Promise<number>,
+): Promise<Mend | null> {
+  let answer: Mend | null = null;
+  let low = 0;
+  let high = amounts.length - 1;
+  // The most first: where that is too little, nothing less will do.
+  let at = high;
+  while (low <= high) {
+    const amount = amounts[at];
+    if (amount === undefined) break;
+    const { title, change } = make(amount);
+    const reaches = await reach(change);
+    if (reaches >= 1) {
+      answer = { id, title, change, reaches };
+      high = at - 1;
+    } else if (answer === null) {
+      return null;
+    } else {
+      low = at + 1;
+    }
+    at = Math.floor((low + high) / 2);
+  }
+  return answer;
+}
+
+const surfaceTints: readonly Role[] = ['ground', 'surface', 'raised'];
+const textRoles: readonly Role[] = ['ink', 'softInk', 'ground', 'accent'];
+
+function waysFor(desk: Desk, { part, backdrop }: Pick<Judgement, 'part' | 'backdrop'>): Way[] {
+  const owner = [...desk.edges, ...desk.widgets].find(({ id }) => id === part);
+  if (!owner) return [];
+  const finish = owner.finish ?? desk.look.finish;
+  const withFinish = (change: Partial<Finish>): Mend['change'] => ({
+    kind: 'finish',
+    part,
+    finish: { ...finish, ...change },
+  });
+  const isSheer = finish.kind === 'sheer' || finish.kind === 'frosted';
+  const ways: Way[] = [];
+  if (isSheer) {
+    ways.push({
+      id: 'sheerness',
+      amounts: downFrom(finish.sheerness, 0, 4),
+      make: (sheerness) => ({
+        title: `Less sheer: ${Math.round(finish.sheerness)} to ${sheerness} %`,
+        change: withFinish({ sheerness }),
+      }),
+    });
+  }
+  if (finish.kind === 'frosted') {
+    ways.push({
+      id: 'blur',
+      amounts: upFrom(finish.blur, 60, 4),
+      make: (blur) => ({
+        title: `More blur: ${Math.round(finish.blur)} to ${blur} px`,
+        change: withFinish({ blur }),
+      }),
+    });
+  }
+  if (finish.kind !== 'bare') {
+    for (const tint of surfaceTints.filter((role) => role !== finish.tint)) {
+      ways.push({
+        id: `tint-${tint}`,
+        amounts: [1],
+        make: () => ({
+          title: `Tint it with ${roleTitles[tint].toLowerCase()}`,
+          change: withFinish({ tint }),
+        }),
+      });
+    }
+  } else {
+    ways.push(
+      {
+        id: 'shadow',
+        amounts: upFrom(finish.shadow, 100, 5),
+        make: (shadow) => ({ title: `A soft shade behind it: ${shadow} %`, change: withFinish({ shadow }) }),
+      },
+      {
+        id: 'surface',
+        amounts: [1],
+        make: () => ({ title: 'Give it the desk’s surface', change: { kind: 'finish', part, finish: null } }),
+      },
+    );
+  }
+  const colour = 'options' in owner ? owner.options['colour'] : undefined;
+  if (typeof colour === 'string') {
+    for (const role of textRoles.filter((role) => role !== colour)) {
+      ways.push({
+        id: `role-${role}`,
+        amounts: [1],
+        make: () => ({
+          title: `${isRole(colour) ? 'Write it' : 'Bind it and write it'} in ${roleTitles[role].toLowerCase()}`,
+          change: { kind: 'options', part, options: { colour: role } },
+        }),
+      });
+    }
+  }
+  const adjust = desk.backdrops.find(({ id }) => id === backdrop)?.adjust ?? plainAdjust;
+  ways.push({
+    id: 'darken',
+    amounts: downFrom(adjust.brightness, -80, 4),
+    make: (brightness) => ({
+      title: `Darken the backdrop: brightness ${Math.round(adjust.brightness)} to ${brightness}`,
+      change: { kind: 'adjust', backdrop, adjust: { brightness } },
+    }),
+  });
+  return ways;
+}
+
+function downFrom(value: number, end: number, step: number): number[] {
+  const amounts: number[] = [];
+  for (let at = Math.ceil(value) - step; at > end; at -= step) amounts.push(at);
+  return value > end ? [...amounts, end] : [];
+}
+
+function upFrom(value: number, end: number, step: number): number[] {
+  const amounts: number[] = [];
+  for (let at = Math.floor(value) + step; at < end; at += step) amounts.push(at);
+  return value < end ? [...amounts, end] : [];
+}

@@ -1,0 +1,29 @@
+import type { Drawn } from '../../core/backdrop/drawn.ts';
+
+/** Where the picture of a backdrop lies, at least `width` device pixels wide. */
+export function backdropAddress(drawn: Drawn, width: number): string {
+  return `/api/backdrops?width=${bucket(width)}&drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
+}
+
+/** Where a picture of one's own lies as it is. */
+export function pictureAddress(picture: string, width: number): string {
+  return `/api/pictures/${picture}?width=${bucket(width)}`;
+}
+
+export function ownIconAddress(name: string): string {
+  return pictureAddress(fileOf(name), 240);
+}
+
+export function ownFontAddress(name: string): string {
+  return `/api/fonts/${fileOf(name)}`;
+}
+
+/** The SHA-256 in the name of a file of one's own. */
+function fileOf(own: string): string {
+  return own.slice('own:'.length);
+}
+
+/** Few sizes, so that a resized window does not fetch a new picture for each pixel. */
+function bucket(width: number): number {
+  return [240, 480, 960, 1920, 2560].find((size) => size >= width) ?? 3840;
+}

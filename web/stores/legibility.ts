@@ -1,0 +1,101 @@
+import { useEffect } from 'react';
+import { create } from 'zustand';
+import type { Desk } from '../../core/desk/schema.ts';
+import type { JudgeConditions, Judgement } from '../../core/legibility/judge.ts';
+import type { Mend } from '../../core/legibility/mends.ts';
+import { judgingWorker } from '../workers/pixels.ts';
+import { useConditions } from './conditions.ts';
+import { presentDesk, useDesk } from './desk.ts';
+
+/** How well the texts of the desk can be read. Worked out only while somebody looks at it. */
+interface LegibilityState {
+  /** The weakest first; null until the first look is done. */
+  judgements: Judgement[] | null;
+  isBusy: boolean;
+  failure: string | null;
+}
+
+export const useLegibility = create<LegibilityState>()(() => ({
+  judgements: null,
+  isBusy: false,
+  failure: null,
+}));
+
+/** How many places of the page look. */
+let lookers = 0;
+let isJudging = false;
+let judged: { desk: Desk; key: string } | null = null;
+
+/** A turn of a slider is waited out for this long; the judging itself is quick. */
+const REST_MS = 120;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+function conditions(): JudgeConditions {
+  const { moment, workspace, running } = useConditions.getState();
+  return { moment: Math.floor(moment / 60_000) * 60_000, workspace, running };
+}
+
+function keyOf({ moment, workspace }: JudgeConditions): string {
+  return `${moment} ${workspace ?? 0}`;
+}
+
+function settledDesk(): Desk | null {
+  const { history } = useDesk.getState();
+  // What is only shown, a palette pointed at, is not what the desk is.
+  return history?.gesture?.isOnlyShown ? history.gesture.base : (history?.present ?? null);
+}
+
+async function judge(): Promise<void> {
+  if (isJudging) return;
+  isJudging = true;
+  for (;;) {
+    const desk = settledDesk();
+    const now = conditions();
+    const isFresh = desk !== null && judged !== null && judged.desk === desk && judged.key === keyOf(now);
+    if (!desk || lookers === 0 || isFresh) break;
+    useLegibility.setState({ isBusy: true });
+    try {
+      const judgements = await judgingWorker().judge(desk, now);
+      useLegibility.setState({ judgements, failure: null });
+    } catch {
+      useLegibility.setState({
+        failure: 'The backdrop can’t be had, so nothing can be said of the texts on it.',
+      });
+    }
+    judged = { desk, key: keyOf(now) };
+  }
+  isJudging = false;
+  useLegibility.setState({ isBusy: false });
+}
+
+function schedule(): void {
+  if (lookers === 0) return;
+  clearTimeout(timer);
+  timer = setTimeout(() => void judge(), REST_MS);
+}
+
+useDesk.subscribe((state, before) => {
+  if (state.history?.present !== before.history?.present) schedule();
+});
+useConditions.subscribe((state, before) => {
+  if (
+    Math.floor(state.moment / 60_000) !== Math.floor(before.moment / 60_000) ||
+    state.workspace !== before.workspace
+  )
+    schedule();
+});
+
+/** Keeps the judgements fresh for as long as a component shows them. */
+export function useJudging(): void {
+  useEffect(() => {
+    lookers++;
+    void judge();
+    return () => void lookers--;
+  }, []);
+}
+
+/** What would make a text readable, the least change first. */
+export async function findMends({ part, backdrop, ...rest }: Judgement): Promise<Mend[]> {
+  const desk = presentDesk();
+  return desk ? judgingWorker().findMends(desk, conditions(), { part, backdrop, ...rest }) : [];
+}

@@ -1,0 +1,213 @@
+import { FlipHorizontal2, FolderOpen, RotateCcw, RotateCw } from 'lucide-react';
+import { useRef, type PointerEvent } from 'react';
+import { stretchOf, turnedSize } from '../../../../core/backdrop/fit.ts';
+import { VISIBLE_BLOCKS } from '../../../../core/backdrop/fitness.ts';
+import { fits, type Fit, type Picture } from '../../../../core/desk/backdrop-schema.ts';
+import { edits } from '../../../../core/desk/edits.ts';
+import { pictureAddress } from '../../../api/addresses.ts';
+import type { PictureFacts } from '../../../api/client.ts';
+import { useDesk } from '../../../stores/desk.ts';
+import { useScreenInView } from '../../../stores/scene.ts';
+import { Button, IconButton, Row, Section, SelectField, SliderField } from '../../../ui/controls.tsx';
+import { usePictureFacts } from '../../picture-facts.ts';
+import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
+import { useBackdrop, type EditedSource } from './use-backdrop.ts';
+
+const fitTitles: Record<Fit, string> = {
+  cover: 'Covers the screen',
+  contain: 'Whole, with borders',
+  stretch: 'Stretched',
+  tile: 'Tiles',
+  centre: 'Pixel for pixel',
+};
+
+const turns = [0, 90, 180, 270] as const;
+
+/** A picture of one's own: how it lies on the screen, and whether it is fit for it. */
+export function PictureEditor({ edited, picture }: { edited: EditedSource; picture: Picture }) {
+  const facts = usePictureFacts(picture.picture);
+  const turnBy = (by: number) => {
+    const turn = turns[(turns.indexOf(picture.turn) + by + 4) % 4] ?? 0;
+    edited.set('Turn the picture', { ...picture, turn });
+  };
+  return (
+    <Section title="How it lies" note={<span className="block max-w-40 truncate">{picture.name}</span>}>
+      <Focal edited={edited} picture={picture} />
+      <Row label="Fit">
+        <SelectField
+          label="Fit"
+          value={picture.fit}
+          choices={fits.map((fit) => ({ value: fit, label: fitTitles[fit] }))}
+          onChange={(fit) => edited.set('Fit', { ...picture, fit })}
+        />
+      </Row>
+      <Row label="Turn">
+        <IconButton label="Turn left" onClick={() => turnBy(-1)}>
+          <RotateCcw size={16} />
+        </IconButton>
+        <IconButton label="Turn right" onClick={() => turnBy(1)}>
+          <RotateCw size={16} />
+        </IconButton>
+        <IconButton
+          label="Mirror"
+          aria-pressed={picture.mirror}
+          className={picture.mirror ? '!text-brass' : ''}
+          onClick={() => edited.set('Mirror', { ...picture, mirror: !picture.mirror })}
+        >
+          <FlipHorizontal2 size={16} />
+        </IconButton>
+        <span className="font-mono text-[12px] text-dust">{picture.turn}°</span>
+      </Row>
+      {facts && <Fitness edited={edited} picture={picture} facts={facts} />}
+    </Section>
+  );
+}
+
+/** From here on stretched pixels look soft. */
+const SOFT = 1.15;
+
+/** What is wrong with a picture for this screen, and what helps. */
+function Fitness({
+  edited,
+  picture,
+  facts,
+}: {
+  edited: EditedSource;
+  picture: Picture;
+  facts: PictureFacts;
+}) {
+  const screen = useScreenInView();
+  const backdrop = useBackdrop();
+  const scaleFactor = useDesk(
+    ({ history }) => history?.present.screens.find(({ id }) => id === screen?.id)?.scaleFactor ?? 1,
+  );
+  if (!screen || !backdrop) return null;
+  const { whole } = screen.backdrop.drawn;
+  const pixels = { width: whole.width * scaleFactor, height: whole.height * scaleFactor };
+  const stretch = stretchOf(picture.fit, turnedSize(facts, picture.turn), pixels);
+  const { edit } = useDesk.getState();
+  const soften = (blur: number, grain: number) =>
+    edit('Soften the picture', (draft) => edits.setAdjust(draft, backdrop.id, { blur, grain }));
+  return (
+    <div className="mt-1 grid gap-1.5 text-[12px]">
+      <p className="text-dust">
+        {facts.width} × {facts.height} px, {facts.depth} bit
+        {facts.hasProfile ? ', with a colour profile' : ''}.
+      </p>
+      {stretch > SOFT ? (
+        <Finding
+          text={`Too few pixels: each is stretched ${stretch.toFixed(1)} times, and will look soft.`}
+          helps={[
+            { title: 'Pixel for pixel', run: () => edited.set('Fit', { ...picture, fit: 'centre' }) },
+            { title: 'Blur it on purpose', run: () => soften(18, 12) },
+          ]}
+        />
+      ) : (
+        <p className="text-moss">It has enough pixels for this screen.</p>
+      )}
+      {facts.blocks > VISIBLE_BLOCKS && (
+        <Finding
+          text={`Strongly compressed: its blocks show (${facts.blocks.toFixed(1)} times as strong as its own detail).`}
+          helps={[{ title: 'A little blur and grain', run: () => soften(2, 14) }]}
+        />
+      )}
+      {facts.isAnimated && <p className="text-dust">It is animated; its first frame is shown.</p>}
+    </div>
+  );
+}
+
+function Finding({ text, helps }: { text: string; helps: { title: string; run: () => void }[] }) {
+  return (
+    <div role="status" className="rounded-lg border border-rust/50 px-2.5 py-2">
+      <p className="text-rust">{text}</p>
+      <p className="mt-1 flex flex-wrap gap-x-3">
+        {helps.map(({ title, run }) => (
+          <button key={title} type="button" onClick={run} className="text-brass hover:underline">
+            {title}
+          </button>
+        ))}
+      </p>
+    </div>
+  );
+}
+
+/** What stays in view when the picture is cut: dragged here or on the stage, or set by figures. */
+function Focal({ edited, picture }: { edited: EditedSource; picture: Picture }) {
+  const { endGesture } = useDesk.getState();
+  const { focal } = picture;
+  const set = (change: Partial<typeof focal>) =>
+    edited.turn('Focal point', { ...picture, focal: { ...focal, ...change } });
+
+  function onPointer(event: PointerEvent<HTMLDivElement>) {
+    if (event.buttons !== 1) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const share = (at: number, start: number, length: number) =>
+      Math.round(Math.max(0, Math.min(1, (at - start) / length)) * 100) / 100;
+    set({ x: share(event.clientX, box.left, box.width), y: share(event.clientY, box.top, box.height) });
+  }
+  const slider = (label: string, axis: 'x' | 'y') => (
+    <Row label={label}>
+      <SliderField
+        label={label}
+        value={Math.round(focal[axis] * 100)}
+        min={0}
+        max={100}
+        unit="%"
+        onTurn={(value) => set({ [axis]: value / 100 })}
+        onEnd={endGesture}
+      />
+    </Row>
+  );
+  return (
+    <>
+      <div
+        className="relative touch-none overflow-hidden rounded-lg"
+        data-focal
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          onPointer(event);
+        }}
+        onPointerMove={onPointer}
+        onPointerUp={endGesture}
+      >
+        <img
+          src={pictureAddress(picture.picture, 480)}
+          alt={picture.name}
+          draggable={false}
+          className="max-h-40 w-full object-fill"
+        />
+        <span
+          className="pointer-events-none absolute size-5 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-white shadow-[0_0_0_1.5px_black]"
+          style={{ left: `${focal.x * 100}%`, top: `${focal.y * 100}%` }}
+        />
+      </div>
+      {slider('Kept across', 'x')}
+      {slider('Kept down', 'y')}
+    </>
+  );
+}
+
+/** Takes a picture from this machine into a source. */
+export function ChoosePicture({ edited, isPicture }: { edited: EditedSource; isPicture: boolean }) {
+  const file = useRef<HTMLInputElement>(null);
+  return (
+    <div>
+      <input
+        ref={file}
+        type="file"
+        accept={PICTURE_TYPES}
+        hidden
+        aria-label="Picture file"
+        onChange={(event) => {
+          const chosen = event.target.files?.[0];
+          if (chosen) void takePicture(chosen, (picture) => edited.set('Backdrop', picture));
+          event.target.value = '';
+        }}
+      />
+      <Button onClick={() => file.current?.click()}>
+        <FolderOpen size={15} /> {isPicture ? 'Another picture…' : 'A picture of yours…'}
+      </Button>
+      <p className="mt-1 text-[12px] text-dust">PNG, JPEG, WebP, AVIF, GIF; or drop one on the stage.</p>
+    </div>
+  );
+}

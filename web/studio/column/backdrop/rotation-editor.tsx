@@ -1,0 +1,334 @@
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  arrayMove,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { FolderOpen, GripVertical, Plus, X } from 'lucide-react';
+import { nanoid } from 'nanoid';
+import { useRef, useState } from 'react';
+import { SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
+import { factsOf, sceneNames } from '../../../../core/backdrop/names.ts';
+import { changesBetween, rotationAt } from '../../../../core/backdrop/rotation.ts';
+import { paletteOf } from '../../../../core/colour/look.ts';
+import { createScene } from '../../../../core/desk/defaults.ts';
+import { edits } from '../../../../core/desk/edits.ts';
+import { WallTime } from '../../../../core/desk/values.ts';
+import type { PlainSource, Rotation } from '../../../../core/desk/backdrop-schema.ts';
+import type { Backdrop } from '../../../../core/desk/schema.ts';
+import { formatMoment } from '../../../../core/sources/time/time.ts';
+import { backdropAddress } from '../../../api/addresses.ts';
+import { useConditions } from '../../../stores/conditions.ts';
+import { useDesk } from '../../../stores/desk.ts';
+import { useHalfRoles } from '../../../stores/scene.ts';
+import { useView } from '../../../stores/view.ts';
+import {
+  Button,
+  NumberField,
+  Row,
+  Section,
+  Segmented,
+  SelectField,
+  SliderField,
+  SwitchField,
+  TextField,
+} from '../../../ui/controls.tsx';
+import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
+import { KindChoice } from './source-editor.tsx';
+
+export function titleOfSource(source: PlainSource): string {
+  switch (source.kind) {
+    case 'scene':
+      return factsOf(source.scene).title;
+    case 'picture':
+      return source.name;
+    case 'gradient':
+      return source.shape === 'linear' ? 'Linear gradient' : 'Radial gradient';
+  }
+}
+
+const units = { minutes: 1, hours: 60, days: 1440 } as const;
+type Unit = keyof typeof units;
+
+/** Several backdrops in turn. */
+export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rotation: Rotation }) {
+  const { edit, turn, endGesture } = useDesk.getState();
+  const file = useRef<HTMLInputElement>(null);
+  const set = (label: string, change: Partial<Rotation>) =>
+    edit(label, (draft) => edits.setSource(draft, backdrop.id, { ...rotation, ...change }));
+  const add = (source: PlainSource) =>
+    edit('Add to the rotation', (draft) => {
+      // Asked anew: a picture may have taken its time to come.
+      const now = draft.backdrops.find(({ id }) => id === backdrop.id)?.source;
+      if (now?.kind === 'rotation') now.entries.push({ id: nanoid(8), source });
+    });
+  const used = rotation.entries.flatMap(({ source }) => (source.kind === 'scene' ? [source.scene] : []));
+  return (
+    <div className="mt-4 grid gap-3">
+      <KindChoice backdrop={backdrop} />
+      <Section title="In turn" note="drag, or arrows on the grip">
+        <Entries backdrop={backdrop} rotation={rotation} onOrder={(entries) => set('Reorder', { entries })} />
+        <input
+          ref={file}
+          type="file"
+          accept={PICTURE_TYPES}
+          multiple
+          hidden
+          aria-label="Picture files"
+          onChange={(event) => {
+            for (const chosen of event.target.files ?? []) void takePicture(chosen, add);
+            event.target.value = '';
+          }}
+        />
+        <div className="mt-1 flex gap-2">
+          <Button
+            onClick={() => add(createScene(sceneNames.find((name) => !used.includes(name)) ?? 'headland', 7))}
+          >
+            <Plus size={15} /> Scene
+          </Button>
+          <Button onClick={() => file.current?.click()}>
+            <FolderOpen size={15} /> Pictures…
+          </Button>
+        </div>
+      </Section>
+      <Section title="Changes">
+        <Changes rotation={rotation} onChange={(change) => set('When it changes', { change })} />
+        <SwitchField
+          label="Shuffled"
+          value={rotation.shuffled}
+          onChange={(shuffled) => set('Shuffle', { shuffled })}
+        />
+        <Row label="Cross-fade">
+          <SliderField
+            label="Cross-fade"
+            value={rotation.fade}
+            min={0}
+            max={120}
+            unit="s"
+            onTurn={(fade) =>
+              turn('Cross-fade', (draft) => edits.setSource(draft, backdrop.id, { ...rotation, fade }))
+            }
+            onEnd={endGesture}
+          />
+        </Row>
+        <NextChange rotation={rotation} />
+      </Section>
+    </div>
+  );
+}
+
+function Changes({
+  rotation: { change },
+  onChange,
+}: {
+  rotation: Rotation;
+  onChange: (change: Rotation['change']) => void;
+}) {
+  const [error, setError] = useState<string | null>(null);
+  const minutes = change.by === 'every' ? change.minutes : 60;
+  const unit: Unit = minutes % 1440 === 0 ? 'days' : minutes % 60 === 0 ? 'hours' : 'minutes';
+  return (
+    <>
+      <Segmented
+        label="When it changes"
+        value={change.by}
+        choices={[
+          { value: 'every', label: 'Every' },
+          { value: 'times', label: 'At times' },
+          { value: 'sun', label: 'With the sun' },
+        ]}
+        onChange={(by) =>
+          onChange(
+            by === 'every'
+              ? { by, minutes: 60 }
+              : by === 'times'
+                ? { by, times: ['06:00', '12:00', '18:00'] }
+                : { by },
+          )
+        }
+      />
+      {change.by === 'every' && (
+        <Row label="Every" error={error}>
+          <NumberField
+            label="How often"
+            value={minutes / units[unit]}
+            min={1}
+            max={Math.floor(20160 / units[unit])}
+            onError={setError}
+            onChange={(many) => onChange({ by: 'every', minutes: Math.round(many) * units[unit] })}
+          />
+          <SelectField
+            label="Unit of time"
+            value={unit}
+            choices={(Object.keys(units) as Unit[]).map((value) => ({ value, label: value }))}
+            onChange={(next) =>
+              onChange({ by: 'every', minutes: Math.min(20160, (minutes / units[unit]) * units[next]) })
+            }
+          />
+        </Row>
+      )}
+      {change.by === 'times' && (
+        <Row label="At" error={error}>
+          <TextField
+            label="Times of change"
+            value={change.times.join(' ')}
+            className="font-mono text-[12px]"
+            check={(text) => {
+              const wrong = timesIn(text).find((time) => !WallTime.safeParse(time).success);
+              return timesIn(text).length === 0 || timesIn(text).length > 24
+                ? 'Write one to 24 times, such as 06:00 18:30.'
+                : wrong
+                  ? `“${wrong}” is not a time of day, such as 07:30.`
+                  : null;
+            }}
+            onError={setError}
+            onChange={(text) => onChange({ by: 'times', times: timesIn(text) })}
+          />
+        </Row>
+      )}
+      {change.by === 'sun' && (
+        <p className="text-[12px] text-dust">At sunrise and at sunset, where the desk is.</p>
+      )}
+    </>
+  );
+}
+
+function timesIn(text: string): string[] {
+  return text.split(/[\s,;]+/).filter(Boolean);
+}
+
+function NextChange({ rotation }: { rotation: Rotation }) {
+  const moment = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
+  const place = useDesk((state) => state.history?.present.place);
+  const seed = useDesk((state) => state.history?.present.seed ?? 0);
+  if (!place) return null;
+  const { until } = rotationAt(rotation, moment, place, seed);
+  const [next] = changesBetween(rotation.change, until, until + 1, place);
+  const then = rotation.entries[rotationAt(rotation, next ?? until, place, seed).entry];
+  return (
+    <p className="text-[12px] text-dust">
+      Next at {formatMoment(until, place.zone, 'EEE HH:mm')}
+      {then && `: ${titleOfSource(then.source)}`}.
+    </p>
+  );
+}
+
+function Entries({
+  backdrop,
+  rotation,
+  onOrder,
+}: {
+  backdrop: Backdrop;
+  rotation: Rotation;
+  onOrder: (entries: Rotation['entries']) => void;
+}) {
+  const { entries } = rotation;
+  const moment = useConditions((state) => state.moment);
+  const place = useDesk((state) => state.history?.present.place);
+  const seed = useDesk((state) => state.history?.present.seed ?? 0);
+  const current = place ? rotationAt(rotation, moment, place, seed).entry : 0;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  function onDragEnd({ active, over }: DragEndEvent) {
+    const at = (id: unknown) => entries.findIndex((entry) => entry.id === id);
+    const [from, to] = [at(active.id), at(over?.id)];
+    if (from >= 0 && to >= 0 && from !== to) onOrder(arrayMove(entries, from, to));
+  }
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <SortableContext items={entries.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+        <ul className="grid gap-1">
+          {entries.map((entry, index) => (
+            <EntryRow
+              key={entry.id}
+              backdrop={backdrop.id}
+              entry={entry}
+              isCurrent={index === current}
+              onRemove={
+                entries.length > 1 ? () => onOrder(entries.filter(({ id }) => id !== entry.id)) : undefined
+              }
+            />
+          ))}
+        </ul>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+function EntryRow({
+  backdrop,
+  entry,
+  isCurrent,
+  onRemove,
+}: {
+  backdrop: string;
+  entry: Rotation['entries'][number];
+  isCurrent: boolean;
+  onRemove: (() => void) | undefined;
+}) {
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id: entry.id,
+  });
+  const roles = useHalfRoles();
+  const place = useDesk((state) => state.history?.present.place);
+  const title = titleOfSource(entry.source);
+  const sample =
+    roles && place ? sampleOf(entry.source, { palette: paletteOf(roles), place, moment: 0 }) : null;
+  return (
+    <li
+      ref={setNodeRef}
+      data-entry={entry.id}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`flex h-10 items-center rounded-lg bg-nap ${isDragging ? 'relative z-10 shadow-xl outline outline-brass' : ''}`}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${title}`}
+        className="grid h-full w-7 cursor-grab touch-none place-items-center text-dust hover:text-chalk"
+      >
+        <GripVertical size={14} />
+      </button>
+      <button
+        type="button"
+        onClick={() => useView.getState().goToBackdrop(backdrop, entry.id)}
+        className="flex h-full min-w-0 flex-1 items-center gap-2.5 text-left hover:text-brass"
+      >
+        {sample && (
+          <img
+            src={backdropAddress(sample, SAMPLE_WIDTH)}
+            alt=""
+            draggable={false}
+            className="h-7 w-[50px] shrink-0 rounded object-cover"
+          />
+        )}
+        <span className="truncate">{title}</span>
+        {isCurrent && <span className="ml-auto mr-1 shrink-0 text-[12px] text-moss">now</span>}
+      </button>
+      {onRemove && (
+        <button
+          type="button"
+          aria-label={`Remove ${title}`}
+          onClick={onRemove}
+          className="grid h-full w-8 place-items-center text-dust hover:text-rust"
+        >
+          <X size={14} />
+        </button>
+      )}
+    </li>
+  );
+}

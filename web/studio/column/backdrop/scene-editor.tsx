@@ -1,0 +1,105 @@
+import clsx from 'clsx';
+import { Dices } from 'lucide-react';
+import { SAMPLE_SEED, SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
+import { factsOf, sceneNames, type SceneName } from '../../../../core/backdrop/names.ts';
+import { createScene } from '../../../../core/desk/defaults.ts';
+import type { DrawnScene } from '../../../../core/desk/backdrop-schema.ts';
+import { backdropAddress } from '../../../api/addresses.ts';
+import { useDesk } from '../../../stores/desk.ts';
+import { Button, Row, Section, Segmented, SliderField, SwitchField } from '../../../ui/controls.tsx';
+import type { EditedSource } from './use-backdrop.ts';
+
+/** A scene that the project draws: which, from which seed, and its few controls. */
+export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: DrawnScene }) {
+  const { endGesture } = useDesk.getState();
+  const { controls, follows } = factsOf(scene.scene);
+  const isFollowing = follows !== null && scene.follows;
+  const silent = new Set(isFollowing ? follows.instead : []);
+  return (
+    <>
+      <div className="grid grid-cols-3 gap-1.5" role="group" aria-label="Drawn scenes">
+        {sceneNames.map((name) => (
+          <SceneCard
+            key={name}
+            name={name}
+            isChosen={scene.scene === name}
+            onPress={() =>
+              edited.set('Backdrop', { ...createScene(name, scene.seed), colours: scene.colours })
+            }
+          />
+        ))}
+      </div>
+      <Section title={factsOf(scene.scene).title} note="sharp at any size">
+        <Row label="Colours">
+          <Segmented
+            label="Colours of the scene"
+            value={scene.colours}
+            choices={[
+              { value: 'own', label: 'Its own' },
+              { value: 'palette', label: 'The palette’s' },
+            ]}
+            onChange={(colours) => edited.set('Scene colours', { ...scene, colours })}
+          />
+        </Row>
+        {follows && (
+          <>
+            <SwitchField
+              label="Follows"
+              value={scene.follows}
+              onChange={(isOn) => edited.set('Follow the moment', { ...scene, follows: isOn })}
+            />
+            <p className="text-[12px] text-dust">The moment on the ledge gives {follows.what}.</p>
+          </>
+        )}
+        {controls
+          .filter(({ id }) => !silent.has(id))
+          .map(({ id, title, start }) => (
+            <Row key={id} label={title}>
+              <SliderField
+                label={title}
+                value={(scene.controls as Record<string, number>)[id] ?? start}
+                min={0}
+                max={100}
+                onTurn={(value) =>
+                  edited.turn(title, { ...scene, controls: { ...scene.controls, [id]: value } })
+                }
+                onEnd={endGesture}
+              />
+            </Row>
+          ))}
+        <div className="mt-1">
+          <Button
+            onClick={() =>
+              edited.set('Draw it differently', { ...scene, seed: (scene.seed * 31 + 17) % 100_000 })
+            }
+          >
+            <Dices size={15} /> Draw it differently
+          </Button>
+        </div>
+      </Section>
+    </>
+  );
+}
+
+function SceneCard({ name, isChosen, onPress }: { name: SceneName; isChosen: boolean; onPress: () => void }) {
+  const { title } = factsOf(name);
+  return (
+    <button
+      type="button"
+      aria-pressed={isChosen}
+      title={title}
+      onClick={onPress}
+      className={clsx(
+        'relative h-[52px] overflow-hidden rounded-md bg-nap hover:outline hover:outline-brass/70',
+        isChosen && 'outline-2 outline-offset-1 outline-brass outline',
+      )}
+    >
+      <img
+        src={backdropAddress(sampleOf(createScene(name, SAMPLE_SEED)), SAMPLE_WIDTH)}
+        alt={title}
+        loading="lazy"
+        className="size-full object-cover"
+      />
+    </button>
+  );
+}

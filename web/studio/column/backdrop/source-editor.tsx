@@ -1,0 +1,97 @@
+import { createScene } from '../../../../core/desk/defaults.ts';
+import { edits } from '../../../../core/desk/edits.ts';
+import type { PlainSource, Source } from '../../../../core/desk/backdrop-schema.ts';
+import type { Backdrop } from '../../../../core/desk/schema.ts';
+import { nanoid } from 'nanoid';
+import { useDesk } from '../../../stores/desk.ts';
+import { Segmented } from '../../../ui/controls.tsx';
+import { GradientEditor } from './gradient-editor.tsx';
+import { ChoosePicture, PictureEditor } from './picture-editor.tsx';
+import { SceneEditor } from './scene-editor.tsx';
+import type { EditedSource } from './use-backdrop.ts';
+
+type Kind = Source['kind'];
+
+const kinds: { value: Kind; label: string }[] = [
+  { value: 'scene', label: 'Scene' },
+  { value: 'picture', label: 'Picture' },
+  { value: 'gradient', label: 'Gradient' },
+  { value: 'rotation', label: 'Rotation' },
+];
+
+const startGradient: PlainSource = {
+  kind: 'gradient',
+  shape: 'linear',
+  angle: 160,
+  centre: { x: 0.5, y: 0.5 },
+  points: [
+    { at: 0, colour: 'ground' },
+    { at: 0.55, colour: 'second' },
+    { at: 1, colour: 'accent' },
+  ],
+};
+
+/** Chooses the kind of a backdrop. */
+export function KindChoice({
+  backdrop,
+  isEntry,
+  edited,
+}: {
+  backdrop: Backdrop;
+  isEntry?: boolean;
+  edited?: EditedSource;
+}) {
+  const { edit } = useDesk.getState();
+  const { source } = backdrop;
+  const plain = edited?.source ?? (source.kind === 'rotation' ? source.entries[0]?.source : source);
+
+  function choose(kind: Kind) {
+    if (kind === 'picture') return;
+    if (kind === 'rotation') {
+      const entries = plain ? [{ id: nanoid(8), source: plain }] : [];
+      edit('A rotation', (draft) =>
+        edits.setSource(draft, backdrop.id, {
+          kind: 'rotation',
+          entries,
+          change: { by: 'every', minutes: 60 },
+          shuffled: false,
+          fade: 4,
+        }),
+      );
+      return;
+    }
+    const next = kind === 'scene' ? createScene('headland', 7) : startGradient;
+    if (edited) edited.set('Backdrop', next);
+    else edit('Backdrop', (draft) => edits.setSource(draft, backdrop.id, next));
+  }
+  return (
+    <Segmented
+      label="Kind of backdrop"
+      value={isEntry ? (plain?.kind ?? null) : source.kind}
+      choices={isEntry ? kinds.slice(0, 3) : kinds}
+      onChange={choose}
+    />
+  );
+}
+
+/** A plain source: what it is, and all that can be set of it. */
+export function SourceEditor({
+  backdrop,
+  edited,
+  isEntry = false,
+}: {
+  backdrop: Backdrop;
+  edited: EditedSource;
+  isEntry?: boolean;
+}) {
+  const { source } = edited;
+  return (
+    <div className="mt-4 grid gap-3 first:mt-0">
+      <KindChoice backdrop={backdrop} edited={edited} isEntry={isEntry} />
+      {source.kind === 'scene' && <SceneEditor edited={edited} scene={source} />}
+      {source.kind === 'gradient' && <GradientEditor edited={edited} gradient={source} />}
+      {source.kind === 'picture' && <PictureEditor edited={edited} picture={source} />}
+      <ChoosePicture edited={edited} isPicture={source.kind === 'picture'} />
+    </div>
+  );
+}

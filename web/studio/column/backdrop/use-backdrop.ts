@@ -1,0 +1,50 @@
+import { edits } from '../../../../core/desk/edits.ts';
+import type { PlainSource, Source } from '../../../../core/desk/backdrop-schema.ts';
+import type { Backdrop } from '../../../../core/desk/schema.ts';
+import { useDesk } from '../../../stores/desk.ts';
+import { useScreenInView } from '../../../stores/scene.ts';
+import { useView } from '../../../stores/view.ts';
+
+/** The backdrop in the column: the one chosen there, or the one that lies on the screen in view. */
+export function useBackdrop(): Backdrop | undefined {
+  const chosen = useView((view) => view.backdrop);
+  const inForce = useScreenInView()?.backdrop.id;
+  return useDesk(({ history }) => {
+    const backdrops = history?.present.backdrops ?? [];
+    return (
+      backdrops.find(({ id }) => id === chosen) ?? backdrops.find(({ id }) => id === inForce) ?? backdrops[0]
+    );
+  });
+}
+
+/** A plain source that is edited: a backdrop's own, or one entry of its rotation. */
+export interface EditedSource<S extends PlainSource = PlainSource> {
+  source: S;
+  /** One step of history. */
+  set(label: string, next: PlainSource): void;
+  /** A turn of a gesture. */
+  turn(label: string, next: PlainSource): void;
+}
+
+export function editSource(backdrop: Backdrop, entry: string | null): EditedSource | null {
+  const { edit, turn } = useDesk.getState();
+  const { id, source } = backdrop;
+  if (source.kind !== 'rotation') {
+    return {
+      source,
+      set: (label, next) => edit(label, (draft) => edits.setSource(draft, id, next)),
+      turn: (label, next) => turn(label, (draft) => edits.setSource(draft, id, next)),
+    };
+  }
+  const found = source.entries.find((one) => one.id === entry);
+  if (!found) return null;
+  const withEntry = (next: PlainSource): Source => ({
+    ...source,
+    entries: source.entries.map((one) => (one.id === entry ? { ...one, source: next } : one)),
+  });
+  return {
+    source: found.source,
+    set: (label, next) => edit(label, (draft) => edits.setSource(draft, id, withEntry(next))),
+    turn: (label, next) => turn(label, (draft) => edits.setSource(draft, id, withEntry(next))),
+  };
+}

@@ -1,0 +1,194 @@
+import clsx from 'clsx';
+import { Undo2, Upload } from 'lucide-react';
+import { useMemo, useRef } from 'react';
+import { toast } from 'sonner';
+import { edits } from '../../../../core/desk/edits.ts';
+import {
+  iconSets,
+  stylesOf,
+  tileShapes,
+  type IconSetName,
+  type IconStyle,
+  type Icons,
+  type Look,
+} from '../../../../core/desk/look-schema.ts';
+import type { Application } from '../../../../core/desk/schema.ts';
+import { isOwn } from '../../../../core/desk/values.ts';
+import { api } from '../../../api/client.ts';
+import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/icons.tsx';
+import { presentDesk, useDesk } from '../../../stores/desk.ts';
+import { useHalfRoles, useScene } from '../../../stores/scene.ts';
+import { ColourField } from '../../../ui/colour-field.tsx';
+import { IconButton, Row, Section, Segmented, SelectField, SwitchField } from '../../../ui/controls.tsx';
+
+export const setTitles: Record<IconSetName, string> = { reed: 'Reed', slate: 'Slate', shell: 'Shell' };
+const styleTitles: Record<IconStyle, string> = { line: 'Line', filled: 'Filled', duo: 'Two-tone' };
+const shown = [
+  'x-office-document',
+  'applications-maps',
+  'audio-x-generic',
+  'camera-photo',
+  'utilities-terminal',
+];
+
+/** Which set, in which style, on which tile; and icons of one's own. */
+export function IconsPage({ look: { icons } }: { look: Look }) {
+  const { edit, turn, endGesture } = useDesk.getState();
+  const roles = useHalfRoles();
+  const applications = useDesk((state) => state.history?.present.applications) ?? [];
+  const set = (change: Partial<Icons>) =>
+    edit('Icons', (draft) => edits.setLook(draft, { icons: { ...icons, ...change } }));
+  if (!roles) return null;
+  return (
+    <>
+      <Section title="Set">
+        <div className="grid gap-1.5" role="group" aria-label="Icon set">
+          {iconSets.map((name) => (
+            <SetCard
+              key={name}
+              name={name}
+              icons={icons}
+              onPress={() =>
+                set({
+                  set: name,
+                  style: stylesOf[name].includes(icons.style) ? icons.style : stylesOf[name][0],
+                })
+              }
+            />
+          ))}
+        </div>
+        {stylesOf[icons.set].length > 1 && (
+          <Segmented
+            label="Style of the icons"
+            value={icons.style}
+            choices={stylesOf[icons.set].map((style) => ({ value: style, label: styleTitles[style] }))}
+            onChange={(style) => set({ style })}
+          />
+        )}
+      </Section>
+      <Section title="Tile" note="under applications">
+        <Row label="Shape">
+          <SelectField
+            label="Shape of the tile"
+            value={icons.tile}
+            choices={tileShapes.map((shape) => ({
+              value: shape,
+              label: shape === 'none' ? 'None: bare' : shape,
+            }))}
+            onChange={(tile) => set({ tile })}
+          />
+        </Row>
+        {icons.tile !== 'none' && (
+          <>
+            <SwitchField
+              label="Each its own"
+              value={icons.tileColour === 'application'}
+              onChange={(isOn) => set({ tileColour: isOn ? 'application' : 'raised' })}
+            />
+            {icons.tileColour !== 'application' && (
+              <Row label="Colour">
+                <ColourField
+                  label="Colour of the tile"
+                  value={icons.tileColour}
+                  roles={roles}
+                  onTurn={(tileColour) =>
+                    turn('Tile', (draft) => edits.setLook(draft, { icons: { ...icons, tileColour } }))
+                  }
+                  onEnd={endGesture}
+                />
+              </Row>
+            )}
+          </>
+        )}
+      </Section>
+      <Section title="Applications" note="SVG or PNG of yours">
+        {applications.map((application) => (
+          <ApplicationRow key={application.id} application={application} />
+        ))}
+      </Section>
+    </>
+  );
+}
+
+function SetCard({ name, icons, onPress }: { name: IconSetName; icons: Icons; onPress: () => void }) {
+  const isChosen = icons.set === name;
+  const style = stylesOf[name].includes(icons.style) ? icons.style : (stylesOf[name][0] ?? 'line');
+  const value = useMemo(() => ({ set: name, style, tile: 'none' as const, tiles: {} }), [name, style]);
+  return (
+    <IconSet.Provider value={value}>
+      <button
+        type="button"
+        aria-pressed={isChosen}
+        onClick={onPress}
+        className={clsx(
+          'flex h-12 items-center gap-3 rounded-lg bg-nap px-3 hover:outline hover:outline-brass/70',
+          isChosen && 'outline-2 outline-brass outline',
+        )}
+      >
+        <span className="w-12 text-left font-medium">{setTitles[name]}</span>
+        {shown.map((icon) => (
+          <DeskIcon key={icon} name={icon} size={24} />
+        ))}
+      </button>
+    </IconSet.Provider>
+  );
+}
+
+function ApplicationRow({ application }: { application: Application }) {
+  const file = useRef<HTMLInputElement>(null);
+  const icons = useScene((state) => state.scene?.icons);
+  const { edit } = useDesk.getState();
+  const { id, Name, Icon } = application;
+  const setIcon = (icon: string) =>
+    edit(`Icon of ${Name}`, (draft) => edits.setApplication(draft, id, { Icon: icon }));
+
+  async function take(chosen: File) {
+    const desk = presentDesk()?.id;
+    const work = api.addIcon(chosen).then((picture) => {
+      if (presentDesk()?.id === desk) setIcon(`own:${picture.id}`);
+    });
+    toast.promise(work, {
+      loading: `Drawing ${chosen.name}…`,
+      success: `${Name} has an icon of yours.`,
+      error: (error: Error) => `${chosen.name}: ${error.message}`,
+    });
+    await work.catch(() => {});
+  }
+  if (!icons) return null;
+  return (
+    <div className="flex h-9 items-center gap-2.5">
+      <IconSet.Provider value={icons}>
+        <ApplicationIcon application={id} name={Icon} size={22} />
+      </IconSet.Provider>
+      <span className="min-w-0 flex-1 truncate">{Name}</span>
+      {isOwn(Icon) && (
+        <IconButton
+          label={`${Name}: an icon from the set again`}
+          className="!size-7"
+          onClick={() => setIcon('application-x-executable')}
+        >
+          <Undo2 size={14} />
+        </IconButton>
+      )}
+      <input
+        ref={file}
+        type="file"
+        accept="image/svg+xml,image/png"
+        hidden
+        aria-label={`Icon file for ${Name}`}
+        onChange={(event) => {
+          const chosen = event.target.files?.[0];
+          if (chosen) void take(chosen);
+          event.target.value = '';
+        }}
+      />
+      <IconButton
+        label={`${Name}: an icon of mine`}
+        className="!size-7"
+        onClick={() => file.current?.click()}
+      >
+        <Upload size={14} />
+      </IconButton>
+    </div>
+  );
+}

@@ -1,0 +1,182 @@
+import clsx from 'clsx';
+import { useEffect, useState } from 'react';
+import { edits } from '../../../../core/desk/edits.ts';
+import { enough, type Judgement } from '../../../../core/legibility/judge.ts';
+import type { Mend } from '../../../../core/legibility/mends.ts';
+import { useDesk } from '../../../stores/desk.ts';
+import { findMends, useJudging, useLegibility } from '../../../stores/legibility.ts';
+import { useView } from '../../../stores/view.ts';
+import { Section, SwitchField } from '../../../ui/controls.tsx';
+
+/** `Lc 78` of the weakest text, for a row. */
+export function WorstNote() {
+  useJudging();
+  const worst = useLegibility((state) => state.judgements?.[0]);
+  if (!worst) return 'looking…';
+  return (
+    <span className={enough(worst) < 1 ? 'text-rust' : 'text-moss'}>
+      worst {worst.contrast.toFixed(1)}:1, Lc {Math.round(worst.lc)}
+    </span>
+  );
+}
+
+/** Every text of the desk against the pixels beneath it, the weakest first. */
+export function LegibilityPage() {
+  useJudging();
+  const judgements = useLegibility((state) => state.judgements);
+  const failure = useLegibility((state) => state.failure);
+  const isBusy = useLegibility((state) => state.isBusy);
+  const shows = useView((view) => view.showsLegibility);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const weak = judgements?.filter((one) => enough(one) < 1) ?? [];
+  return (
+    <>
+      <SwitchField
+        label="On the stage"
+        value={shows}
+        onChange={(isOn) => useView.getState().setLegibility(isOn)}
+      />
+      {failure && (
+        <p role="alert" className="text-[12px] text-rust">
+          {failure}
+        </p>
+      )}
+      <Section
+        title={
+          !judgements
+            ? 'Looking…'
+            : weak.length === 0
+              ? 'Every text can be read'
+              : `${weak.length} of ${judgements.length} hard to read`
+        }
+        note={<span aria-busy={isBusy}>{isBusy ? 'looking again…' : 'weakest twentieth'}</span>}
+      >
+        {judgements?.length === 0 && <p className="text-dust">There is no text on the desk.</p>}
+        {judgements?.slice(0, 40).map((one) => {
+          const key = keyOf(one);
+          return (
+            <JudgementRow
+              key={key}
+              judgement={one}
+              isOpen={chosen === key}
+              onOpen={() => setChosen(chosen === key ? null : key)}
+            />
+          );
+        })}
+      </Section>
+      <p className="mt-3 text-[12px] text-dust">
+        Measured over every backdrop of a rotation and in both halves, with the finish laid over the pixels.
+      </p>
+    </>
+  );
+}
+
+function keyOf({ part, item, text }: Judgement): string {
+  return `${part} ${item ?? ''} ${text}`;
+}
+
+function JudgementRow({
+  judgement,
+  isOpen,
+  onOpen,
+}: {
+  judgement: Judgement;
+  isOpen: boolean;
+  onOpen: () => void;
+}) {
+  const isFine = enough(judgement) >= 1;
+  return (
+    <div className={clsx('rounded-lg', isOpen && 'bg-nap pb-2')} data-judged={isFine ? 'fine' : 'weak'}>
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        onClick={onOpen}
+        className="flex min-h-8 w-full items-center gap-2 rounded-lg px-2 text-left hover:bg-nap"
+      >
+        <span className="min-w-0 flex-1 truncate">{judgement.text}</span>
+        <span className={clsx('shrink-0 font-mono text-[12px]', isFine ? 'text-moss' : 'text-rust')}>
+          {judgement.contrast.toFixed(1)}:1
+        </span>
+        <span className="w-11 shrink-0 text-right font-mono text-[12px] text-dust">
+          Lc {Math.round(judgement.lc)}
+        </span>
+      </button>
+      {isOpen && <Mends judgement={judgement} />}
+    </div>
+  );
+}
+
+/** What would mend it, tried on the desk beforehand. */
+function Mends({ judgement }: { judgement: Judgement }) {
+  const desk = useDesk((state) => state.history?.present);
+  const [found, setFound] = useState<{ key: string; mends: Mend[] } | null>(null);
+  const key = `${keyOf(judgement)} ${judgement.contrast}`;
+  const isFine = enough(judgement) >= 1;
+  useEffect(() => {
+    if (isFine) return;
+    let isStale = false;
+    void findMends(judgement).then((mends) => {
+      if (!isStale) setFound({ key, mends });
+    });
+    return () => {
+      isStale = true;
+    };
+    // Asked again when the text or its contrast has changed.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [key, isFine]);
+  const where = [
+    `${judgement.half} half`,
+    judgement.entry && 'one of the rotation',
+    desk && desk.screens.length > 1 && desk.screens.find(({ id }) => id === judgement.screen)?.name,
+  ]
+    .filter(Boolean)
+    .join(', ');
+  const isKnown = found?.key === key;
+  return (
+    <div className="grid gap-1 px-2 text-[12px]">
+      <p className="text-dust">
+        Worst in the {where}; needs {judgement.needs}:1.
+      </p>
+      {!isFine && !isKnown && <p className="text-dust">Trying what would help…</p>}
+      {!isFine && isKnown && found.mends.length === 0 && (
+        <p className="text-rust">No single change is enough.</p>
+      )}
+      {!isFine &&
+        isKnown &&
+        found.mends.map((mend) => (
+          <button
+            key={mend.id}
+            type="button"
+            onClick={() => apply(mend)}
+            onPointerEnter={() => tryOn(mend)}
+            onPointerLeave={() => useDesk.getState().dropGesture()}
+            className="flex justify-between gap-2 rounded-md bg-pit px-2 py-1.5 text-left text-brass hover:text-chalk"
+          >
+            {mend.title}
+            <span className="font-mono text-moss">{(mend.reaches * judgement.needs).toFixed(1)}:1</span>
+          </button>
+        ))}
+    </div>
+  );
+}
+
+function recipeOf({ change }: Mend): Parameters<ReturnType<typeof useDesk.getState>['edit']>[1] {
+  return (draft) => {
+    switch (change.kind) {
+      case 'finish':
+        return edits.setFinish(draft, [change.part], change.finish);
+      case 'options':
+        return edits.setWidgetOptions(draft, change.part, change.options);
+      case 'adjust':
+        return edits.setAdjust(draft, change.backdrop, change.adjust);
+    }
+  };
+}
+
+function apply(mend: Mend): void {
+  useDesk.getState().edit(mend.title, recipeOf(mend));
+}
+
+function tryOn(mend: Mend): void {
+  useDesk.getState().show(mend.title, recipeOf(mend));
+}

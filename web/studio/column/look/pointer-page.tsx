@@ -1,0 +1,89 @@
+import clsx from 'clsx';
+import { Download } from 'lucide-react';
+import { edits } from '../../../../core/desk/edits.ts';
+import { pointerSets, type Look } from '../../../../core/desk/look-schema.ts';
+import { drawPointer, pointerShapes, pointerTitles } from '../../../../core/pointer/pointer.ts';
+import { presentDesk, useDesk } from '../../../stores/desk.ts';
+import { useHalfRoles, useScene } from '../../../stores/scene.ts';
+import { ColourField } from '../../../ui/colour-field.tsx';
+import { Button, Row, Section, SliderField } from '../../../ui/controls.tsx';
+import { saveBytes } from '../../download.ts';
+
+/** Our own drawn pointers: shown in Try, and taken away as SVG. */
+export function PointerPage({ look: { pointer } }: { look: Look }) {
+  const { edit, turn, endGesture } = useDesk.getState();
+  const roles = useHalfRoles();
+  const solved = useScene((state) => state.scene?.pointer);
+  if (!roles || !solved) return null;
+  const set = (change: Partial<typeof pointer>) => ({ pointer: { ...pointer, ...change } });
+
+  async function save() {
+    const { strToU8, zipSync } = await import('fflate');
+    const files = pointerShapes.map((shape) => {
+      const { svg, hotSpot } = drawPointer(shape, solved as NonNullable<typeof solved>);
+      // Where the tip is goes with the name: SVG itself has no place for it.
+      return [`${shape}-${hotSpot[0]}-${hotSpot[1]}.svg`, strToU8(svg)] as const;
+    });
+    const stem = (presentDesk()?.name ?? 'desk').replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
+    saveBytes(zipSync(Object.fromEntries(files)), `${stem}-pointers.zip`, 'application/zip');
+  }
+  return (
+    <>
+      <Section title="Set">
+        <div className="grid gap-1.5" role="group" aria-label="Pointer set">
+          {pointerSets.map((name) => (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={pointer.set === name}
+              onClick={() => edit('Pointer', (draft) => edits.setLook(draft, set({ set: name })))}
+              className={clsx(
+                'flex h-14 items-center gap-2.5 rounded-lg bg-nap px-3 hover:outline hover:outline-brass/70',
+                pointer.set === name && 'outline-2 outline-brass outline',
+              )}
+            >
+              <span className="w-14 text-left font-medium">{pointerTitles[name]}</span>
+              {pointerShapes.map((shape) => (
+                <img
+                  key={shape}
+                  alt={shape}
+                  width={26}
+                  height={26}
+                  src={`data:image/svg+xml,${encodeURIComponent(drawPointer(shape, { ...solved, set: name, size: 26 }).svg)}`}
+                />
+              ))}
+            </button>
+          ))}
+        </div>
+        <p className="text-[12px] text-dust">Go to Try and move over the stage to use it.</p>
+      </Section>
+      <Section title="Drawn">
+        <Row label="Size">
+          <SliderField
+            label="Size of the pointer"
+            value={pointer.size}
+            min={16}
+            max={96}
+            unit="px"
+            onTurn={(size) => turn('Pointer', (draft) => edits.setLook(draft, set({ size })))}
+            onEnd={endGesture}
+          />
+        </Row>
+        <Row label="Colour">
+          <ColourField
+            label="Colour of the pointer"
+            value={pointer.colour}
+            roles={roles}
+            onTurn={(colour) => turn('Pointer', (draft) => edits.setLook(draft, set({ colour })))}
+            onEnd={endGesture}
+          />
+        </Row>
+        <div className="mt-1">
+          <Button onClick={() => void save()}>
+            <Download size={15} /> Save as SVG
+          </Button>
+        </div>
+      </Section>
+    </>
+  );
+}

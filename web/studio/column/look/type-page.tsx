@@ -1,0 +1,131 @@
+import { FolderOpen } from 'lucide-react';
+import { useRef } from 'react';
+import { toast } from 'sonner';
+import { edits } from '../../../../core/desk/edits.ts';
+import { uses, type FontUse, type Look, type Use } from '../../../../core/desk/look-schema.ts';
+import { families, familyTitles, type Family } from '../../../../core/desk/values.ts';
+import { learnFamilies } from '../../../../core/text/families.ts';
+import { api } from '../../../api/client.ts';
+import { fontStack } from '../../../render/type.ts';
+import { prepareType } from '../../../stores/families.ts';
+import { presentDesk, useDesk } from '../../../stores/desk.ts';
+import { Button, Row, Section, SelectField, SliderField } from '../../../ui/controls.tsx';
+
+const useTitles: Record<Use, { title: string; note: string; sample: string }> = {
+  display: { title: 'Display', note: 'large times and names', sample: 'High water' },
+  text: { title: 'Text', note: 'labels and sentences', sample: 'Redshank on the ebb, 46 birds' },
+  figures: { title: 'Figures', note: 'meters and counts', sample: '07:12  54.61  1107' },
+};
+
+const settings = [
+  { key: 'size', label: 'Size', min: 50, max: 200, unit: '%' },
+  { key: 'weight', label: 'Weight', min: -400, max: 400, unit: undefined },
+  { key: 'spacing', label: 'Spacing', min: -10, max: 30, unit: '%' },
+] as const;
+
+/** Three uses of type: which family, how large, how heavy, how wide set. */
+export function TypePage({ look }: { look: Look }) {
+  const { edit, turn, endGesture } = useDesk.getState();
+  const choices = [
+    ...look.ownFonts.map(({ id, name }) => ({ value: id as Family, label: `${name} (yours)` })),
+    ...families.map((family) => ({ value: family as Family, label: familyTitles[family] })),
+  ];
+  const change = (use: Use, to: Partial<FontUse>) => ({
+    fonts: { ...look.fonts, [use]: { ...look.fonts[use], ...to } },
+  });
+  async function choose(use: Use, family: Family) {
+    // Learned first, so that nothing moves twice.
+    await learnFamilies([family]);
+    edit('Type', (draft) => edits.setLook(draft, change(use, { family })));
+  }
+  return (
+    <>
+      {uses.map((use) => {
+        const font = look.fonts[use];
+        const { title, note, sample } = useTitles[use];
+        return (
+          <Section key={use} title={title} note={note}>
+            <p
+              className="truncate rounded-lg bg-pit px-3 py-2 leading-snug"
+              style={{
+                fontFamily: fontStack(font.family),
+                fontSize: Math.min(26, (20 * font.size) / 100),
+                fontWeight: 400 + font.weight,
+                letterSpacing: `${font.spacing / 100}em`,
+              }}
+            >
+              {sample}
+            </p>
+            <SelectField
+              label={`Family for ${use}`}
+              value={font.family}
+              choices={choices}
+              onChange={(family) => void choose(use, family)}
+            />
+            {settings.map(({ key, label, min, max, unit }) => (
+              <Row key={key} label={label}>
+                <SliderField
+                  label={`${title}: ${label.toLowerCase()}`}
+                  value={font[key]}
+                  min={min}
+                  max={max}
+                  step={key === 'weight' ? 25 : 1}
+                  unit={unit}
+                  onTurn={(value) =>
+                    turn('Type', (draft) => edits.setLook(draft, change(use, { [key]: value })))
+                  }
+                  onEnd={endGesture}
+                />
+              </Row>
+            ))}
+          </Section>
+        );
+      })}
+      <OwnFont />
+    </>
+  );
+}
+
+function OwnFont() {
+  const file = useRef<HTMLInputElement>(null);
+  async function take(chosen: File) {
+    const id = presentDesk()?.id;
+    const work = api.addFont(chosen).then(async (font) => {
+      if (presentDesk()?.id !== id) return font;
+      useDesk.getState().edit(`Add ${font.name}`, (draft) => edits.addFont(draft, font));
+      const desk = presentDesk();
+      if (desk) await prepareType(desk);
+      return font;
+    });
+    toast.promise(work, {
+      loading: `Checking ${chosen.name}…`,
+      success: (font) => `${font.name} can be chosen for each use.`,
+      error: (error: Error) => `${chosen.name}: ${error.message}`,
+    });
+    await work.catch(() => {});
+  }
+  return (
+    <Section title="A font of yours" note="WOFF2, WOFF, TTF, OTF">
+      <input
+        ref={file}
+        type="file"
+        accept=".woff2,.woff,.ttf,.otf,font/woff2,font/ttf,font/otf"
+        hidden
+        aria-label="Font file"
+        onChange={(event) => {
+          const chosen = event.target.files?.[0];
+          if (chosen) void take(chosen);
+          event.target.value = '';
+        }}
+      />
+      <div>
+        <Button onClick={() => file.current?.click()}>
+          <FolderOpen size={15} /> Choose a font…
+        </Button>
+      </div>
+      <p className="text-[12px] text-dust">
+        It is checked before it is used, and leaves with the desk in its bundle.
+      </p>
+    </Section>
+  );
+}

@@ -1,0 +1,119 @@
+import { Download, FolderOpen } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { toast } from 'sonner';
+import { resolveRoles } from '../../../../core/colour/roles.ts';
+import { drawRoles } from '../../../../core/colour/scheme.ts';
+import { terminalOf } from '../../../../core/colour/terminal.ts';
+import { edits } from '../../../../core/desk/edits.ts';
+import {
+  exchanges,
+  readColours,
+  type Colours,
+  type ExchangeName,
+} from '../../../../core/exchange/exchange.ts';
+import type { Look } from '../../../../core/desk/schema.ts';
+import type { Half } from '../../../../core/desk/values.ts';
+import { presentDesk, useDesk } from '../../../stores/desk.ts';
+import { Button, Section } from '../../../ui/controls.tsx';
+import { saveBytes } from '../../download.ts';
+
+/** The desk's colours as other programs read them. */
+function coloursOf(look: Look): Colours {
+  const of = (half: Half) => resolveRoles(look.roles[half]);
+  const terminal = (half: Half) => look.terminal[half] ?? terminalOf(of(half));
+  return {
+    name: presentDesk()?.name ?? 'Desk',
+    roles: { light: of('light'), dark: of('dark') },
+    terminal: { light: terminal('light'), dark: terminal('dark') },
+  };
+}
+
+/** Colours go out and come in, in open formats. */
+export function ExchangePage({ half, look }: { half: Half; look: Look }) {
+  const file = useRef<HTMLInputElement>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+
+  function save(name: ExchangeName) {
+    const { write, ending, type } = exchanges[name];
+    const stem = (presentDesk()?.name ?? 'desk').replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase();
+    saveBytes(write(coloursOf(look), half), stem + ending, type);
+  }
+
+  async function take(chosen: File) {
+    const found = readColours(await chosen.text());
+    if (!found) {
+      setFailure(
+        `${chosen.name} holds no colours that can be read: design tokens, CSS properties, a GPL palette or X resources. Nothing was changed.`,
+      );
+      return;
+    }
+    setFailure(null);
+    const { edit, undo } = useDesk.getState();
+    const say = (sentence: string) => toast(sentence, { action: { label: 'Undo', onClick: undo } });
+    const { terminal } = found;
+    if (terminal) {
+      edit('Terminal colours from a file', (draft) => edits.setTerminal(draft, half, terminal));
+      say(`The terminal of the ${half} half has the colours of ${chosen.name}.`);
+      return;
+    }
+    const named = Object.values(found.roles).reduce((sum, roles) => sum + Object.keys(roles).length, 0);
+    if (named > 0) {
+      edit('Colours from a file', (draft) => edits.setRoles(draft, found.roles));
+      say(`${named} roles have the colours of ${chosen.name}.`);
+      return;
+    }
+    // Colours without a place: a palette is drawn from them, as from a picture's.
+    const swatches = found.swatches
+      .slice(0, 24)
+      .map(({ colour }) => ({ colour, share: 1 / found.swatches.length }));
+    edit('Palette from a file', (draft) => edits.drawPalette(draft, drawRoles(swatches, 'calm')));
+    say(`A palette was drawn from the ${found.swatches.length} colours of ${chosen.name}.`);
+  }
+  return (
+    <>
+      <Section title="Out">
+        {(Object.keys(exchanges) as ExchangeName[]).map((name) => (
+          <button
+            key={name}
+            type="button"
+            onClick={() => save(name)}
+            className="flex h-10 items-center gap-2.5 rounded-lg bg-nap px-3 text-left hover:outline hover:outline-brass/70"
+          >
+            <Download size={15} className="text-dust" />
+            <span className="font-medium">{exchanges[name].title}</span>
+            <span className="ml-auto font-mono text-[12px] text-dust">{exchanges[name].ending}</span>
+          </button>
+        ))}
+        <p className="text-[12px] text-dust">
+          The first three hold the roles, of both halves; X resources hold the terminal of the {half} half.
+        </p>
+      </Section>
+      <Section title="In">
+        <input
+          ref={file}
+          type="file"
+          hidden
+          aria-label="Colour file"
+          onChange={(event) => {
+            const chosen = event.target.files?.[0];
+            if (chosen) void take(chosen);
+            event.target.value = '';
+          }}
+        />
+        <div>
+          <Button onClick={() => file.current?.click()}>
+            <FolderOpen size={15} /> Read a file…
+          </Button>
+        </div>
+        {failure && (
+          <p role="alert" className="text-[12px] text-rust">
+            {failure}
+          </p>
+        )}
+        <p className="text-[12px] text-dust">
+          Colours named as roles go where they belong; from others a palette is drawn.
+        </p>
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,76 @@
+import { Moon, Sun, SquareTerminal, ArrowLeftRight, Eye } from 'lucide-react';
+import { edits } from '../../../../core/desk/edits.ts';
+import { roles as roleNames } from '../../../../core/desk/values.ts';
+import { useDesk } from '../../../stores/desk.ts';
+import { useHalf, useScreenInView } from '../../../stores/scene.ts';
+import { useView } from '../../../stores/view.ts';
+import { Section, Segmented } from '../../../ui/controls.tsx';
+import { PageLink } from '../page-link.tsx';
+import { Draw } from './draw.tsx';
+import { ExchangePage } from './exchange-page.tsx';
+import { EyesPage } from './eyes-page.tsx';
+import { RoleRow } from './role-row.tsx';
+import { TerminalPage } from './terminal-page.tsx';
+
+/** One palette, bound everywhere. */
+export default function PaletteChapter() {
+  const page = useView((view) => view.page);
+  const half = useHalf();
+  const look = useDesk((state) => state.history?.present.look);
+  const drawn = useScreenInView()?.backdrop.drawn;
+  if (!look || !drawn) return null;
+  if (page === 'terminal') return <TerminalPage half={half} look={look} />;
+  if (page === 'exchange') return <ExchangePage half={half} look={look} />;
+  if (page === 'eyes') return <EyesPage half={half} look={look} />;
+  return (
+    <>
+      <HalfChoice />
+      <div className="mt-5" />
+      <Draw drawn={drawn} />
+      <Section title="Roles" note={`${half} half`}>
+        {roleNames.map((role) => (
+          <RoleRow key={`${half} ${role}`} role={role} half={half} look={look} />
+        ))}
+        <p className="text-[12px] text-dust">
+          Ink is moved lighter or darker wherever it would fall under 4.5 to 1.
+        </p>
+      </Section>
+      <Section title="Then">
+        <PageLink page="terminal" icon={SquareTerminal} title="Terminal" note="sixteen colours" />
+        <PageLink page="exchange" icon={ArrowLeftRight} title="Out and in" note="tokens, CSS, GPL, X" />
+        <PageLink page="eyes" icon={Eye} title="Other eyes" />
+      </Section>
+    </>
+  );
+}
+
+/** The half to look at; choosing one ends its going by the sun or by hours. */
+export function HalfChoice() {
+  const half = useHalf();
+  const { edit } = useDesk.getState();
+  return (
+    <Segmented
+      label="Half"
+      value={half}
+      choices={[
+        {
+          value: 'light',
+          label: 'Light half',
+          icon: <HalfName icon={<Sun size={14} />} text="Light half" />,
+        },
+        { value: 'dark', label: 'Dark half', icon: <HalfName icon={<Moon size={14} />} text="Dark half" /> },
+      ]}
+      onChange={(next) =>
+        edit(`Switch to the ${next} half`, (draft) => edits.setHalf(draft, { by: 'choice', half: next }))
+      }
+    />
+  );
+}
+
+function HalfName({ icon, text }: { icon: React.ReactNode; text: string }) {
+  return (
+    <>
+      {icon} {text}
+    </>
+  );
+}

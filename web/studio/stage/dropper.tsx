@@ -1,0 +1,154 @@
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { clamp } from '../../../core/arrange/geometry.ts';
+import type { SceneScreen } from '../../../core/scene/scene.ts';
+import { useView, type Picking } from '../../stores/view.ts';
+import { pixelsWorker } from '../../workers/pixels.ts';
+
+/** Pixels seen in the magnified cell along a side (odd), and how large each is drawn, px. */
+const SEEN = 11;
+const CELL = 11;
+
+/** Picks the colour of one pixel of the backdrop, by the pointer or by arrows. */
+export function Dropper({
+  screen,
+  scale,
+  picking,
+}: {
+  screen: SceneScreen;
+  scale: number;
+  picking: Picking;
+}) {
+  const layer = useRef<HTMLDivElement>(null);
+  const pixels = usePixels(screen);
+  const { width, height } = screen.rect;
+  const [at, setAt] = useState({ x: Math.floor(width / 2), y: Math.floor(height / 2) });
+  useEffect(() => layer.current?.focus(), []);
+  const colour = pixels && colourAt(pixels, at.x, at.y);
+  const leave = () => useView.getState().pick(null);
+  const take = () => {
+    if (!colour) return;
+    leave();
+    picking.take(colour);
+  };
+  const place = (event: PointerEvent) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    setAt({
+      x: clamp(Math.floor((event.clientX - box.left) / scale), 0, width - 1),
+      y: clamp(Math.floor((event.clientY - box.top) / scale), 0, height - 1),
+    });
+  };
+  function onKeyDown(event: KeyboardEvent) {
+    const by = event.shiftKey ? 10 : 1;
+    const moves: Record<string, [number, number]> = {
+      ArrowLeft: [-by, 0],
+      ArrowRight: [by, 0],
+      ArrowUp: [0, -by],
+      ArrowDown: [0, by],
+    };
+    const move = moves[event.key];
+    if (move)
+      setAt(({ x, y }) => ({ x: clamp(x + move[0], 0, width - 1), y: clamp(y + move[1], 0, height - 1) }));
+    else if (event.key === 'Enter' || event.key === ' ') take();
+    else if (event.key === 'Escape') leave();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  }
+  // The cell stands beside the pixel, on the side where there is room.
+  const isRight = at.x > width * 0.7;
+  const isLow = at.y > height * 0.6;
+  return (
+    <div
+      ref={layer}
+      tabIndex={0}
+      role="application"
+      aria-label={`${picking.title}: arrows move by one pixel, Enter takes it, Escape leaves`}
+      data-dropper
+      data-theme="velvet"
+      className="absolute inset-0 cursor-crosshair touch-none rounded-md outline-2 outline-offset-2 outline-brass outline"
+      onPointerMove={place}
+      onPointerDown={place}
+      onPointerUp={take}
+      onKeyDown={onKeyDown}
+    >
+      <div
+        className="pointer-events-none absolute rounded-xl border border-seam bg-pit p-2 shadow-2xl"
+        style={{
+          left: at.x * scale,
+          top: at.y * scale,
+          transform: `translate(${isRight ? 'calc(-100% - 18px)' : '18px'}, ${isLow ? 'calc(-100% - 18px)' : '18px'})`,
+        }}
+      >
+        {pixels ? (
+          <Magnified pixels={pixels} at={at} />
+        ) : (
+          <p className="p-2 text-dust">Reading the pixels…</p>
+        )}
+        <p
+          className="mt-1.5 flex items-center gap-2 font-mono text-[12px] text-chalk"
+          data-picked={colour ?? ''}
+        >
+          <span className="size-4 rounded" style={{ background: colour ?? undefined }} />
+          {colour}
+          <span className="ml-auto text-dust">
+            {at.x}, {at.y}
+          </span>
+        </p>
+      </div>
+      <span
+        className="pointer-events-none absolute size-2 -translate-x-1/2 -translate-y-1/2 rounded-full border border-white shadow-[0_0_0_1px_black]"
+        style={{ left: (at.x + 0.5) * scale, top: (at.y + 0.5) * scale }}
+      />
+    </div>
+  );
+}
+
+/** The pixels of the backdrop, one for each px of the screen. */
+function usePixels(screen: SceneScreen): ImageData | null {
+  const [pixels, setPixels] = useState<ImageData | null>(null);
+  const { drawn } = screen.backdrop;
+  const { width, height } = screen.rect;
+  useEffect(() => {
+    let isStale = false;
+    void pixelsWorker()
+      .paint(drawn, { width, height })
+      .then((bitmap) => {
+        if (isStale) return;
+        const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true });
+        context?.drawImage(bitmap, 0, 0);
+        setPixels(context?.getImageData(0, 0, width, height) ?? null);
+      });
+    return () => {
+      isStale = true;
+    };
+  }, [drawn, width, height]);
+  return pixels;
+}
+
+function colourAt({ data, width, height }: ImageData, x: number, y: number): string | null {
+  if (x < 0 || y < 0 || x >= width || y >= height) return null;
+  const at = (y * width + x) * 4;
+  return `#${[0, 1, 2].map((channel) => (data[at + channel] ?? 0).toString(16).padStart(2, '0')).join('')}`;
+}
+
+function Magnified({ pixels, at }: { pixels: ImageData; at: { x: number; y: number } }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const context = canvas.current?.getContext('2d');
+    if (!context) return;
+    const half = (SEEN - 1) / 2;
+    context.clearRect(0, 0, SEEN * CELL, SEEN * CELL);
+    for (let row = 0; row < SEEN; row++) {
+      for (let column = 0; column < SEEN; column++) {
+        const colour = colourAt(pixels, at.x + column - half, at.y + row - half);
+        if (!colour) continue;
+        context.fillStyle = colour;
+        context.fillRect(column * CELL, row * CELL, CELL, CELL);
+      }
+    }
+    context.strokeStyle = '#fff';
+    context.lineWidth = 2;
+    context.strokeRect(half * CELL, half * CELL, CELL, CELL);
+  }, [pixels, at]);
+  return <canvas ref={canvas} width={SEEN * CELL} height={SEEN * CELL} className="block rounded-lg" />;
+}

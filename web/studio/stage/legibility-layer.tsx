@@ -1,0 +1,56 @@
+import type { Rect } from '../../../core/arrange/geometry.ts';
+import { enough, type Judgement } from '../../../core/legibility/judge.ts';
+import { useJudging, useLegibility } from '../../stores/legibility.ts';
+
+/** Tints each text by how well it can be read; a ring marks where the weakest pixels are. */
+export function LegibilityLayer({ screen, scale }: { screen: string; scale: number }) {
+  useJudging();
+  const judgements = useLegibility((state) => state.judgements) ?? [];
+  return (
+    <div className="pointer-events-none absolute inset-0" data-legibility>
+      {judgements
+        .filter((one) => one.screen === screen)
+        .map((one) => (
+          <Tint key={`${one.part} ${one.item ?? ''} ${one.text}`} judgement={one} scale={scale} />
+        ))}
+    </div>
+  );
+}
+
+function Tint({ judgement, scale }: { judgement: Judgement; scale: number }) {
+  const { box, worst } = judgement;
+  const isFine = enough(judgement) >= 1;
+  const colour = isFine ? 'var(--moss)' : 'var(--rust)';
+  return (
+    <>
+      <div
+        className="absolute rounded-sm"
+        data-tint={isFine ? 'fine' : 'weak'}
+        style={{
+          ...px(box, scale),
+          background: `color-mix(in oklab, ${colour} 30%, transparent)`,
+          outline: `1px solid ${colour}`,
+        }}
+      >
+        {!isFine && (
+          <span
+            className="absolute bottom-full left-0 rounded-sm px-1 font-mono text-[11px] leading-4 text-on-brass"
+            style={{ background: colour }}
+          >
+            {judgement.contrast.toFixed(1)}:1
+          </span>
+        )}
+      </div>
+      {!isFine && (
+        <span
+          className="absolute size-3 -translate-x-1/2 -translate-y-1/2 rounded-full border-2"
+          style={{ left: worst.x * scale, top: worst.y * scale, borderColor: colour }}
+        />
+      )}
+    </>
+  );
+}
+
+function px({ x, y, width, height }: Rect, scale: number) {
+  return { left: x * scale, top: y * scale, width: width * scale, height: height * scale };
+}

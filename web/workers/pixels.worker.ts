@@ -1,0 +1,84 @@
+import * as Comlink from 'comlink';
+import type { Size } from '../../core/arrange/geometry.ts';
+import { adjustPixels } from '../../core/backdrop/adjust.ts';
+import type { Drawn } from '../../core/backdrop/drawn.ts';
+import { paintGradient } from '../../core/backdrop/gradient.ts';
+import { extractPalette, type Pixels, type Swatch } from '../../core/colour/extract.ts';
+import type { Desk } from '../../core/desk/schema.ts';
+import { judgeDesk, type JudgeConditions, type Judgement } from '../../core/legibility/judge.ts';
+import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
+import { familiesOf, learnFamilies } from '../../core/text/families.ts';
+import { backdropAddress } from '../api/addresses.ts';
+
+/** Work on pixels, off the page. Sources come from the server as they lie on the screen; the rest is done here. */
+
+/** The newest sources, decoded, by address and size: turning a setting asks for the same one again and again. */
+const sources = new Map<string, Promise<ImageData>>();
+const MOST_SOURCES = 40;
+
+async function fetchPixels(address: string, { width, height }: Size): Promise<ImageData> {
+  const response = await fetch(address);
+  if (!response.ok) throw new Error('The backdrop could not be read.');
+  const bitmap = await createImageBitmap(await response.blob());
+  const canvas = new OffscreenCanvas(width, height);
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  if (!context) throw new Error('This browser can’t read pixels in the background.');
+  context.drawImage(bitmap, 0, 0, width, height);
+  bitmap.close();
+  return context.getImageData(0, 0, width, height);
+}
+
+function sourceOf(drawn: Drawn, size: Size): Promise<ImageData> {
+  const address = backdropAddress({ ...drawn, adjust: null }, size.width);
+  const key = `${address} ${size.width} ${size.height}`;
+  let source = sources.get(key);
+  if (!source) {
+    source = fetchPixels(address, size);
+    source.catch(() => sources.delete(key));
+    sources.set(key, source);
+    const [oldest] = sources.keys();
+    if (sources.size > MOST_SOURCES && oldest !== undefined) sources.delete(oldest);
+  }
+  return source;
+}
+
+/** A backdrop with all that is done to it, as pixels of its screen. */
+async function pixelsOf(drawn: Drawn, size: Size): Promise<Pixels> {
+  const { source, adjust, whole, part } = drawn;
+  const pixels =
+    source.kind === 'gradient'
+      ? paintGradient(source, { whole, part, ...size })
+      : copyOf(await sourceOf(drawn, size));
+  if (adjust) adjustPixels(pixels, adjust, whole, part);
+  return pixels;
+}
+
+function copyOf({ width, height, data }: ImageData): Pixels {
+  return { width, height, data: new Uint8ClampedArray(data) };
+}
+
+async function paint(drawn: Drawn, size: Size): Promise<ImageBitmap> {
+  const { width, height, data } = await pixelsOf(drawn, size);
+  const image = new ImageData(data as Uint8ClampedArray<ArrayBuffer>, width, height);
+  const bitmap = await createImageBitmap(image);
+  return Comlink.transfer(bitmap, [bitmap]);
+}
+
+/** The colours of a backdrop as it lies on the screen. */
+async function readColours(drawn: Drawn, size: Size): Promise<Swatch[]> {
+  return extractPalette(await pixelsOf(drawn, size), 8);
+}
+
+async function judge(desk: Desk, conditions: JudgeConditions): Promise<Judgement[]> {
+  await learnFamilies(familiesOf(desk));
+  return judgeDesk(desk, conditions, pixelsOf);
+}
+
+async function findMends(desk: Desk, conditions: JudgeConditions, judgement: Judgement): Promise<Mend[]> {
+  await learnFamilies(familiesOf(desk));
+  return mendsFor(desk, conditions, judgement, pixelsOf);
+}
+
+const worker = { paint, readColours, judge, findMends };
+export type PixelsWorker = typeof worker;
+Comlink.expose(worker);
