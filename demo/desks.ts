@@ -389,6 +389,7 @@ function nightWatch(): Desk {
     backdrops: [
       createBackdrop('backdrop', createScene('night', 5, { follows: true }), { spans: true }),
       createBackdrop('by-day', createScene('fog', 9, { controls: { fog: 100, ridges: 20 } }), {
+        adjust: { brightness: 48 },
         where: { half: 'light' },
         spans: true,
       }),

@@ -7,7 +7,8 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { zipSync } from 'fflate';
 import { dawnCount } from '../tests/support/desks.ts';
-import { createBackdrop, createPicture } from '../core/desk/defaults.ts';
+import { sampleOf } from '../core/backdrop/drawn.ts';
+import { createBackdrop, createPicture, createScene } from '../core/desk/defaults.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { createApp, type App } from './app.ts';
 import { StartProblem, openStore } from './db/open.ts';
@@ -79,11 +80,11 @@ describe('desks on the server', () => {
     const missing = await put(
       {
         ...desk,
-        backdrop: { kind: 'picture', picture: 'a'.repeat(64), name: 'x', focal: { x: 0.5, y: 0.5 } },
+        backdrops: [createBackdrop('backdrop', createPicture('a'.repeat(64), 'x'))],
       },
       1,
     );
-    expect(missing.body.detail).to.match(/^backdrop\.picture: /);
+    expect(missing.body.detail).to.match(/^desk: names a picture that the server does not have: aaaaaaaa…/);
     expect(
       (
         await ask()
@@ -156,15 +157,6 @@ describe('pictures on the server', () => {
   it('are refused when they are none, of another kind, damaged, or have too many pixels', async () => {
     expect((await add(Buffer.from('not a picture'))).status).to.equal(415);
     expect(
-      (
-        await add(
-          await sharp(await png())
-            .gif()
-            .toBuffer(),
-        )
-      ).status,
-    ).to.equal(415);
-    expect(
       (await add(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>'))).status,
     ).to.equal(415);
     const noise = await sharp(
@@ -182,14 +174,48 @@ describe('pictures on the server', () => {
     expect(refused.body.detail).to.match(/128 megapixels/);
   }).timeout(60_000);
 
-  it('are drawn when they are scenes', async () => {
+  it('are drawn as backdrops, from what the address says and nothing else', async () => {
+    const drawn = (change: object = {}) =>
+      encodeURIComponent(JSON.stringify({ ...sampleOf(createScene('tide', 3)), ...change }));
     const scene = await ask()
-      .get('/api/scenes/tide?seed=3&width=400')
+      .get(`/api/backdrops?width=400&drawn=${drawn()}`)
       .buffer()
       .parse(binary as never);
     expect((await sharp(scene.body).metadata()).width).to.equal(480);
-    expect((await ask().get('/api/scenes/volcano?seed=3')).status).to.equal(404);
-    expect((await ask().get('/api/scenes/tide?seed=x')).status).to.equal(404);
+    expect(scene.headers['cache-control']).to.contain('immutable');
+    const hostile: [string, number, RegExp][] = [
+      ['x', 400, /does not say what to draw/],
+      [drawn({ source: { kind: 'scene', scene: '../night' } }), 400, /source\.scene/],
+      [drawn({ ground: 'url(#x)' }), 400, /ground/],
+      [drawn({ whole: { width: 1e9, height: 1 } }), 400, /whole\.width/],
+      [drawn({ source: { ...createPicture('../../etc/passwd', 'x') } }), 400, /source\.picture/],
+      [drawn({ source: { ...createPicture('0'.repeat(64), 'x') } }), 404, /does not have this picture/],
+    ];
+    for (const [text, status, sentence] of hostile) {
+      const refused = await ask().get(`/api/backdrops?drawn=${text}`);
+      expect(refused.status, text).to.equal(status);
+      expect(refused.body.detail, text).to.match(sentence);
+    }
+  });
+
+  it('leave in exactly the pixels and the format asked for, within limits', async () => {
+    const drawn = encodeURIComponent(JSON.stringify(sampleOf(createScene('tide', 3))));
+    const out = await ask()
+      .get(`/api/backdrops/export?drawn=${drawn}&width=300&height=170&format=jpeg`)
+      .buffer()
+      .parse(binary as never);
+    expect(out.headers['content-type']).to.equal('image/jpeg');
+    const found = await sharp(out.body).metadata();
+    expect([found.width, found.height]).to.deep.equal([300, 170]);
+    for (const [query, status] of [
+      ['width=300&height=170&format=bmp', 400],
+      ['width=0&height=170&format=png', 400],
+      ['width=3.5&height=170&format=png', 400],
+      ['width=16384&height=16384&format=png', 413],
+    ] as const)
+      expect((await ask().get(`/api/backdrops/export?drawn=${drawn}&${query}`)).status, query).to.equal(
+        status,
+      );
   });
 });
 

@@ -40,7 +40,7 @@ describe('new parts', () => {
     const make = (type: 'clock' | 'machine', face: string) =>
       createWidget({ id: 'a', type, face, place: fromCorner(0, 0), deskFinish: finish });
     expect(make('machine', 'rings').finish).to.equal(null);
-    expect(make('clock', 'serif').finish).to.deep.equal({ ...finish, kind: 'bare' });
+    expect(make('clock', 'serif').finish).to.deep.equal({ ...finish, kind: 'bare', shadow: 0 });
   });
 
   it('have no part of an unknown kind', () => {

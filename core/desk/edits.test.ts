@@ -4,7 +4,9 @@ import { DAWN, clockAt, dawnCount, emptyDesk, fromCorner } from '../../tests/sup
 import type { Rect } from '../arrange/geometry.ts';
 import { points } from './values.ts';
 import { solve } from '../scene/solve.ts';
-import { edits, type Ground } from './edits.ts';
+import { drawRoles } from '../colour/scheme.ts';
+import { createBackdrop, createScene } from './defaults.ts';
+import { edits, strayParts, type Ground } from './edits.ts';
 import type { Desk } from './schema.ts';
 import { readDesk } from './read.ts';
 
@@ -166,5 +168,61 @@ describe('edits', () => {
   it('keeps the last screen', () => {
     const desk = emptyDesk();
     expect(produce(desk, (draft) => edits.removeScreen(draft, 'main', []))).to.equal(desk);
+  });
+});
+
+describe('edits of looks and backdrops', () => {
+  const after = (desk: Desk, recipe: (draft: Desk) => void): Desk => {
+    const changed = produce(desk, (draft) => recipe(draft as Desk));
+    const read = readDesk(JSON.parse(JSON.stringify(changed)));
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    return changed;
+  };
+  const drawn = drawRoles([{ colour: '#3c6e71', share: 1 }], 'vivid');
+
+  it('draw a palette anew, but not over what is held or is a step', () => {
+    const held = after(dawnCount(), (desk) => {
+      edits.hold(desk, 'accent', true);
+      edits.drawPalette(desk, drawn);
+    });
+    const { dark } = held.look.roles;
+    expect(dark.accent).to.equal(dawnCount().look.roles.dark.accent);
+    expect(dark.ground).to.equal(drawn.dark.ground);
+    expect(dark.raised).to.deep.equal(dawnCount().look.roles.dark.raised);
+    const free = after(held, (desk) => {
+      edits.hold(desk, 'accent', false);
+      edits.drawPalette(desk, drawn);
+    });
+    expect(free.look.roles.dark.accent).to.equal(drawn.dark.accent);
+  });
+
+  it('make all follow: own finishes and one-off colours go, what is bare stays bare', () => {
+    const desk = after(dawnCount(), (draft) => {
+      edits.setFinish(draft, ['machine'], { ...draft.look.finish, tint: '#123456', radius: 3 });
+      edits.setWidgetOptions(draft, 'clock', { colour: '#ff00ff' });
+      edits.setFinish(draft, ['panel'], { ...draft.look.finish, kind: 'matte' });
+    });
+    expect(strayParts(desk)).to.have.members(['machine', 'clock', 'panel']);
+    const one = after(desk, (draft) => edits.followAll(draft));
+    expect(strayParts(one)).to.deep.equal([]);
+    expect(one.widgets.find(({ id }) => id === 'machine')?.finish).to.equal(null);
+    expect(one.widgets.find(({ id }) => id === 'clock')?.finish?.kind).to.equal('bare');
+    expect(one.widgets.find(({ id }) => id === 'clock')?.options['colour']).to.equal('ink');
+  });
+
+  it('never leave a desk without the backdrop that lies everywhere, nor one for what is gone', () => {
+    const desk = after(dawnCount(), (draft) => {
+      const [first] = draft.workspaces;
+      edits.addBackdrop(
+        draft,
+        createBackdrop('own', createScene('fog', 1), { where: { workspace: first?.id ?? '' } }),
+      );
+    });
+    expect(desk.backdrops.map(({ id }) => id)).to.include('own');
+    const without = after(desk, (draft) => {
+      edits.removeBackdrop(draft, draft.backdrops[0]?.id ?? '');
+      edits.removeWorkspace(draft, draft.workspaces[0]?.id ?? '');
+    });
+    expect(without.backdrops.map(({ id }) => id)).to.deep.equal(dawnCount().backdrops.map(({ id }) => id));
   });
 });

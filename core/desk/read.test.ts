@@ -79,6 +79,43 @@ describe('readDesk', () => {
   });
 });
 
+describe('looks and backdrops', () => {
+  const refused = (change: (desk: ReturnType<typeof json>) => void) => {
+    const desk = json();
+    change(desk);
+    const result = readDesk(desk);
+    return result.ok ? 'fine' : result.problems.map(problemText).join('; ');
+  };
+
+  it('are refused with the path of what is wrong', () => {
+    expect(refused((desk) => (desk.backdrops[0].for.half = 'dark'))).to.match(
+      /^backdrops\[0\]\.for: must lie everywhere/,
+    );
+    expect(refused((desk) => (desk.backdrops[1].for.screen = 'gone'))).to.match(
+      /^backdrops\[1\]\.for\.screen: names a screen/,
+    );
+    expect(refused((desk) => (desk.backdrops[1].for.workspace = 'gone'))).to.match(
+      /for\.workspace: names a workspace/,
+    );
+    expect(refused((desk) => (desk.backdrops[1].id = desk.backdrops[0].id))).to.match(/is used twice/);
+    expect(refused((desk) => (desk.backdrops[0].source.change.times = ['25:00']))).to.match(
+      /times\[0\]: is not a time of day/,
+    );
+    expect(refused((desk) => (desk.backdrops[0].adjust.blur = 4000))).to.match(/adjust\.blur/);
+    expect(
+      refused((desk) => (desk.look.roles.dark.surface = { from: 'raised', lighter: 1, more: 0, warmer: 0 })),
+    ).to.match(/^look\.roles\.dark\.\w+: is a step, in a circle, from itself/);
+    expect(refused((desk) => (desk.look.fonts.text.family = `own:${'a'.repeat(64)}`))).to.match(
+      /font of one’s own that is not there/,
+    );
+    expect(refused((desk) => (desk.look.fonts.text.family = 'comic'))).to.match(/look\.fonts\.text\.family/);
+    expect(
+      refused((desk) => (desk.look.terminal.dark = { ground: '#000', ink: '#fff', colours: [] })),
+    ).to.match(/terminal\.dark\.colours/);
+    expect(refused(() => {})).to.equal('fine');
+  });
+});
+
 describe('upgrading', () => {
   it('has a step from every older format, each of which is tested here', () => {
     expect(Object.keys(steps).map(Number)).to.deep.equal(
@@ -86,8 +123,49 @@ describe('upgrading', () => {
     );
   });
 
+  /** The looks and backdrops of formats 0 and 1. */
+  function inFormat1(backdrop: object = { kind: 'scene', scene: 'night', seed: 4 }) {
+    const { backdrops: _backdrops, look, ...rest } = json();
+    const { roles, finish } = look;
+    const fonts = { display: 'fraunces', text: 'figtree', figures: 'spline-sans-mono' };
+    const bare = { ...finish, kind: 'bare', shadow: 20 };
+    return {
+      ...rest,
+      format: 1,
+      backdrop,
+      widgets: rest.widgets.map((widget: object) => ({ ...widget, finish: bare })),
+      look: { half: 'light', roles, fonts, icons: 'duo', finish },
+    };
+  }
+
+  it('brings format 1, with one backdrop and a plain look, to the present one', () => {
+    const read = readDesk(inFormat1());
+    if (!read.ok) throw new Error(read.problems.map(problemText).join('; '));
+    const { backdrops, look, widgets } = read.value;
+    expect(backdrops).to.have.length(1);
+    expect(backdrops[0]?.source).to.deep.include({ kind: 'scene', scene: 'night', seed: 4, colours: 'own' });
+    expect(look.half).to.deep.equal({ by: 'choice', half: 'light' });
+    expect(look.fonts.figures).to.deep.equal({
+      family: 'spline-sans-mono',
+      size: 100,
+      weight: 0,
+      spacing: 0,
+    });
+    expect(look.icons).to.deep.include({ set: 'shell', style: 'duo', tile: 'none' });
+    // What a bare part looked like it still looks like: its kept shadow does not become a shade.
+    expect(widgets.every(({ finish }) => finish?.kind === 'bare' && finish.shadow === 0)).to.equal(true);
+    const picture = { kind: 'picture', picture: 'a'.repeat(64), name: 'hide.png', focal: { x: 0.2, y: 0.8 } };
+    const second = readDesk(inFormat1(picture));
+    expect(second.ok && second.value.backdrops[0]?.source).to.deep.equal({
+      ...picture,
+      fit: 'cover',
+      turn: 0,
+      mirror: false,
+    });
+  });
+
   it('brings format 0, with one screen and absolute positions, to the present one', () => {
-    const { screens: _screens, edges, widgets, ...rest } = json();
+    const { screens: _screens, edges, widgets, ...rest } = inFormat1();
     const old = {
       ...rest,
       format: 0,

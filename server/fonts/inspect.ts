@@ -1,4 +1,5 @@
 import { create, type Font } from 'fontkit';
+import woff2 from 'wawoff2';
 import type { FontMetrics } from '../../core/desk/look-schema.ts';
 
 export type Inspected = { ok: true; name: string; metrics: FontMetrics } | { ok: false; reason: string };
@@ -13,10 +14,10 @@ const characters = [
 const NEEDED = 'AEIOUaeiourstnl0123456789:';
 
 /** Looks into the bytes of a font (WOFF2, WOFF, TTF or OTF): its name, and the widths of its characters. */
-export function inspectFont(bytes: Uint8Array): Inspected {
+export async function inspectFont(bytes: Uint8Array): Promise<Inspected> {
   let font: Font;
   try {
-    const made = create(Buffer.from(bytes));
+    const made = create(await unpacked(Buffer.from(bytes)));
     if ('fonts' in made) return { ok: false, reason: 'is a collection of fonts: give one of them' };
     font = made;
     const missing = [...NEEDED].filter(
@@ -40,11 +41,18 @@ export function inspectFont(bytes: Uint8Array): Inspected {
       .flat()
       .some((advance) => !Number.isFinite(advance) || advance < 0 || advance > 20);
     if (wrong) return { ok: false, reason: 'has characters without a sensible width' };
-    const name = (font.familyName || font.fullName || '').replace(/[^\p{L}\p{N} .,'()-]/gu, '').slice(0, 80);
+    const name = (font.getName('preferredFamily', 'en') ?? font.familyName ?? font.fullName ?? '')
+      .replace(/[^\p{L}\p{N} .,'()-]/gu, '')
+      .slice(0, 80);
     return { ok: true, name, metrics: { weights, advances } };
   } catch {
     return { ok: false, reason: 'is damaged, or not a font' };
   }
+}
+
+/** The reader can't vary the weight of a font that is still packed as WOFF2. */
+async function unpacked(bytes: Buffer): Promise<Buffer> {
+  return bytes.toString('latin1', 0, 4) === 'wOF2' ? Buffer.from(await woff2.decompress(bytes)) : bytes;
 }
 
 function round(value: number): number {

@@ -1,74 +1,275 @@
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import sharp from 'sharp';
+import { decode } from '../../tests/support/pixels.ts';
+import { adjustPixels } from '../../core/backdrop/adjust.ts';
+import { sampleOf, type Drawn, type DrawnAdjust } from '../../core/backdrop/drawn.ts';
 import { deltaE } from '../../core/colour/convert.ts';
-import { WIDTHS, createRenderer, widthFor } from './render.ts';
+import type { Pixels } from '../../core/colour/extract.ts';
+import { createPicture, createScene } from '../../core/desk/defaults.ts';
+import type { Picture } from '../../core/desk/backdrop-schema.ts';
+import { openStore } from '../db/open.ts';
+import { Cancelled, createThreads, type Threads } from '../threads/pool.ts';
+import { WIDTHS, createRenderer, widthFor, type Renderer } from './render.ts';
+import { createPictureStore, type PictureStore } from './store.ts';
 
-describe('making pictures', () => {
+const adjust: DrawnAdjust = {
+  blur: 6,
+  brightness: -20,
+  contrast: 14,
+  saturation: -30,
+  temperature: 25,
+  twoTone: { dark: '#201030', light: '#f0e8d0', strength: 25 },
+  tint: { colour: '#2d2139', strength: 18 },
+  darken: { toward: 'rim', strength: 50 },
+  grain: 12,
+};
+
+/** Colours of four quarters, from the top left in reading order, as a picture of a size. */
+async function quarters(width: number, height: number): Promise<Buffer> {
+  const colours = ['#c03020', '#20a040', '#2040c0', '#e0c040'];
+  const tiles = colours.map((background, index) => ({
+    input: { create: { width: width / 2, height: height / 2, channels: 3 as const, background } },
+    left: (index % 2) * (width / 2),
+    top: Math.floor(index / 2) * (height / 2),
+  }));
+  return sharp({ create: { width, height, channels: 3, background: '#000' } })
+    .composite(tiles)
+    .png()
+    .toBuffer();
+}
+
+const hexAt = ({ data, width }: Pixels, x: number, y: number) =>
+  `#${[0, 1, 2].map((channel) => (data[(y * width + x) * 4 + channel] ?? 0).toString(16).padStart(2, '0')).join('')}`;
+
+function meanDelta(a: Pixels, b: Pixels): number {
+  expect([a.width, a.height]).to.deep.equal([b.width, b.height]);
+  let sum = 0;
+  let count = 0;
+  for (let y = 2; y < a.height; y += 5) {
+    for (let x = 2; x < a.width; x += 5) {
+      sum += deltaE(hexAt(a, x, y), hexAt(b, x, y));
+      count++;
+    }
+  }
+  return sum / count;
+}
+
+describe('making backdrops', function () {
   let folder: string;
+  let threads: Threads;
+  let pictures: PictureStore;
+  let renderer: Renderer;
+  let end: () => void;
+
+  before(() => (threads = createThreads()));
+  after(() => threads.close());
   beforeEach(() => {
     folder = mkdtempSync(join(tmpdir(), 'velvet-render-'));
+    const store = openStore(folder);
+    end = () => store.$client.close();
+    pictures = createPictureStore(store, join(folder, 'pictures'), threads);
+    renderer = createRenderer(join(folder, 'cache'), pictures, threads);
   });
-  afterEach(() => rmSync(folder, { recursive: true }));
+  afterEach(() => {
+    end();
+    rmSync(folder, { recursive: true });
+  });
+
+  const scene = (seed: number, change: Partial<Drawn> = {}): Drawn => ({
+    ...sampleOf(createScene('tide', seed)),
+    ...change,
+  });
+  async function laid(
+    bytes: Buffer,
+    change: Partial<Picture>,
+    [width, height] = [400, 200],
+  ): Promise<Pixels> {
+    const { id } = await pictures.add(bytes, 'test.png');
+    const whole = { width, height };
+    const drawn: Drawn = {
+      ...sampleOf(createPicture(id, 'test', change)),
+      whole,
+      part: { x: 0, y: 0, ...whole },
+      ground: '#101010',
+    };
+    return decode(await renderer.export(drawn, { width, height, format: 'png' }));
+  }
 
   it('rounds a width up to one that is made, and never beyond the largest', () => {
-    expect([1, 480, 481, 1900, 2000, 9999].map(widthFor)).to.deep.equal([480, 480, 960, 1920, 2560, 3840]);
+    expect([1, 240, 480, 481, 1900, 2000, 9999].map(widthFor)).to.deep.equal([
+      240, 240, 480, 960, 1920, 2560, 3840,
+    ]);
     expect(WIDTHS).to.deep.equal(WIDTHS.toSorted((a, b) => a - b));
   });
 
   it('makes each once, shares one under way, and takes it from the cache afterwards', async () => {
-    const renderer = createRenderer(folder);
+    const cached = () => readdirSync(join(folder, 'cache'));
     const [first, second] = await Promise.all([
-      renderer.scene('tide', 4, 480),
-      renderer.scene('tide', 4, 480),
+      renderer.backdrop(scene(4), 240),
+      renderer.backdrop(scene(4), 240),
     ]);
     expect(first).to.equal(second);
-    expect(readdirSync(folder)).to.have.length(1);
-    const again = await createRenderer(folder).scene('tide', 4, 480);
+    expect(cached()).to.have.length(1);
+    const again = await createRenderer(join(folder, 'cache'), pictures, threads).backdrop(scene(4), 240);
     expect(again.equals(first)).to.equal(true);
-    await renderer.scene('tide', 5, 480);
-    expect(readdirSync(folder)).to.have.length(2);
+    await renderer.backdrop(scene(5), 240);
+    await renderer.backdrop(scene(4, { adjust }), 240);
+    expect(cached()).to.have.length(3);
+    expect(cached().filter((name) => name.endsWith('.part'))).to.deep.equal([]);
   });
 
-  it('draws the same picture anywhere: the grain comes from the seed', async () => {
-    const other = mkdtempSync(join(tmpdir(), 'velvet-render-'));
-    const [here, there] = await Promise.all([
-      createRenderer(folder).scene('lamp', 9, 480),
-      createRenderer(other).scene('lamp', 9, 480),
-    ]);
-    rmSync(other, { recursive: true });
-    expect(here.equals(there)).to.equal(true);
+  it('bakes what the stage paints: the same adjustments at another density, within two steps of colour', async () => {
+    const drawn = sampleOf(createScene('headland', 7));
+    const whole = { width: 1920, height: 1080 };
+    const source = await decode(await renderer.export(drawn, { width: 960, height: 540, format: 'png' }));
+    adjustPixels(source, adjust, whole, drawn.part);
+    const baked = await renderer.export({ ...drawn, adjust }, { width: 1920, height: 1080, format: 'png' });
+    const smaller = await decode(await sharp(baked).resize(960, 540).png().toBuffer());
+    const delta = meanDelta(source, smaller);
+    expect(delta).to.be.below(2);
+    expect(
+      meanDelta(
+        source,
+        await decode(await renderer.export(drawn, { width: 960, height: 540, format: 'png' })),
+      ),
+    ).to.be.above(5);
   });
 
-  it('leaves nothing behind when a picture can not be made, and tries again when asked again', async () => {
-    const renderer = createRenderer(folder);
-    const path = join(folder, 'later.png');
-    const failure = await renderer.picture('later', path, 480).then(
-      () => null,
-      (error: Error) => error,
+  it('is sharp: a scene at full size has edges that one pixel of it can hold', async () => {
+    const large = await decode(
+      await renderer.export(sampleOf(createScene('strata', 3)), { width: 3840, height: 2160, format: 'png' }),
     );
-    expect(failure).to.be.instanceOf(Error);
-    await sharp({ create: { width: 20, height: 10, channels: 3, background: '#336699' } })
-      .png()
-      .toFile(path);
-    expect((await renderer.picture('later', path, 480)).length).to.be.greaterThan(0);
-    expect(readdirSync(folder).filter((name) => name.endsWith('.part'))).to.deep.equal([]);
+    let steepest = 0;
+    for (let y = 600; y < 1800; y++) {
+      const [a, b] = [0, 1].map((by) => large.data[((y + by) * 3840 + 1900) * 4] ?? 0);
+      steepest = Math.max(steepest, Math.abs((a ?? 0) - (b ?? 0)));
+    }
+    expect(steepest).to.be.above(8);
   });
 
-  it('turns a picture as its EXIF data says, and keeps its colours', async () => {
-    const path = join(folder, 'turned.jpg');
-    const bytes = await sharp({ create: { width: 40, height: 20, channels: 3, background: '#b0603a' } })
+  it('lays a picture as it is told: covering, contained, stretched, tiled, turned, mirrored', async () => {
+    const bytes = await quarters(100, 100);
+    const near = (pixels: Pixels, x: number, y: number, hex: string, why: string) =>
+      expect(deltaE(hexAt(pixels, x, y), hex), why).to.be.below(2);
+    const contained = await laid(bytes, { fit: 'contain' });
+    near(contained, 20, 100, '#101010', 'ground beside it');
+    near(contained, 110, 20, '#c03020', 'its first quarter');
+    near(await laid(bytes, { fit: 'stretch' }), 380, 20, '#20a040', 'stretched to the side');
+    near(
+      await laid(bytes, { fit: 'cover', focal: { x: 0.5, y: 0 } }),
+      20,
+      190,
+      '#c03020',
+      'its upper half alone',
+    );
+    near(
+      await laid(bytes, { fit: 'cover', focal: { x: 0.5, y: 1 } }),
+      20,
+      10,
+      '#2040c0',
+      'its lower half alone',
+    );
+    const tiled = await laid(bytes, { fit: 'tile', focal: { x: 0, y: 0 } });
+    for (const x of [25, 125, 325]) near(tiled, x, 25, '#c03020', `a tile at ${x}`);
+    near(await laid(bytes, { fit: 'contain', turn: 90 }), 110, 20, '#2040c0', 'turned to the right');
+    near(await laid(bytes, { fit: 'contain', mirror: true }), 110, 20, '#20a040', 'mirrored');
+    near(await laid(bytes, { fit: 'centre' }), 20, 20, '#101010', 'smaller than the screen');
+  });
+
+  it('turns a picture as its EXIF data says before anything else', async () => {
+    const turned = await sharp(await quarters(80, 40))
       .jpeg({ quality: 100 })
       .withMetadata({ orientation: 6 })
       .toBuffer();
-    writeFileSync(path, bytes);
-    const { data, info } = await sharp(await createRenderer(folder).picture('turned', path, 480))
-      .raw()
-      .toBuffer({ resolveWithObject: true });
-    expect([info.width, info.height]).to.deep.equal([20, 40]);
-    const hex = `#${[...data.subarray(0, 3)].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
-    expect(deltaE(hex, '#b0603a')).to.be.below(2);
+    const pixels = await laid(turned, { fit: 'contain' });
+    // Turned to the right it is upright, and narrow: what was at its lower left comes to the upper left.
+    expect(deltaE(hexAt(pixels, 160, 20), '#2040c0')).to.be.below(4);
+    expect(hexAt(pixels, 100, 20)).to.equal('#101010');
+  });
+
+  it('brings 16 bits and a wide gamut in as the colours that they are', async () => {
+    const deep = await sharp(await quarters(40, 40))
+      .toColourspace('rgb16')
+      .png()
+      .toBuffer();
+    expect((await sharp(deep).metadata()).depth).to.equal('ushort');
+    expect(deltaE(hexAt(await laid(deep, { fit: 'stretch' }), 20, 20), '#c03020')).to.be.below(1);
+    const wide = await sharp({ create: { width: 20, height: 20, channels: 3, background: '#c03020' } })
+      .withIccProfile('p3')
+      .png()
+      .toBuffer();
+    expect((await sharp(wide).metadata()).hasProfile).to.equal(true);
+    expect(deltaE(hexAt(await laid(wide, { fit: 'stretch' }), 20, 20), '#c03020')).to.be.below(1.5);
+  });
+
+  it('shows the first frame of an animated picture, and says so', async () => {
+    const frames = Buffer.concat([Buffer.alloc(20 * 20 * 3, 0x20), Buffer.alloc(20 * 20 * 3, 0xe0)]);
+    const animated = await sharp(frames, { raw: { width: 20, height: 40, channels: 3, pageHeight: 20 } })
+      .webp({ lossless: true, loop: 0 })
+      .toBuffer();
+    const { id } = await pictures.add(animated, 'moving.webp');
+    expect(await pictures.facts(id)).to.deep.include({ width: 20, height: 20, isAnimated: true });
+    expect(hexAt(await laid(animated, { fit: 'stretch' }), 50, 50)).to.equal('#202020');
+  });
+
+  it('says how large, how deep and how strongly packed a picture is', async () => {
+    const soft = await decode(await renderer.export(scene(3), { width: 640, height: 360, format: 'png' }));
+    const packed = await sharp(soft.data, { raw: { width: 640, height: 360, channels: 4 } })
+      .jpeg({ quality: 6 })
+      .toBuffer();
+    const facts = await pictures.facts((await pictures.add(packed, 'packed.jpg')).id);
+    expect(facts).to.deep.include({ width: 640, height: 360, depth: 8, isAnimated: false });
+    expect(facts.blocks).to.be.above(2);
+    const whole = await renderer.export(scene(3), { width: 640, height: 360, format: 'png' });
+    const clean = await pictures.facts((await pictures.add(whole, 'clean.png')).id);
+    expect(clean.blocks).to.be.below(1.2);
+  });
+
+  it('leaves as PNG, WebP, AVIF and JPEG in exactly the pixels asked for', async () => {
+    for (const format of ['png', 'webp', 'avif', 'jpeg'] as const) {
+      const bytes = await renderer.export(scene(2, { adjust }), { width: 321, height: 181, format });
+      const found = await sharp(bytes).metadata();
+      expect([found.width, found.height], format).to.deep.equal([321, 181]);
+      expect(found.format === 'heif' ? 'avif' : found.format).to.equal(format);
+      expect(found.exif, format).to.equal(undefined);
+    }
+  });
+
+  it('stops when it is cancelled, and works on afterwards', async () => {
+    const stop = new AbortController();
+    const work = renderer.export(
+      sampleOf(createScene('night', 1)),
+      { width: 3840, height: 2160, format: 'avif' },
+      stop.signal,
+    );
+    setTimeout(() => stop.abort(), 100);
+    const failure = await work.then(
+      () => null,
+      (error: unknown) => error,
+    );
+    expect(failure).to.be.instanceOf(Cancelled);
+    const next = await renderer.export(scene(1), { width: 64, height: 36, format: 'png' });
+    expect((await sharp(next).metadata()).width).to.equal(64);
+  });
+
+  it('handles a picture of a hundred megapixels, and refuses a larger one with a sentence', async function () {
+    this.timeout(60_000);
+    const plane = (width: number, height: number) =>
+      sharp({ create: { width, height, channels: 3, background: '#406080' }, limitInputPixels: false })
+        .jpeg({ quality: 30 })
+        .toBuffer();
+    const large = await plane(12_000, 8_300);
+    const before = process.memoryUsage().rss;
+    const pixels = await laid(large, { fit: 'cover' }, [640, 360]);
+    expect(deltaE(hexAt(pixels, 320, 180), '#406080')).to.be.below(3);
+    expect((process.memoryUsage().rss - before) / 2 ** 20, 'MiB taken').to.be.below(900);
+    const refused = await pictures.add(await plane(16_000, 9_000), 'vast.jpg').then(
+      () => null,
+      (error: Error) => error.message,
+    );
+    expect(refused).to.match(/144 megapixels; up to 120 are taken/);
   });
 });

@@ -7,6 +7,8 @@ import { itemKinds } from '../../core/items/list.ts';
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
 import { bareDesk, demoDesks } from '../../demo/desks.ts';
 
+export { bareDesk };
+
 /** 24 November 2026, 07:12 at Marrow Point. */
 export const DAWN = Date.UTC(2026, 10, 24, 7, 12);
 

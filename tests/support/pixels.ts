@@ -13,7 +13,11 @@ export async function decode(bytes: Buffer): Promise<Pixels> {
 }
 
 /** One colour everywhere. */
-export function flatPixels(width: number, height: number, [r, g, b]: readonly [number, number, number]): Pixels {
+export function flatPixels(
+  width: number,
+  height: number,
+  [r, g, b]: readonly [number, number, number],
+): Pixels {
   const data = new Uint8ClampedArray(width * height * 4);
   for (let at = 0; at < data.length; at += 4) data.set([r, g, b, 255], at);
   return { width, height, data };

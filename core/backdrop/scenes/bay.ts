@@ -45,7 +45,7 @@ function tonesAt(sun: number) {
 export function bay({ seed, control, sky }: SceneInput): SceneDrawing {
   const sun = sky ? sky.sun : -18 + control('hour') * 60;
   const isRising = sky?.isRising ?? true;
-  const phase = sky ? sky.phase : control('moon') * 0.98;
+  const phase = sky ? sky.phase : control('moon') / 2;
   const moonHeight = sky ? sky.moon : 34;
   const horizon = 690 + (0.5 - control('horizon')) * 240;
   const { top, middle, low, light } = tonesAt(sun);

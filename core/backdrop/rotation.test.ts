@@ -1,0 +1,149 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { arbitraryMoment, bareDesk } from '../../tests/support/desks.ts';
+import type { Change, Rotation } from '../desk/backdrop-schema.ts';
+import { createScene } from '../desk/defaults.ts';
+import { wallClock } from '../sources/time/time.ts';
+import { changesBetween, entryOf, rotationAt, slotAt } from './rotation.ts';
+
+const { place } = bareDesk();
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+/** The nights at Marrow Point on which the clocks are set: forward on 29 March, back on 25 October. */
+const SPRING = Date.UTC(2026, 2, 29);
+const AUTUMN = Date.UTC(2026, 9, 25);
+
+const times = (...list: string[]): Change => ({ by: 'times', times: list });
+const wallTimes = (moments: number[]) =>
+  moments.map((moment) => {
+    const { hour, minute } = wallClock(moment, place.zone);
+    return `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`;
+  });
+
+const arbitraryChange: fc.Arbitrary<Change> = fc.oneof(
+  fc.integer({ min: 5, max: 4000 }).map((minutes): Change => ({ by: 'every', minutes })),
+  fc.constantFrom<Change>({ by: 'every', minutes: 1440 }, { by: 'every', minutes: 2880 }, { by: 'sun' }),
+  fc
+    .array(
+      fc
+        .tuple(fc.integer({ min: 0, max: 23 }), fc.integer({ min: 0, max: 59 }))
+        .map(([h, m]) => `${String(h).padStart(2, '0')}:${String(m).padStart(2, '0')}`),
+      { minLength: 1, maxLength: 6 },
+    )
+    .map((list): Change => ({ by: 'times', times: list })),
+);
+
+describe('when a rotation changes', () => {
+  it('is at the set times of the wall clock, whatever the sun or the season', () => {
+    const change = times('06:30', '12:00', '21:15');
+    for (const day of [Date.UTC(2026, 0, 12), Date.UTC(2026, 6, 12)]) {
+      const found = changesBetween(change, day + 12 * HOUR, day + 12 * HOUR + DAY, place);
+      expect(wallTimes(found)).to.have.members(['06:30', '12:00', '21:15']);
+    }
+  });
+
+  it('goes by the wall clock over the nights on which the clocks are set', () => {
+    // In spring half past one does not exist: it comes when the clock has gone on to half past two.
+    expect(
+      wallTimes(changesBetween(times('00:30', '01:30', '04:00'), SPRING, SPRING + 12 * HOUR, place)),
+    ).to.deep.equal(['00:30', '02:30', '04:00']);
+    // In autumn it exists twice and counts once.
+    const autumn = changesBetween(times('00:30', '01:30', '04:00'), AUTUMN - HOUR, AUTUMN + 12 * HOUR, place);
+    expect(wallTimes(autumn)).to.deep.equal(['00:30', '01:30', '04:00']);
+  });
+
+  it('keeps to midnight when it changes by days, through both of those nights', () => {
+    for (const night of [SPRING, AUTUMN]) {
+      const found = changesBetween(
+        { by: 'every', minutes: 1440 },
+        night - 1.5 * DAY,
+        night + 3.5 * DAY,
+        place,
+      );
+      expect(found).to.have.length(5);
+      expect(new Set(wallTimes(found))).to.deep.equal(new Set(['00:00']));
+    }
+  });
+
+  it('is at sunrise and sunset, and still twice a day where the sun does not set', () => {
+    const [rise, set] = changesBetween({ by: 'sun' }, Date.UTC(2026, 10, 24), Date.UTC(2026, 10, 25), place);
+    expect(wallTimes([rise ?? 0, set ?? 0])).to.deep.equal(['07:51', '15:50']);
+    const north = { ...place, latitude: 78, longitude: 15, zone: 'Europe/Oslo' };
+    expect(changesBetween({ by: 'sun' }, Date.UTC(2026, 5, 20), Date.UTC(2026, 5, 22), north)).to.have.length(
+      4,
+    );
+  });
+
+  it('numbers its slots without a gap or a step back, and each begins where the last one ends', () => {
+    fc.assert(
+      fc.property(arbitraryChange, arbitraryMoment, (change, moment) => {
+        let slot = slotAt(change, moment, place);
+        expect(slot.since).to.be.at.most(moment);
+        expect(slot.until).to.be.above(moment);
+        for (let step = 0; step < 12; step++) {
+          const next = slotAt(change, slot.until, place);
+          expect(next.number - slot.number).to.be.at.least(1);
+          expect(next.since).to.equal(slot.until);
+          expect(slotAt(change, next.since - 1, place).number).to.equal(slot.number);
+          slot = next;
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('never goes back or stands still over a night on which the clocks are set', () => {
+    for (const night of [SPRING, AUTUMN]) {
+      for (const change of [times('01:15', '01:45', '02:15'), { by: 'every', minutes: 30 } as Change]) {
+        let before = -Infinity;
+        for (let at = night - 3 * HOUR; at < night + 6 * HOUR; at += 60_000) {
+          const { number } = slotAt(change, at, place);
+          expect(number).to.be.at.least(before);
+          before = number;
+        }
+      }
+    }
+  });
+});
+
+describe('what a rotation shows', () => {
+  it('goes through its entries in order, round and round', () => {
+    const shown = Array.from({ length: 7 }, (_, slot) => entryOf(slot - 2, 3, false, 1));
+    expect(shown).to.deep.equal([1, 2, 0, 1, 2, 0, 1]);
+  });
+
+  it('shuffled, shows each entry once in a round and none twice running', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 3, max: 12 }),
+        fc.integer(),
+        fc.integer({ min: -50, max: 50 }),
+        (count, seed, round) => {
+          const slots = Array.from({ length: 3 * count }, (_, index) => (round + 1) * count + index);
+          const shown = slots.map((slot) => entryOf(slot, count, true, seed));
+          for (let start = 0; start < shown.length; start += count)
+            expect(new Set(shown.slice(start, start + count)).size).to.equal(count);
+          shown.slice(1).forEach((entry, index) => expect(entry).not.to.equal(shown[index]));
+        },
+      ),
+    );
+  });
+
+  it('passes from one entry into the next in as many seconds as it is given', () => {
+    const rotation: Rotation = {
+      kind: 'rotation',
+      entries: [1, 2].map((seed) => ({ id: `e${seed}`, source: createScene('tide', seed) })),
+      change: times('06:00', '18:00'),
+      shuffled: false,
+      fade: 60,
+    };
+    const at = Date.UTC(2026, 10, 24, 18, 0, 0);
+    const before = rotationAt(rotation, at - 1, place, 1);
+    const half = rotationAt(rotation, at + 30_000, place, 1);
+    expect(before.from).to.equal(null);
+    expect(half.from).to.deep.equal({ entry: before.entry, share: 0.5 });
+    expect(half.entry).not.to.equal(before.entry);
+    expect(rotationAt(rotation, at + 60_000, place, 1).from).to.equal(null);
+    expect(rotationAt({ ...rotation, fade: 0 }, at, place, 1).from).to.equal(null);
+  });
+});

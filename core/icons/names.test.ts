@@ -1,0 +1,26 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { demoDesks } from '../../demo/desks.ts';
+import { drawnName, iconNames } from './names.ts';
+
+describe('icon names', () => {
+  it('stand for themselves where the sets draw them', () => {
+    for (const name of iconNames) expect(drawnName(name)).to.equal(name);
+    for (const { Icon } of demoDesks().flatMap(({ applications }) => applications))
+      expect(drawnName(Icon)).to.equal(Icon);
+  });
+
+  it('fall back to the more general name, then to their family, then to a window', () => {
+    expect(drawnName('audio-x-generic-symbolic')).to.equal('audio-x-generic');
+    expect(drawnName('folder-documents-open')).to.equal('folder');
+    expect(drawnName('weather-clear-night-fog')).to.equal('weather-clear-night');
+    expect(drawnName('multimedia-volume-control')).to.equal('multimedia-player');
+    expect(drawnName('network-wireless-signal-good')).to.equal('network-idle');
+    expect(drawnName('Some.Strange.App')).to.equal('application-x-executable');
+    expect(drawnName('')).to.equal('application-x-executable');
+  });
+
+  it('always come to one that is drawn', () => {
+    fc.assert(fc.property(fc.string(), (name) => void expect(iconNames).to.include(drawnName(name))));
+  });
+});

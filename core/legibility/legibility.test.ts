@@ -1,0 +1,191 @@
+import { expect } from 'chai';
+import { DAWN, clockAt, emptyDesk, fromCorner } from '../../tests/support/desks.ts';
+import { bakedPixels, flatPixels } from '../../tests/support/pixels.ts';
+import { demoDesks } from '../../demo/desks.ts';
+import { contrast } from '../colour/convert.ts';
+import { createBackdrop, createScene } from '../desk/defaults.ts';
+import type { Desk, Widget } from '../desk/schema.ts';
+import type { Finish } from '../desk/values.ts';
+import { enough, judgeDesk, type PixelsOf } from './judge.ts';
+import { mended, mendsFor } from './mends.ts';
+
+const now = { moment: DAWN };
+const flat =
+  (rgb: readonly [number, number, number]): PixelsOf =>
+  async (_drawn, { width, height }) =>
+    flatPixels(width, height, rgb);
+
+/** A desk with one line of clock, on a finish, in the colours given. */
+function deskWith(
+  finish: Partial<Finish>,
+  change: Partial<Widget> = {},
+  roles: Record<string, string> = {},
+): Desk {
+  const desk = emptyDesk();
+  const clock = clockAt('clock', fromCorner(300, 200), { date: '' });
+  const both = { light: { ...desk.look.roles.light, ...roles }, dark: { ...desk.look.roles.dark, ...roles } };
+  return {
+    ...desk,
+    look: { ...desk.look, roles: both },
+    widgets: [{ ...clock, finish: { ...desk.look.finish, ...finish }, ...change }],
+  };
+}
+
+async function worstOf(desk: Desk, pixelsOf: PixelsOf) {
+  const [worst] = await judgeDesk(desk, now, pixelsOf);
+  if (!worst) throw new Error('nothing was judged');
+  return worst;
+}
+
+const white = { ink: '#ffffff', ground: '#101010', surface: '#202020' };
+
+describe('judging whether a text can be read', () => {
+  it('gives the very contrast of two colours where the pixels are one colour', async () => {
+    const worst = await worstOf(deskWith({ kind: 'bare', shadow: 0 }, {}, white), flat([64, 96, 128]));
+    expect(worst.contrast).to.be.closeTo(contrast('#ffffff', '#406080'), 0.01);
+    expect(worst.needs).to.equal(3);
+    expect(enough(worst)).to.be.above(1);
+  });
+
+  it('lays the finish over the pixels, as much of it as is not sheer', async () => {
+    const on = async (finish: Partial<Finish>) =>
+      (await worstOf(deskWith(finish, {}, white), flat([250, 250, 250]))).contrast;
+    expect(await on({ kind: 'matte', tint: 'ground' })).to.be.closeTo(contrast('#ffffff', '#101010'), 0.05);
+    const half = Math.round(250 * 0.5 + 16 * 0.5).toString(16);
+    expect(await on({ kind: 'sheer', tint: 'ground', sheerness: 50 })).to.be.closeTo(
+      contrast('#ffffff', `#${half}${half}${half}`),
+      0.1,
+    );
+    expect(await on({ kind: 'sheer', tint: 'ground', sheerness: 100 })).to.be.closeTo(1.04, 0.02);
+    expect(await on({ kind: 'bare', shadow: 100 })).to.be.above(await on({ kind: 'bare', shadow: 0 }));
+  });
+
+  it('judges by the weakest twentieth: a speck does not count, a cloud does', async () => {
+    const speckled =
+      (share: number): PixelsOf =>
+      async (_drawn, { width, height }) => {
+        const pixels = flatPixels(width, height, [20, 20, 20]);
+        for (let x = 0; x < width; x++) {
+          if ((x * 997) % 1000 >= share * 1000) continue;
+          for (let y = 0; y < height; y++) pixels.data.set([255, 255, 255], (y * width + x) * 4);
+        }
+        return pixels;
+      };
+    const desk = deskWith({ kind: 'bare', shadow: 0 }, {}, white);
+    expect((await worstOf(desk, speckled(0.02))).contrast).to.be.above(12);
+    expect((await worstOf(desk, speckled(0.3))).contrast).to.be.below(1.2);
+  });
+
+  it('says where the weakest pixels are', async () => {
+    const corner: PixelsOf = async (_drawn, { width, height }) => {
+      const pixels = flatPixels(width, height, [20, 20, 20]);
+      const density = width / 1000;
+      for (let y = Math.round(200 * density); y < height; y++)
+        for (let x = Math.round(350 * density); x < width; x++)
+          pixels.data.set([255, 255, 255], (y * width + x) * 4);
+      return pixels;
+    };
+    const worst = await worstOf(deskWith({ kind: 'bare', shadow: 0 }, {}, white), corner);
+    expect(worst.worst.x).to.be.at.least(348);
+    expect(worst.worst.y).to.be.at.least(198);
+    expect(worst.box.x).to.be.closeTo(300, 4);
+  });
+
+  it('finds the worst of both halves and of every entry of a rotation', async () => {
+    const desk: Desk = {
+      ...deskWith({ kind: 'bare', shadow: 0 }),
+      backdrops: [
+        createBackdrop('b', {
+          kind: 'rotation',
+          entries: [1, 2, 3].map((seed) => ({ id: `entry-${seed}`, source: createScene('tide', seed) })),
+          change: { by: 'every', minutes: 60 },
+          shuffled: false,
+          fade: 0,
+        }),
+      ],
+    };
+    const seeded: PixelsOf = async ({ source }, { width, height }) => {
+      const grey = source.kind === 'scene' && source.seed === 2 ? 128 : 255;
+      return flatPixels(width, height, [grey, grey, grey]);
+    };
+    const worst = await worstOf(desk, seeded);
+    // The dark half has pale ink: white paper is worst for it, and the middle grey for nobody.
+    expect(worst.half).to.equal('dark');
+    expect(['entry-1', 'entry-3']).to.include(worst.entry);
+    const inked = { ink: '#000000', softInk: '#000000' };
+    const light = {
+      ...desk,
+      look: {
+        ...desk.look,
+        roles: {
+          light: { ...desk.look.roles.light, ...inked },
+          dark: { ...desk.look.roles.light, ...inked },
+        },
+      },
+    };
+    expect((await worstOf(light, seeded)).entry).to.equal('entry-2');
+  });
+
+  it('sees a part that lies beneath, and leaves out what does not', async () => {
+    const desk = deskWith({ kind: 'bare', shadow: 0 }, {}, white);
+    const beneath: Widget = {
+      ...clockAt('beneath', fromCorner(280, 180), { date: "'a long line of words beneath it'" }),
+      finish: { ...desk.look.finish, kind: 'matte', tint: 'ground' },
+    };
+    const stacked = { ...desk, widgets: [beneath, ...desk.widgets] };
+    const clock = (await judgeDesk(stacked, now, flat([255, 255, 255]), 'clock'))[0];
+    expect(clock?.contrast).to.be.above(15);
+    expect(await judgeDesk(stacked, now, flat([255, 255, 255]), 'nobody')).to.deep.equal([]);
+  });
+});
+
+describe('mending what can hardly be read', () => {
+  for (const [kind, finish] of Object.entries({
+    sheer: { kind: 'sheer', tint: 'ground', sheerness: 90 },
+    frosted: { kind: 'frosted', tint: 'surface', sheerness: 95, blur: 4 },
+    bare: { kind: 'bare', shadow: 0 },
+  } as Record<string, Partial<Finish>>)) {
+    it(`offers for a ${kind} part only what really helps, and not more of it than needed`, async () => {
+      const desk = deskWith(finish, {}, white);
+      const pixels = flat([235, 235, 225]);
+      const worst = await worstOf(desk, pixels);
+      expect(enough(worst)).to.be.below(1);
+      const mends = await mendsFor(desk, now, worst, pixels);
+      expect(mends.length).to.be.above(0);
+      for (const mend of mends) {
+        if (mend.change.kind === 'adjust') continue;
+        const after = await worstOf(mended(desk, mend), pixels);
+        expect(enough(after), mend.title).to.be.at.least(1);
+        expect(enough(after)).to.be.closeTo(mend.reaches, 1e-9);
+      }
+      const first = mends[0]?.change;
+      if (kind === 'sheer' && first?.kind === 'finish') {
+        const slightly = { ...first.finish, sheerness: (first.finish?.sheerness ?? 0) + 4 } as Finish;
+        const before = await worstOf(mended(desk, { change: { ...first, finish: slightly } }), pixels);
+        expect(enough(before)).to.be.below(1);
+      }
+    });
+  }
+
+  it('changes nothing but what it names', () => {
+    const desk = deskWith({});
+    const after = mended(desk, {
+      change: { kind: 'adjust', backdrop: desk.backdrops[0]?.id ?? '', adjust: { brightness: -20 } },
+    });
+    expect(after.backdrops[0]?.adjust.brightness).to.equal(-20);
+    expect({ ...after, backdrops: [] }).to.deep.equal({ ...desk, backdrops: [] });
+  });
+});
+
+describe('the demo', () => {
+  for (const desk of demoDesks()) {
+    it(`${desk.name}: every text can be read, over every backdrop, in both halves`, async () => {
+      const weak = (await judgeDesk(desk, now, bakedPixels)).filter((one) => enough(one) < 1);
+      expect(
+        weak.map(
+          ({ part, text, half, entry, contrast: found }) => `${part} ${text} ${half} ${entry ?? ''} ${found}`,
+        ),
+      ).to.deep.equal([]);
+    });
+  }
+});
