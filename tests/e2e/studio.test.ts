@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { expect } from 'chai';
 import sharp from 'sharp';
+import { resolveRoles } from '../../core/colour/roles.ts';
 import { contrast } from '../../core/colour/convert.ts';
 import { handle, stored, untilKept, withApp } from '../support/app.ts';
 
@@ -37,6 +38,7 @@ withApp('the studio', ({ server, open }) => {
   it('draws the palette from the backdrop, with text that can be read, and every part follows', async () => {
     const page = await open('/desk/dawn-count');
     await page.getByRole('button', { name: 'Backdrop' }).click();
+    await page.getByRole('radio', { name: 'Scene' }).click();
     await page.getByRole('button', { name: 'Reed marsh' }).click();
     await page.getByRole('button', { name: 'Palette' }).click();
     // Pointed at, a palette is only shown; gone from, the desk has its own again.
@@ -51,19 +53,20 @@ withApp('the studio', ({ server, open }) => {
     await page.getByRole('button', { name: 'Calm' }).click();
     await page.getByRole('heading', { name: 'Palette', level: 2 }).hover();
     await untilKept(page);
-    const { look, backdrop } = (await stored(server, 'dawn-count')).desk;
-    expect(backdrop).to.include({ kind: 'scene', scene: 'marsh' });
+    const { look, backdrops } = (await stored(server, 'dawn-count')).desk;
+    expect(backdrops[0]?.source).to.include({ kind: 'scene', scene: 'marsh' });
+    const roles = { light: resolveRoles(look.roles.light), dark: resolveRoles(look.roles.dark) };
     for (const half of ['light', 'dark'] as const) {
       for (const surface of ['ground', 'surface', 'raised'] as const)
-        expect(contrast(look.roles[half].softInk, look.roles[half][surface])).to.be.at.least(4.5);
+        expect(contrast(roles[half].softInk, roles[half][surface])).to.be.at.least(4.5);
     }
     const colour = await lineColour();
-    const { accent } = look.roles.dark;
+    const { accent } = roles.dark;
     expect(colour).to.equal(
       `rgb(${[1, 3, 5].map((at) => parseInt(accent.slice(at, at + 2), 16)).join(', ')})`,
     );
-    await page.keyboard.press('Control+z');
-    await page.keyboard.press('Control+z');
+    for (let step = 0; step < 3; step++) await page.keyboard.press('Control+z');
+    await untilKept(page);
   });
 
   it('keeps ink readable when somebody chooses a colour that is not', async () => {
@@ -80,9 +83,8 @@ withApp('the studio', ({ server, open }) => {
       .evaluate((element) => getComputedStyle(element).color);
     const [r = 0, g = 0, b = 0] = ink.match(/\d+/g)?.map(Number) ?? [];
     const hex = `#${[r, g, b].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
-    expect(contrast(hex, (await stored(server, 'dawn-count')).desk.look.roles.dark.surface)).to.be.at.least(
-      4.5,
-    );
+    const { surface } = resolveRoles((await stored(server, 'dawn-count')).desk.look.roles.dark);
+    expect(contrast(hex, surface)).to.be.at.least(4.5);
     await page.keyboard.press('Control+z');
     await untilKept(page);
   });
@@ -95,22 +97,24 @@ withApp('the studio', ({ server, open }) => {
       .png()
       .toFile(good);
     await page.getByLabel('Picture file').setInputFiles(good);
-    await page.getByText(/hide\.png is the backdrop/).waitFor();
+    await page.getByText(/hide\.png is here/).waitFor();
     await page.getByRole('slider', { name: 'Kept across' }).press('Home');
     await untilKept(page);
-    expect((await stored(server, 'bare-desk')).desk.backdrop).to.deep.include({
+    expect((await stored(server, 'bare-desk')).desk.backdrops[0]?.source).to.deep.include({
       kind: 'picture',
       focal: { x: 0, y: 0.5 },
     });
     const bad = join(server.folder, 'notes.png');
     await sharp({ create: { width: 8, height: 8, channels: 3, background: '#000' } })
-      .gif()
+      .tiff()
       .toFile(bad);
     await page.getByLabel('Picture file').setInputFiles(bad);
     await page
-      .getByText(/notes\.png: This is not a PNG, JPEG, WebP or AVIF picture; nothing was changed/)
+      .getByText(/notes\.png: This is not a PNG, JPEG, WebP, AVIF or GIF picture; nothing was changed/)
       .waitFor();
-    expect((await stored(server, 'bare-desk')).desk.backdrop).to.deep.include({ name: 'hide.png' });
+    expect((await stored(server, 'bare-desk')).desk.backdrops[0]?.source).to.deep.include({
+      name: 'hide.png',
+    });
   });
 
   it('takes a picture dropped on the stage', async () => {
@@ -129,7 +133,7 @@ withApp('the studio', ({ server, open }) => {
       },
       [...bytes],
     );
-    await page.getByText(/shore\.jpg is the backdrop/).waitFor();
+    await page.getByText(/shore\.jpg is here/).waitFor();
   });
 
   it('refuses wrong figures and patterns with a sentence and keeps what was there', async () => {

@@ -7,7 +7,7 @@ import type { Scene } from '../../core/scene/scene.ts';
 import { Actions, type DeskActions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
 import { conditionsOf, useConditions } from '../stores/conditions.ts';
-import { prepareType } from '../stores/families.ts';
+import { prepareType } from '../stores/drawing.ts';
 import { useDesk } from '../stores/desk.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
 import { Message } from '../ui/message.tsx';

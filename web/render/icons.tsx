@@ -12,10 +12,24 @@ export interface IconDrawing {
 }
 
 /** A set of its own file each: only the one that a desk uses is fetched. */
-const sets: Record<IconSetName, FC<IconDrawing>> = {
-  reed: lazy(() => import('./icon-sets/reed.tsx')),
-  slate: lazy(() => import('./icon-sets/slate.tsx')),
-  shell: lazy(() => import('./icon-sets/shell.tsx')),
+const loaders: Record<IconSetName, () => Promise<{ default: FC<IconDrawing> }>> = {
+  reed: () => import('./icon-sets/reed.tsx'),
+  slate: () => import('./icon-sets/slate.tsx'),
+  shell: () => import('./icon-sets/shell.tsx'),
+};
+
+const loaded = new Map<IconSetName, FC<IconDrawing>>();
+
+/** Fetches a set, so that its icons are there at once when they are drawn. */
+export async function loadIconSet(set: IconSetName): Promise<void> {
+  if (!loaded.has(set)) loaded.set(set, (await loaders[set]()).default);
+}
+
+/** For a set that nobody has fetched beforehand. */
+const later: Record<IconSetName, FC<IconDrawing>> = {
+  reed: lazy(loaders.reed),
+  slate: lazy(loaders.slate),
+  shell: lazy(loaders.shell),
 };
 
 export const IconSet = createContext<Scene['icons']>({
@@ -32,10 +46,13 @@ export function DeskIcon({ name, size }: { name: string; size: number }) {
   if (isOwn(name)) {
     return <img src={ownIconAddress(name)} alt="" width={size} height={size} draggable={false} />;
   }
-  const Drawn = sets[set];
+  const Ready = loaded.get(set);
+  const icon = drawnName(name);
+  if (Ready) return <Ready name={icon} size={size} style={style} />;
+  const Drawn = later[set];
   return (
     <Suspense fallback={<span className="block" style={{ width: size, height: size }} />}>
-      <Drawn name={drawnName(name)} size={size} style={style} />
+      <Drawn name={icon} size={size} style={style} />
     </Suspense>
   );
 }

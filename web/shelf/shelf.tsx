@@ -24,7 +24,7 @@ import { Button } from '../ui/controls.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
 import { menuItem, menuLine, menuPanel } from '../ui/menu.ts';
-import { prepareType } from '../stores/families.ts';
+import { prepareDrawing } from '../stores/drawing.ts';
 import { Miniature } from './miniature.tsx';
 import { useMinute } from './use-minute.ts';
 
@@ -193,7 +193,7 @@ export function Shelf() {
 /** The desks on the shelf, once their type can be measured. */
 async function fetchDesks(): Promise<StoredDesk[]> {
   const list = await api.desks();
-  await Promise.all(list.map(({ desk }) => prepareType(desk)));
+  await Promise.all(list.map(({ desk }) => prepareDrawing(desk)));
   return list;
 }
 

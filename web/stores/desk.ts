@@ -12,7 +12,7 @@ import {
   type Recipe,
 } from '../../core/desk/history.ts';
 import { ServerGone, ServerProblem, api, type StoredDesk } from '../api/client.ts';
-import { prepareType } from './families.ts';
+import { prepareDrawing } from './drawing.ts';
 import { createSaver, readUnsaved, type Saver, type SavingState } from '../saving/saver.ts';
 
 /** The desk being edited: the document with its history, and how its saving stands. */
@@ -88,7 +88,7 @@ export const useDesk = create<DeskState>()((set, get) => {
         }
         stored = { desk: unsaved.desk, revision: unsaved.basedOn, savedAt: 0 };
       }
-      await prepareType(stored.desk);
+      await prepareDrawing(stored.desk);
       startSaver(stored);
       set({ history: startHistory(stored.desk), saving: { state: 'kept', at: stored.savedAt } });
       if (!unsaved || JSON.stringify(unsaved.desk) === JSON.stringify(stored.desk)) return;

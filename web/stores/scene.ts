@@ -7,7 +7,7 @@ import type { Half } from '../../core/desk/values.ts';
 import type { Ground } from '../../core/desk/edits.ts';
 import { conditionsOf, useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
-import { prepareType } from './families.ts';
+import { prepareType } from './drawing.ts';
 import { useView } from './view.ts';
 
 /**

@@ -7,7 +7,7 @@ import { families, familyTitles, type Family } from '../../../../core/desk/value
 import { learnFamilies } from '../../../../core/text/families.ts';
 import { api } from '../../../api/client.ts';
 import { fontStack } from '../../../render/type.ts';
-import { prepareType } from '../../../stores/families.ts';
+import { prepareType } from '../../../stores/drawing.ts';
 import { presentDesk, useDesk } from '../../../stores/desk.ts';
 import { Button, Row, Section, SelectField, SliderField } from '../../../ui/controls.tsx';
 

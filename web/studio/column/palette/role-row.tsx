@@ -43,6 +43,7 @@ export function RoleRow({ role, half, look }: RoleProps) {
         <button
           type="button"
           aria-expanded={isOpen}
+          aria-label={`${title}: what it is made of`}
           onClick={() => setOpen(!isOpen)}
           className="flex h-full w-[92px] items-center gap-1 rounded-lg px-1 text-left text-dust hover:text-chalk"
         >

@@ -3,10 +3,16 @@ import { isOwn } from '../../core/desk/values.ts';
 import { familiesOf, learnFamilies } from '../../core/text/families.ts';
 import { knowsFamily } from '../../core/text/measure.ts';
 import { ownFontAddress } from '../api/addresses.ts';
+import { loadIconSet } from '../render/icons.tsx';
 import { ownFontName } from '../render/type.ts';
 
 /** Fonts of one's own that this page has asked for. */
 const asked = new Set<string>();
+
+/** Fetches what a desk is drawn with besides its picture, before it is shown. */
+export async function prepareDrawing(desk: Desk): Promise<void> {
+  await Promise.all([prepareType(desk), loadIconSet(desk.look.icons.set)]);
+}
 
 /** Makes a desk's type ready: its widths are learned, fonts of one's own are fetched. Null when all is there. */
 export function prepareType(desk: Desk): Promise<void> | null {

@@ -1,0 +1,380 @@
+import { readFile } from 'node:fs/promises';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import { writeFileSync } from 'node:fs';
+import { expect } from 'chai';
+import { unzipSync } from 'fflate';
+import type { Page } from 'playwright-core';
+import { contrast } from '../../core/colour/convert.ts';
+import { resolveRoles } from '../../core/colour/roles.ts';
+import { handle, stored, untilKept, withApp } from '../support/app.ts';
+
+const MOMENT = new Date('2026-11-24T09:30:00Z');
+
+withApp('palette and look', ({ server, open }) => {
+  async function openAt(path: string, chapter: string, page?: RegExp): Promise<Page> {
+    const opened = await open(path);
+    await opened.clock.setFixedTime(MOMENT);
+    await opened.reload();
+    await opened.getByRole('button', { name: chapter, exact: true }).click();
+    if (page) await opened.getByRole('button', { name: page }).click();
+    return opened;
+  }
+  const look = async (id: string) => (await stored(server, id)).desk.look;
+  const cssOf = (page: Page, selector: string, property: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((element, name) => getComputedStyle(element).getPropertyValue(name), property);
+
+  it('tunes by small steps that outlive a new palette: a role as a step, nudged, another held', async () => {
+    const page = await openAt('/desk/dawn-count', 'Palette');
+    await page.getByRole('button', { name: 'Surface: what it is made of' }).click();
+    await page.getByRole('combobox', { name: 'What surface is made of' }).click();
+    await page.getByRole('option', { name: 'A step from ground' }).click();
+    const nudge = page.getByRole('group', { name: 'Nudge surface' });
+    await nudge.getByRole('button', { name: 'lighter' }).click();
+    await nudge.getByRole('button', { name: 'lighter' }).click();
+    await page.getByRole('button', { name: 'Surface: what it is made of' }).click();
+    await page.getByRole('button', { name: 'Accent: what it is made of' }).click();
+    await page.getByRole('button', { name: 'Hold it while the rest is drawn' }).click();
+    await untilKept(page);
+    const before = (await look('dawn-count')).roles.dark;
+    const lightness = (roles: ReturnType<typeof resolveRoles>) => contrast(roles.surface, roles.ground);
+    const step = before.surface;
+    if (typeof step === 'string') throw new Error('not a step');
+    await page.getByRole('button', { name: 'Opposite' }).click();
+    await page.getByText(/1 of 8 roles were held/).waitFor();
+    await untilKept(page);
+    const after = (await look('dawn-count')).roles.dark;
+    expect(after.surface).to.deep.equal(step);
+    expect(after.accent).to.equal(before.accent);
+    expect(after.ground).not.to.equal(before.ground);
+    expect(lightness(resolveRoles(after))).to.be.closeTo(lightness(resolveRoles(before)), 0.3);
+    for (const words of ['a step from raised', 'a step from surface'])
+      expect(await page.getByRole('option', { name: words }).count()).to.equal(0);
+    for (let count = 0; count < 5; count++) await page.keyboard.press('Control+z');
+    await untilKept(page);
+  });
+
+  it('starts a palette from a colour picked on the stage, by the pointer or by arrows and Enter', async () => {
+    const page = await openAt('/desk/dawn-count', 'Palette');
+    await page.getByRole('button', { name: 'pick from the stage' }).click();
+    const dropper = page.locator('[data-dropper]');
+    const picked = page.locator('[data-picked^="#"]');
+    await picked.waitFor();
+    const place = async () =>
+      (await dropper.locator('.text-dust').last().textContent())?.split(', ').map(Number) ?? [];
+    expect(await place()).to.deep.equal([960, 540]);
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Shift+ArrowDown');
+    expect(await place()).to.deep.equal([961, 550]);
+    const colour = await picked.getAttribute('data-picked');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Start from the backdrop' }).waitFor();
+    expect(await page.getByText(colour ?? '?', { exact: true }).count()).to.be.above(0);
+    // Escape leaves without taking anything; the pointer takes what it is over.
+    await page.getByRole('button', { name: 'pick from the stage' }).click();
+    await picked.waitFor();
+    await page.keyboard.press('Escape');
+    await dropper.waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'pick from the stage' }).click();
+    await picked.waitFor();
+    await dropper.click({ position: { x: 40, y: 40 } });
+    await dropper.waitFor({ state: 'detached' });
+    expect(await page.getByRole('button', { name: 'Start from the backdrop' }).isVisible()).to.equal(true);
+  });
+
+  it('gives the colours out in four formats and takes them in again, or says that a file holds none', async () => {
+    const page = await openAt('/desk/sound-room', 'Palette', /^Out and in/);
+    const before = await look('sound-room');
+    const save = async (name: string) => {
+      const [file] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('button', { name: new RegExp(`^${name}`) }).click(),
+      ]);
+      return {
+        name: file.suggestedFilename(),
+        path: await file.path(),
+        text: await readFile(await file.path(), 'utf8'),
+      };
+    };
+    const tokens = await save('Design tokens');
+    expect(tokens.name).to.equal('sound-room.tokens.json');
+    expect(JSON.parse(tokens.text).light.accent.$value.hex).to.equal(resolveRoles(before.roles.light).accent);
+    expect((await save('CSS properties')).text).to.contain(
+      `--accent: ${resolveRoles(before.roles.light).accent};`,
+    );
+    expect((await save('GPL palette')).text).to.contain('dark ground');
+    const resources = await save('X resources');
+    expect(resources.text.match(/\*\.color\d+: #/g)).to.have.length(16);
+
+    const own = join(server.folder, 'mine.css');
+    writeFileSync(own, ':root { --accent: #336699; --alert: #992211 }');
+    await page.getByLabel('Colour file').setInputFiles(own);
+    await page.getByText(/4 roles have the colours of mine\.css/).waitFor();
+    await untilKept(page);
+    expect((await look('sound-room')).roles.light.accent).to.equal('#336699');
+    const terminal = join(server.folder, 'mine.Xresources');
+    writeFileSync(terminal, resources.text.replace(/color1: #\w+/, 'color1: #aa1122'));
+    await page.getByLabel('Colour file').setInputFiles(terminal);
+    await page.getByText(/terminal of the light half has the colours/).waitFor();
+    await untilKept(page);
+    expect((await look('sound-room')).terminal.light?.colours[1]).to.equal('#aa1122');
+    const none = join(server.folder, 'none.txt');
+    writeFileSync(none, 'no colours at all');
+    await page.getByLabel('Colour file').setInputFiles(none);
+    await page.getByText(/none\.txt holds no colours that can be read/).waitFor();
+    await page.getByRole('button', { name: 'Back to Palette' }).click();
+    await page.getByRole('button', { name: /^Terminal/ }).click();
+    await page.getByRole('button', { name: 'follow the palette again' }).click();
+    await untilKept(page);
+    expect((await look('sound-room')).terminal.light).to.equal(null);
+  });
+
+  it('shows the stage as other eyes see it, until the usual ones are chosen again', async () => {
+    const page = await openAt('/desk/dawn-count', 'Palette', /^Other eyes/);
+    const filter = () =>
+      page
+        .locator('[data-stage] > div')
+        .first()
+        .evaluate((element) => getComputedStyle(element).filter);
+    expect(await filter()).to.equal('none');
+    await page.getByRole('button', { name: /^Deuteranopia/ }).click();
+    expect(await filter()).to.contain('#eyes-deutan');
+    await page.getByRole('button', { name: /^Low contrast vision/ }).click();
+    expect(await filter()).to.contain('contrast');
+    await page.getByRole('button', { name: /^Usual eyes/ }).click();
+    expect(await filter()).to.equal('none');
+  });
+
+  it('sets type by use: family, size and weight move with all that is set in it; one’s own font is checked first', async () => {
+    const page = await openAt('/desk/bare-desk', 'Widgets');
+    await page
+      .getByRole('button', { name: 'Add Clock, Serif' })
+      .or(page.getByRole('button', { name: /Serif/ }))
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Look', exact: true }).click();
+    await page.getByRole('button', { name: /^Type/ }).click();
+    const time = '[data-stage] [data-widget] .flex';
+    const width = () =>
+      page
+        .locator('[data-stage] [data-widget]')
+        .first()
+        .evaluate((element) => (element as HTMLElement).offsetWidth);
+    const family = () => cssOf(page, time, 'font-family');
+    expect(await family()).to.contain('Newsreader');
+    const narrow = await width();
+    await page.getByRole('combobox', { name: 'Family for display' }).click();
+    await page.getByRole('option', { name: 'Unbounded' }).click();
+    await page.waitForFunction(
+      (old) => (document.querySelector('[data-stage] [data-widget]') as HTMLElement).offsetWidth > old,
+      narrow,
+    );
+    expect(await family()).to.contain('Unbounded');
+    await page.getByRole('textbox', { name: 'Display: size, exact' }).fill('50');
+    await page.keyboard.press('Enter');
+    expect(parseFloat(await cssOf(page, time, 'font-size'))).to.equal(84);
+    await page.getByRole('textbox', { name: 'Display: weight, exact' }).fill('300');
+    await page.keyboard.press('Enter');
+    expect(await cssOf(page, time, 'font-weight')).to.equal('500');
+
+    const font = createRequire(import.meta.url).resolve(
+      '@fontsource-variable/petrona/files/petrona-latin-wght-normal.woff2',
+    );
+    await page.getByLabel('Font file').setInputFiles(font);
+    await page.getByText(/Petrona.* can be chosen for each use/).waitFor();
+    await page.getByRole('combobox', { name: 'Family for display' }).click();
+    await page.getByRole('option', { name: /yours/ }).click();
+    expect(await family()).to.contain('Own ');
+    await page.waitForFunction(() =>
+      [...document.fonts].some((face) => face.family.includes('Own ') && face.status === 'loaded'),
+    );
+    const bad = join(server.folder, 'bad.woff2');
+    writeFileSync(bad, (await readFile(font)).subarray(0, 700));
+    await page.getByLabel('Font file').setInputFiles(bad);
+    await page.getByText(/bad\.woff2: This file is damaged, or not a font; nothing was changed/).waitFor();
+    await untilKept(page);
+    await page.reload();
+    await page.locator(time).first().waitFor();
+    expect(await family()).to.contain('Own ');
+  });
+
+  it('draws icons from any set, on tiles, and an SVG of one’s own without what it should not carry', async () => {
+    const page = await openAt('/desk/dawn-count', 'Look', /^Icons/);
+    const icon = page
+      .locator(
+        '[data-stage] [data-edge="dock"] [data-item] svg, [data-stage] [data-edge="dock"] [data-item] img',
+      )
+      .first();
+    const before = await icon.evaluate((element) => element.outerHTML);
+    await page.getByRole('button', { name: 'Shell', exact: true }).click();
+    await page.getByRole('radio', { name: 'Filled' }).click();
+    await page.waitForFunction(
+      (old) => document.querySelector('[data-stage] [data-edge="dock"] [data-item] svg')?.outerHTML !== old,
+      before,
+    );
+    await page.getByRole('combobox', { name: 'Shape of the tile' }).click();
+    await page.getByRole('option', { name: 'hexagon' }).click();
+    await page.getByRole('switch', { name: 'Each its own' }).click();
+    const tiles = page.locator('[data-stage] [data-edge="dock"] [data-tile="hexagon"]');
+    expect(await tiles.count()).to.equal(7);
+    const colours = await tiles.evaluateAll((all) =>
+      all.map((tile) => getComputedStyle(tile).backgroundColor),
+    );
+    expect(new Set(colours).size).to.equal(7);
+    const svg = join(server.folder, 'mark.svg');
+    writeFileSync(
+      svg,
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="document.title=1"><script>document.title=2</script><rect width="9" height="9" fill="#c03020"/></svg>',
+    );
+    await page.getByLabel('Icon file for Files').setInputFiles(svg);
+    await page.getByText('Files has an icon of yours').waitFor();
+    const own = page.locator('[data-stage] [data-edge="dock"] img').first();
+    await own.waitFor();
+    expect(await own.getAttribute('src')).to.match(/^\/api\/pictures\/[0-9a-f]{64}/);
+    expect(await page.title()).to.contain('Dawn count');
+    await untilKept(page);
+    await page.getByRole('button', { name: 'Files: an icon from the set again' }).click();
+    await own.waitFor({ state: 'detached' });
+    await untilKept(page);
+    expect((await look('dawn-count')).icons).to.deep.include({
+      set: 'shell',
+      style: 'filled',
+      tile: 'hexagon',
+      tileColour: 'application',
+    });
+  });
+
+  it('draws the pointer while the desk is tried, and gives it out as SVG', async () => {
+    const page = await openAt('/desk/night-watch', 'Look', /^Pointer/);
+    await page.getByRole('button', { name: /^Quill/ }).click();
+    await page.getByRole('textbox', { name: 'Size of the pointer, exact' }).fill('48');
+    await page.keyboard.press('Enter');
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save as SVG' }).click(),
+    ]);
+    const names = Object.keys(unzipSync(new Uint8Array(await readFile(await file.path()))));
+    expect(names).to.have.length(6);
+    expect(names.every((name) => /^\w+-\d+-\d+\.svg$/.test(name))).to.equal(true);
+    const cursor = () => cssOf(page, '[data-stage] [data-screen]', 'cursor');
+    expect(await cursor()).to.equal('auto');
+    await page.getByRole('button', { name: 'Try' }).click();
+    expect(decodeURIComponent(await cursor())).to.match(/svg.*width="48"/);
+  });
+
+  it('keeps finishes as presets for any part, and brings every stray part back with one press', async () => {
+    const page = await openAt('/desk/dawn-count', 'Look', /^Finish/);
+    await page.getByRole('textbox', { name: 'Radius, exact' }).fill('33');
+    await page.keyboard.press('Enter');
+    await page.getByRole('textbox', { name: 'Name of the preset' }).fill('River stone');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: /^Clear pane/ }).click();
+    await handle(page, 'machine').click();
+    await page.getByRole('combobox', { name: 'Finish from a preset' }).click();
+    await page.getByRole('option', { name: 'River stone' }).click();
+    const radius = () => cssOf(page, '[data-stage] [data-widget="machine"] > div', 'border-radius');
+    expect(await radius()).to.equal('33px');
+    await page.getByRole('button', { name: 'Look', exact: true }).click();
+    await page.getByText(/1 part has a finish or a colour of its own/).waitFor();
+    await page.getByRole('button', { name: 'Make all follow' }).click();
+    expect(await radius()).to.equal('16px');
+    await page.getByText('Every part follows the desk’s finish and palette.').waitFor();
+    await page.keyboard.press('Control+z');
+    expect(await radius()).to.equal('33px');
+  });
+
+  it('is light and dark by choice, by the sun, or by hours', async () => {
+    const page = await openAt('/desk/bare-desk', 'Look');
+    const ground = () => cssOf(page, '[data-stage] [data-screen]', 'background-color');
+    const light = await ground();
+    await page.getByRole('radio', { name: 'By the sun' }).click();
+    // Half past nine in the morning is light; eight hours on it is dark.
+    await page.getByText('light now').waitFor();
+    for (let step = 0; step < 48; step++)
+      await page.getByRole('slider', { name: 'Time of day' }).press('PageUp');
+    await page.getByText('dark now').waitFor();
+    expect(await ground()).not.to.equal(light);
+    await page.getByRole('radio', { name: 'By hours' }).click();
+    await page.getByRole('textbox', { name: 'Dark from' }).fill('23:59');
+    await page.keyboard.press('Enter');
+    await page.getByText('light now').waitFor();
+    await page.getByRole('textbox', { name: 'Dark from' }).fill('late');
+    await page.keyboard.press('Enter');
+    await page.getByText(/“late” is not a time of day/).waitFor();
+    await untilKept(page);
+    expect((await look('bare-desk')).half).to.deep.equal({ by: 'hours', light: '07:00', dark: '23:59' });
+  });
+
+  it('measures what can be read, shows it on the stage, and mends it with one press that can be undone', async () => {
+    const page = await openAt('/desk/dawn-count', 'Look', /^Legibility/);
+    await page.getByText('Every text can be read').waitFor();
+    await page.getByRole('button', { name: 'Back to Look' }).click();
+    await page.getByRole('button', { name: /^Finish/ }).click();
+    await page.getByRole('textbox', { name: 'Sheerness, exact' }).fill('100');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Back to Look' }).click();
+    await page.getByRole('button', { name: /^Legibility/ }).click();
+    await page.getByText(/\d+ of \d+ hard to read/).waitFor();
+    await page.getByRole('switch', { name: 'On the stage' }).click();
+    await page.locator('[data-tint="weak"]').first().waitFor();
+    const weak = page.locator('[data-judged="weak"]');
+    const count = await weak.count();
+    await weak.first().getByRole('button').first().click();
+    const mend = page.getByRole('button', { name: /^Less sheer: 100 to/ });
+    await mend.waitFor();
+    await mend.click();
+    await page.waitForFunction(
+      (old) => document.querySelectorAll('[data-judged="weak"]').length < old,
+      count,
+    );
+    await page.keyboard.press('Control+z');
+    await page.waitForFunction(
+      (old) => document.querySelectorAll('[data-judged="weak"]').length === old,
+      count,
+    );
+    await page.keyboard.press('Control+z');
+    await page.getByText('Every text can be read').waitFor();
+    // A part says it of itself, too.
+    await handle(page, 'load').click();
+    await page.getByRole('button', { name: /^Lc \d+/ }).waitFor();
+  });
+
+  it('judges the very places where the texts stand on the page', async () => {
+    for (const id of ['dawn-count', 'sound-room', 'night-watch']) {
+      const page = await openAt(`/desk/${id}`, 'Look', /^Legibility/);
+      await page.getByRole('switch', { name: 'On the stage' }).click();
+      await page.locator('[data-tint]').first().waitFor();
+      const lost = await page.evaluate(() => {
+        const tints = [...document.querySelectorAll('[data-tint]')].map((tint) =>
+          tint.getBoundingClientRect(),
+        );
+        const root = document.querySelector('[data-stage] [data-screen]');
+        const walker = document.createTreeWalker(root as Element, NodeFilter.SHOW_TEXT);
+        const missed: string[] = [];
+        for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+          const text = node.textContent?.trim() ?? '';
+          const owner = node.parentElement;
+          // Names over a dock stand there only while an icon is pointed at.
+          if (!text || !owner || owner.closest('.dock-name, title, desc')) continue;
+          const range = document.createRange();
+          range.selectNodeContents(node);
+          const box = range.getBoundingClientRect();
+          const middle = { x: box.left + box.width / 2, y: box.top + box.height / 2 };
+          const isJudged = tints.some(
+            (tint) =>
+              middle.x >= tint.left - 2 &&
+              middle.x <= tint.right + 2 &&
+              middle.y >= tint.top - 2 &&
+              middle.y <= tint.bottom + 2,
+          );
+          if (!isJudged) missed.push(text);
+        }
+        return missed;
+      });
+      expect(lost, id).to.deep.equal([]);
+    }
+  });
+});
