@@ -18,6 +18,8 @@ import { createPictureStore } from './pictures/store.ts';
 
 export interface AppOptions {
   dataFolder: string;
+  /** Where made pictures are kept; beside the rest unless told otherwise. Several servers may share one. */
+  cacheFolder?: string;
   /** The built interface; without it only the interface for programs is served. */
   webFolder?: string;
   /** Names under which the server may be asked. */
@@ -39,6 +41,7 @@ const LOCAL_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
 /** The whole server on a data folder, not yet listening. Throws StartProblem. */
 export function createApp({
   dataFolder,
+  cacheFolder = join(dataFolder, 'cache'),
   webFolder,
   hosts = LOCAL_HOSTS,
   report = () => {},
@@ -50,7 +53,7 @@ export function createApp({
   const threads = createThreads();
   const pictures = createPictureStore(store, join(dataFolder, 'pictures'), threads, now);
   const fonts = createFontStore(join(dataFolder, 'fonts'), threads);
-  const renderer = createRenderer(join(dataFolder, 'cache'), pictures, threads);
+  const renderer = createRenderer(cacheFolder, pictures, threads);
   const events = createEvents({ sample });
 
   const app = express();

@@ -18,6 +18,7 @@ const { values } = parseArgs({
     port: { type: 'string', default: process.env['VELVET_LEDGE_PORT'] ?? String(DEFAULT_PORT) },
     host: { type: 'string', default: process.env['VELVET_LEDGE_HOST'] ?? '127.0.0.1' },
     data: { type: 'string', default: process.env['VELVET_LEDGE_DATA'] ?? 'data' },
+    cache: { type: 'string', default: process.env['VELVET_LEDGE_CACHE'] ?? '' },
     demo: { type: 'boolean', default: false },
   },
 });
@@ -36,6 +37,7 @@ try {
   const { host } = values;
   const app = createApp({
     dataFolder: resolve(values.data),
+    ...(values.cache ? { cacheFolder: resolve(values.cache) } : {}),
     webFolder,
     hosts: ['127.0.0.1', 'localhost', '[::1]', host],
     report: (error) => log.error(error),

@@ -1,31 +1,38 @@
 // npm test: every check in turn; all of them run, and the last line counts them.
 import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { buildWeb, ensureBrowser, ensurePackages, root } from './setup.mjs';
 
 ensurePackages();
 process.env.CHROMIUM = ensureBrowser();
+// The servers of the end-to-end tests draw the same pictures: one makes them for all.
+process.env.VELVET_LEDGE_CACHE = mkdtempSync(join(tmpdir(), 'velvet-test-cache-'));
 buildWeb();
 
 let passed = 0;
 let failed = 0;
 
-/** Runs a command, shows what it prints and gives it back. */
-function show(command, args) {
+/** Runs a command and gives back what it prints, which is shown as it comes unless it is to wait. */
+function run(command, args, isShown) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'inherit'], env: process.env });
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], env: process.env });
     let text = '';
-    child.stdout.on('data', (chunk) => {
-      text += chunk;
-      process.stdout.write(chunk);
-    });
+    for (const stream of [child.stdout, child.stderr]) {
+      stream.on('data', (chunk) => {
+        text += chunk;
+        if (isShown) process.stdout.write(chunk);
+      });
+    }
     child.on('close', (code) => resolve({ code, text }));
   });
 }
 
-/** A check counts as one. */
+/** A check counts as one. Its words come all at once: other work goes on beside it. */
 async function check(title, command, args) {
-  console.log(`\n== ${title}`);
-  const { code } = await show(command, args);
+  const { code, text } = await run(command, args, false);
+  console.log(`\n== ${title}: ${code === 0 ? 'fine' : 'failed'}\n${code === 0 ? '' : text}`);
   if (code === 0) passed++;
   else failed++;
 }
@@ -33,29 +40,33 @@ async function check(title, command, args) {
 /** A suite counts each of its tests; a run that ends badly with none failed counts as one failure. */
 async function suite(title, args) {
   console.log(`\n== ${title}`);
-  const { code, text } = await show('npx', ['mocha', ...args]);
+  const { code, text } = await run('npx', ['mocha', ...args], true);
   const count = (word) => Number(new RegExp(`^\\s*(\\d+) ${word}`, 'm').exec(text)?.[1] ?? 0);
   passed += count('passing');
   failed += count('failing') || (code === 0 ? 0 : 1);
 }
 
-await check('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-await check('Lint', 'npx', ['eslint', '.']);
-await check('Types', 'npx', ['tsc', '-p', '.']);
-await check('Boundaries', 'npx', [
-  'depcruise',
-  '--config',
-  '.dependency-cruiser.cjs',
-  '--output-type',
-  'err',
-  'core',
-  'server',
-  'web',
-  'cli',
-  'demo',
-]);
-await suite('Units', ['--config', '.mocharc.unit.json']);
+async function checks() {
+  await check('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
+  await check('Lint', 'npx', ['eslint', '.']);
+  await check('Types', 'npx', ['tsc', '-p', '.']);
+  await check('Boundaries', 'npx', [
+    'depcruise',
+    '--config',
+    '.dependency-cruiser.cjs',
+    '--output-type',
+    'err',
+    'core',
+    'server',
+    'web',
+    'cli',
+    'demo',
+  ]);
+}
+
+await Promise.all([checks(), suite('Units', ['--config', '.mocharc.unit.json'])]);
 await suite('End to end', ['--config', '.mocharc.e2e.json']);
 
+rmSync(process.env.VELVET_LEDGE_CACHE, { recursive: true, force: true });
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

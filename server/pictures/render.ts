@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { mkdirSync } from 'node:fs';
 import { readdir, readFile, rename, stat, unlink, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
@@ -27,6 +28,7 @@ export interface Export {
 
 /** Makes pictures at a size. What is shown is kept in the cache folder; what is under way is shared. */
 export function createRenderer(cacheFolder: string, pictures: PictureStore, threads: Threads) {
+  mkdirSync(cacheFolder, { recursive: true });
   const underWay = new Map<string, Promise<Buffer>>();
 
   async function once(key: string, make: () => Promise<Buffer>): Promise<Buffer> {
@@ -36,8 +38,9 @@ export function createRenderer(cacheFolder: string, pictures: PictureStore, thre
       work = readFile(path).catch(async () => {
         const bytes = await make();
         // Written aside and renamed, so that a server stopped half-way leaves no half picture.
-        await writeFile(`${path}.part`, bytes);
-        await rename(`${path}.part`, path);
+        const part = `${path}.${process.pid}.part`;
+        await writeFile(part, bytes);
+        await rename(part, path);
         return bytes;
       });
       underWay.set(path, work);

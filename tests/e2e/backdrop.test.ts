@@ -36,9 +36,7 @@ function meanDelta(a: number[], b: number[]): number {
 
 withApp('the backdrop', ({ server, open }) => {
   async function openBackdrop(path: string): Promise<Page> {
-    const page = await open(path);
-    await page.clock.setFixedTime(MOMENT);
-    await page.reload();
+    const page = await open(path, MOMENT);
     await page.getByRole('button', { name: 'Backdrop' }).click();
     await page.getByRole('radiogroup', { name: 'Kind of backdrop' }).waitFor();
     return page;
@@ -54,10 +52,8 @@ withApp('the backdrop', ({ server, open }) => {
     await page.getByRole('button', { name: /^Adjust/ }).click();
     for (const [name, value] of [
       ['Blur, exact', '14'],
-      ['Saturation, exact', '-40'],
       ['Darkening, strength, exact', '60'],
       ['Tint, strength, exact', '30'],
-      ['Grain, exact', '10'],
     ] as const) {
       await page.getByRole('textbox', { name }).fill(value);
       await page.keyboard.press('Enter');
@@ -129,18 +125,16 @@ withApp('the backdrop', ({ server, open }) => {
     expect(gradient.points).to.have.length(4);
     expect(gradient.points[0]?.colour).to.equal('accent');
     expect(gradient.angle).to.equal(45);
-    const address = () => page.locator('[data-stage] img[data-backdrop]').getAttribute('src');
-    const before = await address();
     await page.getByRole('button', { name: 'Palette' }).click();
     await page.getByRole('button', { name: 'Accent', exact: true }).click();
     await page.getByRole('textbox', { name: 'Accent, as text' }).fill('#c02060');
     await page.keyboard.press('Enter');
     await page.keyboard.press('Escape');
-    await page.waitForFunction(
-      (own) => document.querySelector('[data-stage] img[data-backdrop]')?.getAttribute('src') !== own,
-      before,
+    await page.waitForFunction(() =>
+      decodeURIComponent(
+        document.querySelector('[data-stage] img[data-backdrop]')?.getAttribute('src') ?? '',
+      ).includes('#c02060'),
     );
-    expect(decodeURIComponent((await address()) ?? '')).to.contain('#c02060');
   });
 
   it('rotates: entries are ordered, added and taken away; the ledge shows when, and scrubbing shows what', async () => {

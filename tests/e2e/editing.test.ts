@@ -89,7 +89,7 @@ withApp('editing', ({ server, open }) => {
 
   it('changes all that follow when the desk’s finish changes, in one step of a slider', async () => {
     const page = await open('/desk/dawn-count');
-    await page.getByRole('button', { name: 'Look' }).click();
+    await page.getByRole('button', { name: 'Look', exact: true }).click();
     await page.getByRole('button', { name: /^Finish/ }).click();
     const slider = page.getByRole('slider', { name: 'Radius' });
     await slider.press('End');

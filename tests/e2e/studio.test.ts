@@ -178,7 +178,7 @@ withApp('the studio', ({ server, open }) => {
     await page.keyboard.press('?');
     await page.getByRole('dialog', { name: 'Shortcuts' }).waitFor();
     await page.keyboard.press('Escape');
-    await page.keyboard.press('3');
+    await page.keyboard.press('4');
     await page.getByRole('heading', { name: 'Edges', level: 2 }).waitFor();
   });
 

@@ -80,7 +80,8 @@ export function withApp(
   title: string,
   define: (app: {
     server: RunningServer;
-    open: (path: string) => Promise<Page>;
+    /** Opens a page; `at` is a moment at which its clock stands still. */
+    open: (path: string, at?: Date) => Promise<Page>;
     browser: () => Browser;
   }) => void,
 ): void {
@@ -107,7 +108,7 @@ export function withApp(
     define({
       server,
       browser: () => browser,
-      async open(path) {
+      async open(path, at) {
         const context = await browser.newContext({
           viewport: { width: 1280, height: 800 },
           colorScheme: 'dark',
@@ -119,6 +120,7 @@ export function withApp(
           throw error;
         });
         pages.push(page);
+        if (at) await page.clock.setFixedTime(at);
         await page.goto(server.address + path);
         return page;
       },

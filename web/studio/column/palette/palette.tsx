@@ -1,13 +1,13 @@
-import { Moon, Sun, SquareTerminal, ArrowLeftRight, Eye } from 'lucide-react';
-import { edits } from '../../../../core/desk/edits.ts';
+import { ArrowLeftRight, Eye, SquareTerminal } from 'lucide-react';
 import { roles as roleNames } from '../../../../core/desk/values.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { useHalf, useScreenInView } from '../../../stores/scene.ts';
 import { useView } from '../../../stores/view.ts';
-import { Section, Segmented } from '../../../ui/controls.tsx';
+import { Section } from '../../../ui/controls.tsx';
 import { PageLink } from '../page-link.tsx';
 import { Draw } from './draw.tsx';
 import { ExchangePage } from './exchange-page.tsx';
+import { HalfChoice } from './half-choice.tsx';
 import { EyesPage } from './eyes-page.tsx';
 import { RoleRow } from './role-row.tsx';
 import { TerminalPage } from './terminal-page.tsx';
@@ -40,37 +40,6 @@ export default function PaletteChapter() {
         <PageLink page="exchange" icon={ArrowLeftRight} title="Out and in" note="tokens, CSS, GPL, X" />
         <PageLink page="eyes" icon={Eye} title="Other eyes" />
       </Section>
-    </>
-  );
-}
-
-/** The half to look at; choosing one ends its going by the sun or by hours. */
-export function HalfChoice() {
-  const half = useHalf();
-  const { edit } = useDesk.getState();
-  return (
-    <Segmented
-      label="Half"
-      value={half}
-      choices={[
-        {
-          value: 'light',
-          label: 'Light half',
-          icon: <HalfName icon={<Sun size={14} />} text="Light half" />,
-        },
-        { value: 'dark', label: 'Dark half', icon: <HalfName icon={<Moon size={14} />} text="Dark half" /> },
-      ]}
-      onChange={(next) =>
-        edit(`Switch to the ${next} half`, (draft) => edits.setHalf(draft, { by: 'choice', half: next }))
-      }
-    />
-  );
-}
-
-function HalfName({ icon, text }: { icon: React.ReactNode; text: string }) {
-  return (
-    <>
-      {icon} {text}
     </>
   );
 }

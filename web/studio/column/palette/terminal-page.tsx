@@ -7,7 +7,7 @@ import type { Half } from '../../../../core/desk/values.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { Section } from '../../../ui/controls.tsx';
-import { HalfChoice } from './palette.tsx';
+import { HalfChoice } from './half-choice.tsx';
 
 /** The sixteen colours of a terminal, drawn from the palette or set by hand. */
 export function TerminalPage({ half, look }: { half: Half; look: Look }) {
