@@ -1,7 +1,9 @@
 import { writeFileSync } from 'node:fs';
 import { benchArranging } from './arranging.ts';
+import { benchBackdrop } from './backdrop.ts';
 import { benchBrowser } from './browser.ts';
 import { benchPalette } from './palette.ts';
+import { benchServer } from './server.ts';
 
 /** One measured line: what, how much, and what it should reach. */
 export interface Row {
@@ -13,7 +15,13 @@ export interface Row {
   isMet: boolean | null;
 }
 
-const rows: Row[] = [...(await benchArranging()), ...(await benchPalette()), ...(await benchBrowser())];
+const rows: Row[] = [
+  ...(await benchArranging()),
+  ...(await benchPalette()),
+  ...(await benchBackdrop()),
+  ...(await benchServer()),
+  ...(await benchBrowser()),
+];
 
 const text = (row: Row) => [
   row.what,

@@ -160,7 +160,7 @@ withApp('the backdrop', ({ server, open }) => {
     await page.keyboard.press(' ');
     await page.locator('[aria-pressed="true"][aria-roledescription="sortable"]').waitFor();
     await page.keyboard.press('ArrowDown');
-    await page.locator('[data-entry][style*="translate"]').first().waitFor();
+    await page.locator('[data-entry="charts"][style*="translate"]').waitFor();
     await page.keyboard.press(' ');
     await untilKept(page);
     const order = async () => {

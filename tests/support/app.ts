@@ -15,6 +15,10 @@ export class RunningServer {
   readonly folder = mkdtempSync(join(tmpdir(), 'velvet-e2e-'));
   port = 0;
 
+  get pid(): number {
+    return this.#child?.pid ?? 0;
+  }
+
   get address(): string {
     return `http://127.0.0.1:${this.port}`;
   }

@@ -17,6 +17,18 @@ function becomeBackdrop(picture: PlainSource): void {
   useView.getState().goToBackdrop(id);
 }
 
+/** Asks for a picture file and takes it. */
+export function choosePicture(use: (picture: PlainSource) => void): void {
+  const input = document.createElement('input');
+  input.type = 'file';
+  input.accept = PICTURE_TYPES;
+  input.onchange = () => {
+    const [file] = input.files ?? [];
+    if (file) void takePicture(file, use);
+  };
+  input.click();
+}
+
 /**
  * Takes a picture file from this machine and hands it over. Says what is wrong when it can't be taken; the desk is then
  * unchanged.

@@ -4,6 +4,7 @@ import type { PlainSource, Source } from '../../../../core/desk/backdrop-schema.
 import type { Backdrop } from '../../../../core/desk/schema.ts';
 import { nanoid } from 'nanoid';
 import { useDesk } from '../../../stores/desk.ts';
+import { choosePicture } from '../../pictures.ts';
 import { Segmented } from '../../../ui/controls.tsx';
 import { GradientEditor } from './gradient-editor.tsx';
 import { ChoosePicture, PictureEditor } from './picture-editor.tsx';
@@ -46,7 +47,14 @@ export function KindChoice({
   const plain = edited?.source ?? (source.kind === 'rotation' ? source.entries[0]?.source : source);
 
   function choose(kind: Kind) {
-    if (kind === 'picture') return;
+    if (kind === 'picture') {
+      choosePicture((picture) =>
+        edited
+          ? edited.set('Backdrop', picture)
+          : edit('Backdrop', (draft) => edits.setSource(draft, backdrop.id, picture)),
+      );
+      return;
+    }
     if (kind === 'rotation') {
       const entries = plain ? [{ id: nanoid(8), source: plain }] : [];
       edit('A rotation', (draft) =>
