@@ -15,13 +15,21 @@ export interface Row {
   isMet: boolean | null;
 }
 
-const rows: Row[] = [
-  ...(await benchArranging()),
-  ...(await benchPalette()),
-  ...(await benchBackdrop()),
-  ...(await benchServer()),
-  ...(await benchBrowser()),
-];
+const groups: Record<string, () => Promise<Row[]>> = {
+  arranging: benchArranging,
+  palette: benchPalette,
+  backdrop: benchBackdrop,
+  server: benchServer,
+  browser: benchBrowser,
+};
+
+const asked = process.argv.slice(2).filter((word) => word in groups);
+const rows: Row[] = [];
+for (const [name, bench] of Object.entries(groups)) {
+  if (asked.length > 0 && !asked.includes(name)) continue;
+  console.error(`measuring: ${name}`);
+  rows.push(...(await bench()));
+}
 
 const text = (row: Row) => [
   row.what,

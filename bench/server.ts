@@ -11,7 +11,7 @@ export async function benchServer(): Promise<Row[]> {
   const server = new RunningServer();
   await server.start();
   try {
-    // The small pictures of the scenes are made at the start; the threads that made them go again.
+    // The small pictures of the scenes are made at the start; the helpers that made them go again.
     await pause(25_000);
     const idle = memoryOf(server.pid);
     const { lost, within } = await saves(server.address);

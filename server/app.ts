@@ -7,7 +7,7 @@ import { deskRoutes } from './desks/routes.ts';
 import { openStore } from './db/open.ts';
 import { fontRoutes } from './fonts/routes.ts';
 import { createFontStore } from './fonts/store.ts';
-import { createThreads } from './threads/pool.ts';
+import { createHelpers } from './helpers/pool.ts';
 import { createEvents } from './events/events.ts';
 import { sampleMachine } from './events/machine.ts';
 import { guard } from './http/guard.ts';
@@ -50,10 +50,10 @@ export function createApp({
 }: AppOptions): App {
   const store = openStore(dataFolder);
   const desks = createDeskStore(store, now);
-  const threads = createThreads();
-  const pictures = createPictureStore(store, join(dataFolder, 'pictures'), threads, now);
-  const fonts = createFontStore(join(dataFolder, 'fonts'), threads);
-  const renderer = createRenderer(cacheFolder, pictures, threads);
+  const helpers = createHelpers();
+  const pictures = createPictureStore(store, join(dataFolder, 'pictures'), helpers, now);
+  const fonts = createFontStore(join(dataFolder, 'fonts'), helpers);
+  const renderer = createRenderer(cacheFolder, pictures, helpers);
   const events = createEvents({ sample });
 
   const app = express();
@@ -107,7 +107,7 @@ export function createApp({
     renderer,
     close() {
       events.close();
-      threads.close();
+      helpers.close();
       store.$client.close();
     },
   };

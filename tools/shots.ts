@@ -26,11 +26,35 @@ const shots: Shot[] = [
   {
     name: 'studio-backdrop',
     path: '/desk/dawn-count',
+    prepare: (page) => chapter(page, 'Backdrop'),
+  },
+  {
+    name: 'studio-adjust',
+    path: '/desk/bare-desk',
     async prepare(page) {
-      await page.getByRole('button', { name: 'Backdrop' }).click();
-      await page.waitForFunction(() =>
-        [...document.images].every((image) => image.complete && image.naturalWidth > 0),
-      );
+      await chapter(page, 'Backdrop');
+      await page.getByRole('radio', { name: 'Scene' }).click();
+      await page.getByRole('button', { name: 'The bay all day' }).click();
+      await page.getByRole('switch', { name: 'Follows' }).click();
+      await page.getByRole('button', { name: /^Adjust/ }).click();
+      for (const [name, value] of [
+        ['Saturation, exact', '-20'],
+        ['Darkening, strength, exact', '45'],
+        ['Grain, exact', '12'],
+      ] as const) {
+        await page.getByRole('textbox', { name }).fill(value);
+        await page.keyboard.press('Enter');
+      }
+      await page.locator('[data-stage] canvas[data-live-backdrop]').waitFor({ state: 'detached' });
+    },
+  },
+  {
+    name: 'studio-palette',
+    path: '/desk/dawn-count',
+    async prepare(page) {
+      await chapter(page, 'Palette');
+      await page.locator('[aria-busy="false"]').waitFor();
+      await page.getByRole('button', { name: 'Raised: what it is made of' }).click();
     },
   },
   {
@@ -38,8 +62,51 @@ const shots: Shot[] = [
     path: '/desk/sound-room',
     theme: 'light',
     async prepare(page) {
-      await page.getByRole('button', { name: 'Palette' }).click();
+      await chapter(page, 'Palette');
       await page.locator('[aria-busy="false"]').waitFor();
+    },
+  },
+  {
+    name: 'studio-dropper',
+    path: '/desk/dawn-count',
+    async prepare(page) {
+      await chapter(page, 'Palette');
+      await page.getByRole('button', { name: 'pick from the stage' }).click();
+      await page.locator('[data-picked^="#"]').waitFor();
+      await page.locator('[data-dropper]').hover({ position: { x: 590, y: 330 } });
+    },
+  },
+  {
+    name: 'studio-legibility',
+    path: '/desk/dawn-count',
+    async prepare(page) {
+      await chapter(page, 'Look');
+      await page.getByRole('button', { name: /^Finish/ }).click();
+      await page.getByRole('textbox', { name: 'Sheerness, exact' }).fill('96');
+      await page.keyboard.press('Enter');
+      await page.getByRole('button', { name: 'Back to Look' }).click();
+      await page.getByRole('button', { name: /^Legibility/ }).click();
+      await page.getByText(/hard to read/).waitFor();
+      await page.getByRole('switch', { name: 'On the stage' }).click();
+      await page.locator('[data-judged="weak"] button').first().click();
+      await page.getByRole('button', { name: /^Less sheer/ }).waitFor();
+    },
+  },
+  {
+    name: 'studio-look-linen',
+    path: '/desk/night-watch',
+    theme: 'light',
+    async prepare(page) {
+      await chapter(page, 'Look');
+      await page.getByText(/^worst/).waitFor();
+    },
+  },
+  {
+    name: 'studio-icons',
+    path: '/desk/sound-room',
+    async prepare(page) {
+      await chapter(page, 'Look');
+      await page.getByRole('button', { name: /^Icons/ }).click();
     },
   },
   {
@@ -68,6 +135,12 @@ const shots: Shot[] = [
   },
   { name: 'live', path: '/live/sound-room', size: { width: 1920, height: 1080 } },
 ];
+
+/** Goes to a chapter, and waits for what it shows. */
+async function chapter(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name, exact: true }).click();
+  await page.getByRole('heading', { name, level: 2 }).waitFor();
+}
 
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
 mkdirSync(folder, { recursive: true });

@@ -1,7 +1,6 @@
 import type { Rect, Size } from '../arrange/geometry.ts';
 import { toBytes } from '../colour/convert.ts';
 import type { Pixels } from '../colour/extract.ts';
-import { hash } from '../sources/noise.ts';
 import type { DrawnAdjust } from './drawn.ts';
 
 /**
@@ -84,7 +83,7 @@ export function colourMap(adjust: DrawnAdjust): ColourMap {
   return map;
 }
 
-function mapColours(data: Pixels['data'], map: ColourMap): void {
+function mapColours(data: Uint8ClampedArray, map: ColourMap): void {
   const [[rr, rg, rb, ro], [gr, gg, gb, go], [br, bg, bb, bo]] = map as unknown as [
     [number, number, number, number],
     [number, number, number, number],
@@ -94,45 +93,66 @@ function mapColours(data: Pixels['data'], map: ColourMap): void {
     const r = data[at] as number;
     const g = data[at + 1] as number;
     const b = data[at + 2] as number;
-    data[at] = toByte(rr * r + rg * g + rb * b + ro);
-    data[at + 1] = toByte(gr * r + gg * g + gb * b + go);
-    data[at + 2] = toByte(br * r + bg * g + bb * b + bo);
+    data[at] = rr * r + rg * g + rb * b + ro;
+    data[at + 1] = gr * r + gg * g + gb * b + go;
+    data[at + 2] = br * r + bg * g + bb * b + bo;
   }
-}
-
-/** Bytes come from sharp as plain arrays that wrap, and from canvases as ones that clamp. */
-function toByte(value: number): number {
-  return value < 0 ? 0 : value > 255 ? 255 : (value + 0.5) | 0;
 }
 
 /** How far in the darkening reaches, as a share of the surface. */
 const DARKEN_REACH = 0.62;
 
-/** How much of the light is left (0 to 1) at a place of the surface, both in shares of it. */
-function lightAt(toward: DrawnAdjust['darken']['toward'], x: number, y: number): number {
-  const depth =
-    toward === 'rim'
-      ? Math.min(1, (Math.hypot((x - 0.5) * 2, (y - 0.5) * 2) / Math.SQRT2) ** 2.2)
-      : Math.max(0, 1 - { top: y, bottom: 1 - y, left: x, right: 1 - x }[toward] / DARKEN_REACH) ** 1.6;
-  return 1 - depth;
+/** Steps of the darkening all around, by the square of the distance from the middle. */
+const RIM_STEPS = 2048;
+
+/** How deep the darkening is (0 to 1) at a share of the way from the side that it comes from. */
+function depthFrom(share: number): number {
+  return Math.max(0, 1 - share / DARKEN_REACH) ** 1.6;
+}
+
+/** For each row or column of some pixels: the share of the whole surface at which its middle lies. */
+function shares(count: number, start: number, length: number, whole: number): Float64Array {
+  return Float64Array.from(
+    { length: count },
+    (_, index) => (start + ((index + 0.5) / count) * length) / whole,
+  );
 }
 
 function darken(
-  { width, height, data }: Pixels,
+  { width, height, data }: Clamped,
   { toward, strength }: DrawnAdjust['darken'],
   whole: Size,
   part: Rect,
 ): void {
   const most = strength / 100;
+  const rows = shares(height, part.y, part.height, whole.height);
+  const columns = shares(width, part.x, part.width, whole.width);
+  // What a corner has is 1; the root and the power are looked up, not worked out for each pixel.
+  const rim = Float32Array.from({ length: RIM_STEPS + 1 }, (_, step) =>
+    Math.min(1, (step / RIM_STEPS) ** 1.1),
+  );
+  const across = columns.map((x) =>
+    toward === 'rim' ? ((x - 0.5) * 2) ** 2 / 2 : depthFrom(toward === 'left' ? x : 1 - x),
+  );
+  const down = rows.map((y) =>
+    toward === 'rim' ? ((y - 0.5) * 2) ** 2 / 2 : depthFrom(toward === 'top' ? y : 1 - y),
+  );
+  const isRow = toward === 'top' || toward === 'bottom';
   for (let row = 0; row < height; row++) {
-    const y = (part.y + ((row + 0.5) / height) * part.height) / whole.height;
+    const ofRow = down[row] as number;
     for (let column = 0; column < width; column++) {
-      const x = (part.x + ((column + 0.5) / width) * part.width) / whole.width;
-      const left = 1 - most * (1 - lightAt(toward, x, y));
+      const ofColumn = across[column] as number;
+      const depth =
+        toward === 'rim'
+          ? (rim[Math.min(RIM_STEPS, ((ofRow + ofColumn) * RIM_STEPS) | 0)] as number)
+          : isRow
+            ? ofRow
+            : ofColumn;
+      const left = 1 - most * depth;
       const at = (row * width + column) * 4;
-      data[at] = ((data[at] as number) * left + 0.5) | 0;
-      data[at + 1] = ((data[at + 1] as number) * left + 0.5) | 0;
-      data[at + 2] = ((data[at + 2] as number) * left + 0.5) | 0;
+      data[at] = (data[at] as number) * left;
+      data[at + 1] = (data[at + 1] as number) * left;
+      data[at + 2] = (data[at + 2] as number) * left;
     }
   }
 }
@@ -141,26 +161,45 @@ function darken(
 const GRAIN_DEPTH = 44;
 
 /** Each px of the screen has its own grain, however many pixels it is drawn with. */
-function addGrain({ width, height, data }: Pixels, strength: number, part: Rect): void {
-  const depth = (strength / 100) * GRAIN_DEPTH;
+function addGrain({ width, height, data }: Clamped, strength: number, part: Rect): void {
+  // Two halves of one hash, added: values near the middle are more frequent, as in film.
+  const depth = ((strength / 100) * GRAIN_DEPTH) / 65536;
+  const columns = Int32Array.from({ length: width }, (_, column) =>
+    Math.floor(part.x + ((column + 0.5) / width) * part.width),
+  );
   for (let row = 0; row < height; row++) {
     const y = Math.floor(part.y + ((row + 0.5) / height) * part.height);
+    const seed = Math.imul(y ^ 0x9e3779b9, 0x85ebca6b);
     for (let column = 0; column < width; column++) {
-      const x = Math.floor(part.x + ((column + 0.5) / width) * part.width);
-      const noise = (hash(x, y) + hash(x + 7919, y) - 1) * depth;
+      let h = seed ^ Math.imul(columns[column] as number, 0xc2b2ae35);
+      h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
+      h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
+      h ^= h >>> 16;
+      const noise = ((h & 0xffff) + (h >>> 16) - 65536) * depth;
       const at = (row * width + column) * 4;
-      data[at] = toByte((data[at] as number) + noise);
-      data[at + 1] = toByte((data[at + 1] as number) + noise);
-      data[at + 2] = toByte((data[at + 2] as number) + noise);
+      data[at] = (data[at] as number) + noise;
+      data[at + 1] = (data[at + 1] as number) + noise;
+      data[at + 2] = (data[at + 2] as number) + noise;
     }
   }
+}
+
+/** Pixels whose bytes round and clamp by themselves. */
+interface Clamped extends Size {
+  data: Uint8ClampedArray;
+}
+
+/** The same bytes, whatever array they came in: sharp's wrap where canvases' clamp. */
+function clamped({ width, height, data }: Pixels): Clamped {
+  return { width, height, data: new Uint8ClampedArray(data.buffer, data.byteOffset, data.length) };
 }
 
 /**
  * Changes RGBA pixels of a screen in place as `adjust` says. `whole` and `part` (px) say which part of the surface
  * the pixels show; what depends on place is then the same at every density.
  */
-export function adjustPixels(pixels: Pixels, adjust: DrawnAdjust, whole: Size, part: Rect): void {
+export function adjustPixels(given: Pixels, adjust: DrawnAdjust, whole: Size, part: Rect): void {
+  const pixels = clamped(given);
   if (adjust.blur > 0) blurPixels(pixels, (adjust.blur * pixels.width) / part.width);
   const map = colourMap(adjust);
   if (map !== IDENTITY) mapColours(pixels.data, map);
@@ -174,10 +213,12 @@ export function adjustPixels(pixels: Pixels, adjust: DrawnAdjust, whole: Size, p
  */
 export function blurPixels({ width, height, data }: Pixels, sigma: number): void {
   if (sigma < 0.3) return;
-  const other = new Uint8ClampedArray(data.length);
+  // Plain bytes: means never leave their range, and need no clamping.
+  const bytes = new Uint8Array(data.buffer, data.byteOffset, data.length);
+  const other = new Uint8Array(data.length);
   for (const size of boxSizes(sigma)) {
-    boxAlong(data, other, width, height, 4, width * 4, size);
-    boxAlong(other, data, height, width, width * 4, 4, size);
+    boxAcross(bytes, other, width, height, size);
+    boxDown(other, bytes, width, height, size);
   }
 }
 
@@ -189,41 +230,59 @@ function boxSizes(sigma: number): [number, number, number] {
   return [0, 1, 2].map((index) => (index < lows ? low : low + 2)) as [number, number, number];
 }
 
-/** A running mean along one axis. `step` leads to the next pixel of a line, `next` to the next line. */
-function boxAlong(
-  from: Pixels['data'],
-  to: Pixels['data'],
-  length: number,
-  lines: number,
-  step: number,
-  next: number,
-  size: number,
-): void {
+/** Division by a box's size, in whole numbers: a sum times this, shifted down. */
+const SHIFT = 20;
+const HALF = 1 << (SHIFT - 1);
+
+/** A running mean along each row. */
+function boxAcross(from: Uint8Array, to: Uint8Array, width: number, height: number, size: number): void {
   const half = (size - 1) / 2;
-  const share = 1 / size;
-  for (let line = 0; line < lines; line++) {
-    const start = line * next;
-    const last = start + (length - 1) * step;
+  const share = Math.round(2 ** SHIFT / size);
+  for (let row = 0; row < height; row++) {
+    const start = row * width * 4;
+    const last = start + (width - 1) * 4;
     let r = 0;
     let g = 0;
     let b = 0;
     for (let offset = -half; offset <= half; offset++) {
-      const at = start + Math.max(0, Math.min(length - 1, offset)) * step;
+      const at = start + Math.max(0, Math.min(width - 1, offset)) * 4;
       r += from[at] as number;
       g += from[at + 1] as number;
       b += from[at + 2] as number;
     }
-    for (let index = 0; index < length; index++) {
-      const at = start + index * step;
-      to[at] = (r * share + 0.5) | 0;
-      to[at + 1] = (g * share + 0.5) | 0;
-      to[at + 2] = (b * share + 0.5) | 0;
+    for (let at = start, column = 0; column < width; column++, at += 4) {
+      to[at] = (r * share + HALF) >> SHIFT;
+      to[at + 1] = (g * share + HALF) >> SHIFT;
+      to[at + 2] = (b * share + HALF) >> SHIFT;
       to[at + 3] = 255;
-      const out = index - half > 0 ? at - half * step : start;
-      const into = index + half + 1 < length ? at + (half + 1) * step : last;
+      const out = column > half ? at - half * 4 : start;
+      const into = column + half + 1 < width ? at + (half + 1) * 4 : last;
       r += (from[into] as number) - (from[out] as number);
       g += (from[into + 1] as number) - (from[out + 1] as number);
       b += (from[into + 2] as number) - (from[out + 2] as number);
+    }
+  }
+}
+
+/** The same down each column. All columns go down together, row by row: memory is read in its own order. */
+function boxDown(from: Uint8Array, to: Uint8Array, width: number, height: number, size: number): void {
+  const half = (size - 1) / 2;
+  const share = Math.round(2 ** SHIFT / size);
+  const line = width * 4;
+  const sums = new Int32Array(line);
+  for (let offset = -half; offset <= half; offset++) {
+    const start = Math.max(0, Math.min(height - 1, offset)) * line;
+    for (let index = 0; index < line; index++)
+      sums[index] = (sums[index] as number) + (from[start + index] as number);
+  }
+  for (let row = 0; row < height; row++) {
+    const start = row * line;
+    const out = Math.max(0, row - half) * line;
+    const into = Math.min(height - 1, row + half + 1) * line;
+    for (let index = 0; index < line; index++) {
+      const sum = sums[index] as number;
+      to[start + index] = (sum * share + HALF) >> SHIFT;
+      sums[index] = sum + (from[into + index] as number) - (from[out + index] as number);
     }
   }
 }

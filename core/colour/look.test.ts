@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { DAWN, bareDesk, dawnCount } from '../../tests/support/desks.ts';
 import { roles, type Role, type Step } from '../desk/values.ts';
 import { contrast, deltaE, toLab, toLch } from './convert.ts';
-import type { otherEyes} from './eyes.ts';
+import type { otherEyes } from './eyes.ts';
 import { confusions, eyeMatrices, seenBy } from './eyes.ts';
 import { halfAt } from './half.ts';
 import { paletteOf, surfaceOf } from './look.ts';

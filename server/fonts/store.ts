@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { digestOf } from '../../core/bundle/bundle.ts';
 import type { OwnFont } from '../../core/desk/look-schema.ts';
 import { HttpProblem } from '../http/problem.ts';
-import { TookTooLong, type Threads } from '../threads/pool.ts';
+import { TookTooLong, type Helpers } from '../helpers/pool.ts';
 
 export const MOST_FONT_BYTES = 10 * 1024 * 1024;
 const MOST_MS = 8000;
@@ -19,7 +19,7 @@ const signatures: Record<string, string> = {
 };
 
 /** Fonts of one's own: files in a folder, each under the digest of its bytes. */
-export function createFontStore(folder: string, threads: Threads) {
+export function createFontStore(folder: string, helpers: Helpers) {
   const pathOf = (id: string) => join(folder, id);
 
   return {
@@ -29,7 +29,7 @@ export function createFontStore(folder: string, threads: Threads) {
     /** Takes in a font that could be read whole. Throws HttpProblem on anything else. */
     async add(bytes: Buffer, fileName: string): Promise<OwnFont> {
       if (!typeOfFont(bytes)) throw unfit('is not a WOFF2, WOFF, TTF or OTF file');
-      const found = await threads.run('inspectFont', bytes, { mostMs: MOST_MS }).catch((error: unknown) => {
+      const found = await helpers.run('inspectFont', bytes, { mostMs: MOST_MS }).catch((error: unknown) => {
         if (error instanceof TookTooLong) throw unfit('takes too long to read');
         throw error;
       });

@@ -10,7 +10,7 @@ import { toBytes } from '../../core/colour/convert.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createRandom } from '../../core/sources/noise.ts';
 
-/** The work on pixels that takes long; it runs in threads of its own. */
+/** The work on pixels that takes long; it runs in helpers of its own. */
 
 /** Pictures with more pixels than this are refused: decoding one would take over a gigabyte. */
 export const MOST_PIXELS = 120_000_000;

@@ -11,7 +11,7 @@ import type { Pixels } from '../../core/colour/extract.ts';
 import { createPicture, createScene } from '../../core/desk/defaults.ts';
 import type { Picture } from '../../core/desk/backdrop-schema.ts';
 import { openStore } from '../db/open.ts';
-import { Cancelled, createThreads, type Threads } from '../threads/pool.ts';
+import { Cancelled, createHelpers, type Helpers } from '../helpers/pool.ts';
 import { WIDTHS, createRenderer, widthFor, type Renderer } from './render.ts';
 import { createPictureStore, type PictureStore } from './store.ts';
 
@@ -59,19 +59,19 @@ function meanDelta(a: Pixels, b: Pixels): number {
 
 describe('making backdrops', function () {
   let folder: string;
-  let threads: Threads;
+  let helpers: Helpers;
   let pictures: PictureStore;
   let renderer: Renderer;
   let end: () => void;
 
-  before(() => (threads = createThreads()));
-  after(() => threads.close());
+  before(() => (helpers = createHelpers()));
+  after(() => helpers.close());
   beforeEach(() => {
     folder = mkdtempSync(join(tmpdir(), 'velvet-render-'));
     const store = openStore(folder);
     end = () => store.$client.close();
-    pictures = createPictureStore(store, join(folder, 'pictures'), threads);
-    renderer = createRenderer(join(folder, 'cache'), pictures, threads);
+    pictures = createPictureStore(store, join(folder, 'pictures'), helpers);
+    renderer = createRenderer(join(folder, 'cache'), pictures, helpers);
   });
   afterEach(() => {
     end();
@@ -113,7 +113,7 @@ describe('making backdrops', function () {
     ]);
     expect(first).to.equal(second);
     expect(cached()).to.have.length(1);
-    const again = await createRenderer(join(folder, 'cache'), pictures, threads).backdrop(scene(4), 240);
+    const again = await createRenderer(join(folder, 'cache'), pictures, helpers).backdrop(scene(4), 240);
     expect(again.equals(first)).to.equal(true);
     await renderer.backdrop(scene(5), 240);
     await renderer.backdrop(scene(4, { adjust }), 240);

@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs';
 import { readdir, readFile, rename, stat, unlink, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
-import type { Threads } from '../threads/pool.ts';
+import type { Helpers } from '../helpers/pool.ts';
 import type { BakeFormat } from './bake.ts';
 import type { PictureStore } from './store.ts';
 import { HttpProblem } from '../http/problem.ts';
@@ -27,7 +27,7 @@ export interface Export {
 }
 
 /** Makes pictures at a size. What is shown is kept in the cache folder; what is under way is shared. */
-export function createRenderer(cacheFolder: string, pictures: PictureStore, threads: Threads) {
+export function createRenderer(cacheFolder: string, pictures: PictureStore, helpers: Helpers) {
   mkdirSync(cacheFolder, { recursive: true });
   const underWay = new Map<string, Promise<Buffer>>();
 
@@ -63,7 +63,7 @@ export function createRenderer(cacheFolder: string, pictures: PictureStore, thre
       const path = pathOf(drawn);
       const height = Math.max(1, Math.round((width * drawn.part.height) / drawn.part.width));
       return once(`backdrop ${DRAWING} ${JSON.stringify(drawn)} ${width}`, async () =>
-        asBuffer(await threads.run('bake', { drawn, path, width, height, format: 'webp', isForShow: true })),
+        asBuffer(await helpers.run('bake', { drawn, path, width, height, format: 'webp', isForShow: true })),
       );
     },
 
@@ -71,7 +71,7 @@ export function createRenderer(cacheFolder: string, pictures: PictureStore, thre
     async export(drawn: Drawn, { width, height, format }: Export, signal?: AbortSignal): Promise<Buffer> {
       const path = pathOf(drawn);
       return asBuffer(
-        await threads.run(
+        await helpers.run(
           'bake',
           { drawn, path, width, height, format, isForShow: false },
           signal ? { signal } : {},

@@ -1,7 +1,7 @@
 import express, { Router, type Request, type Response } from 'express';
 import { BUNDLE_LIMITS } from '../../core/bundle/bundle.ts';
 import { HttpProblem } from '../http/problem.ts';
-import { Cancelled } from '../threads/pool.ts';
+import { Cancelled } from '../helpers/pool.ts';
 import { bakeFormats } from './bake.ts';
 import { readDrawn } from './drawn.ts';
 import { MOST_ICON_BYTES, drawIcon } from './icon.ts';

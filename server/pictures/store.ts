@@ -7,7 +7,7 @@ import { digestOf } from '../../core/bundle/bundle.ts';
 import type { Store } from '../db/open.ts';
 import { pictures } from '../db/schema.ts';
 import { HttpProblem } from '../http/problem.ts';
-import type { Threads } from '../threads/pool.ts';
+import type { Helpers } from '../helpers/pool.ts';
 import { MOST_PIXELS } from './bake.ts';
 import { cleanPicture } from './clean.ts';
 
@@ -40,7 +40,7 @@ const DEPTHS: Record<string, number> = { uchar: 8, char: 8, ushort: 16, short: 1
 export function createPictureStore(
   store: Store,
   folder: string,
-  threads: Threads,
+  helpers: Helpers,
   now: () => number = Date.now,
 ) {
   const pathOf = (id: string) => join(folder, id);
@@ -69,7 +69,7 @@ export function createPictureStore(
         isAnimated: (pages ?? 1) > 1,
         depth: DEPTHS[depth ?? ''] ?? 8,
         hasProfile: hasProfile ?? false,
-        blocks: await threads.run('measureBlocks', pathOf(id)),
+        blocks: await helpers.run('measureBlocks', pathOf(id)),
       };
     },
 
