@@ -16,6 +16,19 @@ withApp('saving', ({ server, open, browser }) => {
     expect(clock?.place.x).to.equal(116);
   });
 
+  it('opens what it had not fetched yet once the server is back', async () => {
+    const page = await open('/desk/dawn-count');
+    await page.route('**/assets/palette-*.js', (route) => route.abort());
+    await page.reload();
+    await handle(page, 'clock').waitFor();
+    await server.kill();
+    await page.getByRole('navigation').getByRole('button', { name: 'Palette' }).click();
+    await page.unroute('**/assets/palette-*.js');
+    expect(await page.getByRole('heading', { name: 'Roles' }).count()).to.equal(0);
+    await server.start();
+    await page.getByRole('heading', { name: 'Roles' }).waitFor();
+  });
+
   it('loses no acknowledged save when the server is killed', async () => {
     const page = await open('/desk/dawn-count');
     await handle(page, 'machine').click();

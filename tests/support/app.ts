@@ -106,7 +106,12 @@ export function withApp(
         for (const [index, page] of pages.entries())
           await page.screenshot({ path: join(tmpdir(), `failed-${index}.png`) });
       }
-      for (const page of pages.splice(0)) await page.context().close();
+      for (const page of pages.splice(0)) {
+        // The next test shall find what this one left, not what it hadn't saved yet.
+        if (this.currentTest?.state === 'passed') await untilSettled(page);
+        await page.context().close();
+      }
+      if (server.pid === 0) await server.start();
     });
 
     define({
@@ -157,6 +162,13 @@ export const handle = (page: Page, id: string) => page.locator(`[data-handle="${
 /** Waits until the header says that everything is kept. */
 export async function untilKept(page: Page): Promise<void> {
   await page.locator('[data-saving="kept"]').waitFor();
+}
+
+/** Waits until a page with a desk open has kept it; pages that tests have closed or left unsaved are let go. */
+async function untilSettled(page: Page): Promise<void> {
+  const isSettled = () =>
+    [...document.querySelectorAll('[data-saving]')].every((mark) => mark.matches('[data-saving="kept"]'));
+  await page.waitForFunction(isSettled, undefined, { timeout: 5000 }).catch(() => undefined);
 }
 
 /** The desk as the server has it. */

@@ -1,9 +1,10 @@
-import { Suspense, lazy, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Desk } from '../../core/desk/schema.ts';
 import { shareUnchanged } from '../../core/scene/share.ts';
 import { solve } from '../../core/scene/solve.ts';
 import type { Scene } from '../../core/scene/scene.ts';
+import { fetchLater, later } from '../later.ts';
 import { Actions, type DeskActions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
 import { conditionsOf, useConditions } from '../stores/conditions.ts';
@@ -12,7 +13,7 @@ import { useDesk } from '../stores/desk.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
 import { Message } from '../ui/message.tsx';
 
-const AppList = lazy(() => import('../render/app-list.tsx'));
+const AppList = later(() => import('../render/app-list.tsx'));
 
 const handlers: OpenDeskHandlers = { onOpen: () => useConditions.getState().goNow() };
 
@@ -27,6 +28,7 @@ export function Live() {
   const [memory] = useState<{ scene: Scene | undefined }>(() => ({ scene: undefined }));
 
   useOpenDesk(id, handlers);
+  useEffect(fetchLater, []);
   useEffect(() => {
     if (!desk) return;
     document.title = desk.name;

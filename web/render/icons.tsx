@@ -1,9 +1,10 @@
-import { Suspense, createContext, lazy, useContext, type FC } from 'react';
+import { Suspense, createContext, useContext, type FC } from 'react';
 import type { IconSetName, IconStyle } from '../../core/desk/look-schema.ts';
 import { isOwn } from '../../core/desk/values.ts';
 import { drawnName, type IconName } from '../../core/icons/names.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { ownIconAddress } from '../api/addresses.ts';
+import { later } from '../later.ts';
 
 export interface IconDrawing {
   name: IconName;
@@ -26,10 +27,10 @@ export async function loadIconSet(set: IconSetName): Promise<void> {
 }
 
 /** For a set that nobody has fetched beforehand. */
-const later: Record<IconSetName, FC<IconDrawing>> = {
-  reed: lazy(loaders.reed),
-  slate: lazy(loaders.slate),
-  shell: lazy(loaders.shell),
+const whenFetched: Record<IconSetName, FC<IconDrawing>> = {
+  reed: later(loaders.reed),
+  slate: later(loaders.slate),
+  shell: later(loaders.shell),
 };
 
 export const IconSet = createContext<Scene['icons']>({
@@ -49,7 +50,7 @@ export function DeskIcon({ name, size }: { name: string; size: number }) {
   const Ready = loaded.get(set);
   const icon = drawnName(name);
   if (Ready) return <Ready name={icon} size={size} style={style} />;
-  const Drawn = later[set];
+  const Drawn = whenFetched[set];
   return (
     <Suspense fallback={<span className="block" style={{ width: size, height: size }} />}>
       <Drawn name={icon} size={size} style={style} />

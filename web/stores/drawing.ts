@@ -3,6 +3,7 @@ import { isOwn } from '../../core/desk/values.ts';
 import { familiesOf, learnFamilies } from '../../core/text/families.ts';
 import { knowsFamily } from '../../core/text/measure.ts';
 import { ownFontAddress } from '../api/addresses.ts';
+import { persist } from '../later.ts';
 import { loadIconSet } from '../render/icons.tsx';
 import { ownFontName } from '../render/type.ts';
 
@@ -25,5 +26,5 @@ export function prepareType(desk: Desk): Promise<void> | null {
     face.load().catch(() => asked.delete(id));
   }
   const missing = familiesOf(desk).filter((family) => !isOwn(family) && !knowsFamily(family));
-  return missing.length > 0 ? learnFamilies(missing) : null;
+  return missing.length > 0 ? persist(() => learnFamilies(missing)) : null;
 }

@@ -8,10 +8,11 @@ import {
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { Suspense, lazy, useEffect } from 'react';
+import { Suspense, useEffect } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import type { WidgetType } from '../../core/widgets/list.ts';
+import { fetchLater, later } from '../later.ts';
 import { useConditions } from '../stores/conditions.ts';
 import { useDesk } from '../stores/desk.ts';
 import { currentScreen } from '../stores/scene.ts';
@@ -30,9 +31,7 @@ import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
 import { STAGE_DROP, Stage } from './stage/stage.tsx';
 
-/** Not needed for the first look; fetched once the page has time, so that the first to open opens at once. */
-const loadSheets = () => import('./sheets.tsx');
-const Sheets = lazy(loadSheets);
+const Sheets = later(() => import('./sheets.tsx'));
 
 export function Studio() {
   const { id = '' } = useParams();
@@ -43,10 +42,7 @@ export function Studio() {
   const isSheetOpen = useView((view) => view.sheet !== null);
   useOpenDesk(id, handlers);
   useKeys();
-  useEffect(() => {
-    const idle = requestIdleCallback(() => void loadSheets());
-    return () => cancelIdleCallback(idle);
-  }, []);
+  useEffect(fetchLater, []);
   useEffect(() => setNavigate((path) => void navigate(path)), [navigate]);
   useEffect(() => {
     document.title = name ? `${name} · Velvet Ledge` : 'Velvet Ledge';

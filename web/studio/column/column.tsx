@@ -1,5 +1,6 @@
 import { ChevronLeft } from 'lucide-react';
-import { Fragment, Suspense, lazy, useDeferredValue, type ReactNode } from 'react';
+import { Fragment, Suspense, useDeferredValue, type ReactNode } from 'react';
+import { later } from '../../later.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { chapterTitles, pages, useView, type Chapter } from '../../stores/view.ts';
 import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
@@ -11,9 +12,9 @@ import { WidgetEditor } from './widget-editor.tsx';
 import { WidgetsChapter } from './widgets.tsx';
 
 /** Chapters that are not the first to be seen come when they are asked for. */
-const BackdropChapter = lazy(() => import('./backdrop/backdrop.tsx'));
-const PaletteChapter = lazy(() => import('./palette/palette.tsx'));
-const LookChapter = lazy(() => import('./look/look.tsx'));
+const BackdropChapter = later(() => import('./backdrop/backdrop.tsx'));
+const PaletteChapter = later(() => import('./palette/palette.tsx'));
+const LookChapter = later(() => import('./look/look.tsx'));
 
 /** The one column: a chapter, a part of it, a part of that. The crumbs lead back. */
 export function Column() {

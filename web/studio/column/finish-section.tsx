@@ -1,4 +1,5 @@
-import { Suspense, lazy, memo } from 'react';
+import { Suspense, memo } from 'react';
+import { later } from '../../later.ts';
 import { edits } from '../../../core/desk/edits.ts';
 import { finishKinds, type Finish } from '../../../core/desk/values.ts';
 import { useHalfRoles } from '../../stores/scene.ts';
@@ -6,7 +7,7 @@ import { useDesk } from '../../stores/desk.ts';
 import { ColourField } from '../../ui/colour-field.tsx';
 import { Row, Section, Segmented, SelectField, SliderField } from '../../ui/controls.tsx';
 
-const LegibilityRow = lazy(async () => ({ default: (await import('./legibility-row.tsx')).LegibilityRow }));
+const LegibilityRow = later(async () => ({ default: (await import('./legibility-row.tsx')).LegibilityRow }));
 
 /** How parts are made: the desk's own finish, or theirs. `ids` is empty for the finish of the desk. */
 export const FinishSection = memo(function FinishSection({

@@ -1,6 +1,7 @@
 import clsx from 'clsx';
 import { Lock } from 'lucide-react';
-import { Suspense, lazy, memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
+import { Suspense, memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
+import { later } from '../../later.ts';
 import { distancesAround, type Distance, type Guide } from '../../../core/arrange/snap.ts';
 import type { Point, Rect } from '../../../core/arrange/geometry.ts';
 import type { SceneEdge, SceneItem, SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
@@ -10,8 +11,8 @@ import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { dragEdge, dragItem, dragMarquee, dragScale, dragWidgets } from './drag.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
-const FocalLayer = lazy(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
-const LegibilityLayer = lazy(async () => ({
+const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
+const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
 }));
 

@@ -1,6 +1,7 @@
 import { useDroppable } from '@dnd-kit/core';
 import { ImagePlus } from 'lucide-react';
-import { Suspense, lazy, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
+import { Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
+import { later } from '../../later.ts';
 import { Actions, type DeskActions } from '../../render/actions.ts';
 import { LivePainting } from '../../render/backdrop-view.tsx';
 import { pixelsWorker } from '../../workers/pixels.ts';
@@ -15,8 +16,8 @@ import { Overlay } from './overlay.tsx';
 import { PartMenu } from './part-menu.tsx';
 import { StageScale, type StageScaleValue } from './stage-scale.ts';
 
-const Dropper = lazy(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
-const AppList = lazy(() => import('../../render/app-list.tsx'));
+const Dropper = later(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
+const AppList = later(() => import('../../render/app-list.tsx'));
 
 export const STAGE_DROP = 'stage';
 
