@@ -1,12 +1,14 @@
 import { Tooltip } from 'radix-ui';
-import { StrictMode } from 'react';
+import { StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
-import { Toaster } from 'sonner';
 import { z } from 'zod';
+import { later } from './later.ts';
 import { router } from './routes.tsx';
 import { startTheme } from './stores/theme.ts';
 import './styles/tokens.css';
+
+const Toaster = later(() => import('./ui/toaster.tsx'));
 
 // Compiled checks would need eval, which the page's policy forbids.
 z.config({ jitless: true });
@@ -17,20 +19,9 @@ createRoot(root).render(
   <StrictMode>
     <Tooltip.Provider>
       <RouterProvider router={router} />
-      <Toaster
-        position="bottom-center"
-        offset={124}
-        toastOptions={{
-          style: {
-            background: 'var(--nap)',
-            color: 'var(--chalk)',
-            border: '1px solid var(--seam)',
-            fontFamily: 'var(--font-sans)',
-            fontSize: 13,
-          },
-          actionButtonStyle: { background: 'var(--brass)', color: 'var(--on-brass)' },
-        }}
-      />
+      <Suspense>
+        <Toaster />
+      </Suspense>
     </Tooltip.Provider>
   </StrictMode>,
 );

@@ -1,11 +1,30 @@
+/** Arrays at least this long are compared once for all the places that hold them: many graphs show the same series. */
+const LONG = 16;
+
+type Compared = Map<object, { previous: object; shared: unknown }>;
+
 /**
  * `next` with every part that equals its counterpart in `previous` replaced by that very object, so that
  * whoever compares by reference sees what changed and nothing else. Plain objects and arrays only.
  */
 export function shareUnchanged<T>(previous: T | undefined, next: T): T {
+  return share(previous, next, new Map());
+}
+
+function share<T>(previous: T | undefined, next: T, compared: Compared): T {
   if (previous === next || !isContainer(previous) || !isContainer(next))
     return Object.is(previous, next) ? (previous as T) : next;
-  if (Array.isArray(previous) !== Array.isArray(next)) return next;
+  if (!Array.isArray(next)) return Array.isArray(previous) ? next : shareFields(previous, next, compared);
+  if (!Array.isArray(previous)) return next;
+  if (next.length < LONG) return shareFields(previous, next, compared) as T;
+  const known = compared.get(next);
+  if (known?.previous === previous) return known.shared as T;
+  const shared = shareFields(previous, next, compared);
+  compared.set(next, { previous, shared });
+  return shared as T;
+}
+
+function shareFields<T extends object>(previous: object, next: T, compared: Compared): T {
   const before = previous as Record<string, unknown>;
   const after = next as Record<string, unknown>;
   const keys = Object.keys(after);
@@ -13,14 +32,14 @@ export function shareUnchanged<T>(previous: T | undefined, next: T): T {
   // Filled only once something differs from `next`: most parts of a scene are small and all new or all old.
   let merged: Record<string, unknown> | null = null;
   for (const key of keys) {
-    const shared = shareUnchanged(before[key], after[key]);
+    const shared = share(before[key], after[key], compared);
     if (shared !== before[key] || !(key in before)) same = false;
     if (shared !== after[key]) {
       merged ??= (Array.isArray(after) ? [...after] : { ...after }) as Record<string, unknown>;
       merged[key] = shared;
     }
   }
-  return same ? previous : ((merged ?? next) as T);
+  return (same ? previous : (merged ?? next)) as T;
 }
 
 function isContainer(value: unknown): value is object {

@@ -3,7 +3,10 @@ import { expect } from 'chai';
 import sharp from 'sharp';
 import { resolveRoles } from '../../core/colour/roles.ts';
 import { contrast } from '../../core/colour/convert.ts';
+import { createWidget } from '../../core/desk/defaults.ts';
+import { widgetKinds } from '../../core/widgets/list.ts';
 import { handle, stored, untilKept, withApp } from '../support/app.ts';
+import { bareDesk, fromCorner } from '../support/desks.ts';
 
 withApp('the studio', ({ server, open }) => {
   it('scrubs the day: clocks follow, forward and back, and now comes back', async () => {
@@ -204,30 +207,60 @@ withApp('the studio', ({ server, open }) => {
     await page.locator('[data-stage]').waitFor();
   });
 
+  /** What draws beyond the box that the core measured for it, sideways, by more than the px of rounding. */
+  async function spillsOf(id: string): Promise<string[]> {
+    const page = await open(`/desk/${id}`);
+    await page.locator('[data-stage] [data-widget]').first().waitFor();
+    await page.evaluate(() => document.fonts.ready);
+    // Names over a dock's icons stand outside on purpose, once the pointer is there.
+    await page.addStyleTag({ content: '.dock-name { display: none }' });
+    return page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          '[data-stage] [data-widget] > div, [data-stage] [data-item]',
+        ),
+      ].flatMap((box) => {
+        if (!box.firstElementChild) return [];
+        const range = document.createRange();
+        range.selectNodeContents(box);
+        const inner = range.getBoundingClientRect();
+        const outer = box.getBoundingClientRect();
+        const spill = Math.max(outer.left - inner.left, inner.right - outer.right);
+        return spill > 2 ? [`${box.outerHTML.slice(0, 60)} by ${spill}`] : [];
+      }),
+    );
+  }
+
   it('keeps what faces draw within the boxes that the core measured', async () => {
-    for (const id of ['dawn-count', 'sound-room', 'night-watch']) {
-      const page = await open(`/desk/${id}`);
-      await page.locator('[data-stage] [data-widget]').first().waitFor();
-      await page.evaluate(() => document.fonts.ready);
-      // Names over a dock's icons stand outside on purpose, once the pointer is there.
-      await page.addStyleTag({ content: '.dock-name { display: none }' });
-      const spills = await page.evaluate(() =>
-        [
-          ...document.querySelectorAll<HTMLElement>(
-            '[data-stage] [data-widget] > div, [data-stage] [data-item]',
-          ),
-        ].flatMap((box) => {
-          if (!box.firstElementChild) return [];
-          const range = document.createRange();
-          range.selectNodeContents(box);
-          const inner = range.getBoundingClientRect();
-          const outer = box.getBoundingClientRect();
-          const spill = Math.max(outer.left - inner.left, inner.right - outer.right);
-          return spill > 2 ? [`${box.outerHTML.slice(0, 60)} by ${spill}`] : [];
-        }),
-      );
-      expect(spills, id).to.deep.equal([]);
-    }
+    for (const id of ['dawn-count', 'sound-room', 'night-watch'])
+      expect(await spillsOf(id), id).to.deep.equal([]);
+  });
+
+  it('keeps every face within its box in the widest families, by the desk or by the widget', async () => {
+    const desk = bareDesk();
+    const wide = { ...desk.look.fonts.text, family: 'unbounded' as const, size: 130 };
+    const faces = widgetKinds.flatMap(({ type, faces }) => faces.map(({ id: face }) => ({ type, face })));
+    const widgets = faces.map(({ type, face }, index) =>
+      createWidget({
+        id: `${type}-${face}`,
+        type,
+        face,
+        place: fromCorner(40 + (index % 4) * 440, 60 + Math.floor(index / 4) * 320),
+        deskFinish: desk.look.finish,
+        options: { network: true, seconds: true, type: index % 2 ? 'martian-mono' : 'face' },
+      }),
+    );
+    const response = await fetch(`${server.address}/api/desks`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({
+        ...desk,
+        look: { ...desk.look, fonts: { display: wide, text: wide, figures: wide } },
+        widgets,
+      }),
+    });
+    const { desk: added } = (await response.json()) as { desk: { id: string } };
+    expect(await spillsOf(added.id)).to.deep.equal([]);
   });
 
   it('follows the system in velvet and linen, and can be set', async () => {

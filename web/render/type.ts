@@ -53,6 +53,11 @@ export function setIn(
   };
 }
 
+/** The same for text of which a widget may choose the type: `ofFace` unless it does. */
+export function setAs(choice: TypeChoice, ofFace: Use, setting: Setting): CSSProperties {
+  return setIn(choice === 'face' ? ofFace : choice, setting);
+}
+
 function isUse(use: string): use is Use {
   return (uses as readonly string[]).includes(use);
 }

@@ -14,7 +14,7 @@ import {
 import { format } from 'date-fns/format';
 import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast.ts';
 import { bareDesk } from '../../demo/desks.ts';
 import { ServerProblem, api, type StoredDesk } from '../api/client.ts';
 import { listen } from '../api/events.ts';

@@ -46,26 +46,28 @@ function settledDesk(): Desk | null {
 }
 
 async function judge(): Promise<void> {
-  if (isJudging) return;
+  const desk = settledDesk();
+  const now = conditions();
+  if (isJudging || !desk || lookers === 0 || isFresh()) return;
   isJudging = true;
-  for (;;) {
-    const desk = settledDesk();
-    const now = conditions();
-    const isFresh = desk !== null && judged !== null && judged.desk === desk && judged.key === keyOf(now);
-    if (!desk || lookers === 0 || isFresh) break;
-    useLegibility.setState({ isBusy: true });
-    try {
-      const judgements = await judgingWorker().judge(desk, now);
-      useLegibility.setState({ judgements, failure: null });
-    } catch {
-      useLegibility.setState({
-        failure: 'The backdrop can’t be had, so nothing can be said of the texts on it.',
-      });
-    }
-    judged = { desk, key: keyOf(now) };
+  useLegibility.setState({ isBusy: true });
+  try {
+    const judgements = await judgingWorker().judge(desk, now);
+    useLegibility.setState({ judgements, failure: null });
+  } catch {
+    useLegibility.setState({
+      failure: 'The backdrop can’t be had, so nothing can be said of the texts on it.',
+    });
   }
+  judged = { desk, key: keyOf(now) };
   isJudging = false;
-  useLegibility.setState({ isBusy: false });
+  // While a part is dragged the desk is never the one that was judged; its turn comes when the hand rests.
+  if (isFresh() || lookers === 0) useLegibility.setState({ isBusy: false });
+  else schedule();
+}
+
+function isFresh(): boolean {
+  return judged !== null && judged.desk === settledDesk() && judged.key === keyOf(conditions());
 }
 
 function schedule(): void {

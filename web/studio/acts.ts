@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast.ts';
 import { alignRects, distributeRects } from '../../core/arrange/align.ts';
 import type { Axis, Point, Rect, Side } from '../../core/arrange/geometry.ts';
 import { hangFromPoint } from '../../core/arrange/place.ts';

@@ -1,4 +1,4 @@
-import { toast } from 'sonner';
+import { toast } from '../ui/toast.ts';
 import { createPicture } from '../../core/desk/defaults.ts';
 import { edits } from '../../core/desk/edits.ts';
 import type { PlainSource } from '../../core/desk/backdrop-schema.ts';

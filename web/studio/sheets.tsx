@@ -2,7 +2,7 @@ import { Command as Cmdk } from 'cmdk';
 import { Dialog as RadixDialog } from 'radix-ui';
 import { Fragment, useEffect, useState } from 'react';
 import { format } from 'date-fns/format';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast.ts';
 import { edits } from '../../core/desk/edits.ts';
 import { isZone } from '../../core/desk/values.ts';
 import { api, type RevisionNote } from '../api/client.ts';

@@ -10,7 +10,7 @@ import {
 } from '@dnd-kit/core';
 import { Suspense, useEffect } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { toast } from 'sonner';
+import { toast } from '../ui/toast.ts';
 import type { WidgetType } from '../../core/widgets/list.ts';
 import { fetchLater, later } from '../later.ts';
 import { useConditions } from '../stores/conditions.ts';

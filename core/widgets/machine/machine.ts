@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { defineWidget, type TextContext, type TextSpot } from '../../kinds.ts';
-import { colourOption } from '../../options.ts';
+import { TypeOption, colourOption, fontOf, type TypeChoice } from '../../options.ts';
 import type { MachineReading } from '../../sources/machine/machine.ts';
 import { machineOrigins } from '../../sources/readings.ts';
 import { setStyle, textWidth, type TextStyle } from '../../text/measure.ts';
@@ -37,6 +37,7 @@ const options = z.looseObject({
     .max(120)
     .default(20)
     .meta({ label: 'Graph over', unit: 'min', faces: ['graph'] }),
+  type: TypeOption,
   colour: colourOption('accent', 'Marks'),
 });
 
@@ -57,6 +58,7 @@ export interface MachineView {
   /** For the graph: one row of shares for each meter, oldest first. */
   series: (number | null)[][] | null;
   span: number;
+  type: TypeChoice;
   colour: string;
   /** Said when nothing can be shown. */
   notice: string | null;
@@ -72,6 +74,13 @@ const meterTitles: Record<Meter['id'], string> = {
   network: 'Network',
 };
 
+const widestFigure: Record<Meter['id'], string> = {
+  processor: '100 %',
+  memory: '100 %',
+  disk: '100 %',
+  network: '999.9 MB/s',
+};
+
 export const machine = defineWidget({
   type: 'machine',
   title: 'Machine',
@@ -82,7 +91,7 @@ export const machine = defineWidget({
   tick: () => 'second',
   machineOrigin: ({ from }) => from,
   view(options, face, { readings, textColour }): MachineView {
-    const { from, span, colour } = options;
+    const { from, span, type, colour } = options;
     const wanted = meterIds.filter((id) => options[id]);
     const now = readings.machine(from);
     const meters = readings.once(`meters ${from}`, () => meterIds.map((id) => meterOf(id, now)));
@@ -98,6 +107,7 @@ export const machine = defineWidget({
       meters: meters.filter(isWanted),
       series: series && series.filter(isWanted),
       span,
+      type,
       colour: textColour(colour),
       notice:
         wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
@@ -105,29 +115,42 @@ export const machine = defineWidget({
   },
   size(view, face, { fonts }) {
     const rows = Math.max(1, view.meters.length);
+    const font = fontOf(view.type, 'text', fonts);
+    const width = (text: string, size: number, weight = 400) => textWidth(text, { font, size, weight });
+    /** The widest title with its widest figure beside it. */
+    const across = (size: number) =>
+      Math.ceil(
+        Math.max(0, ...view.meters.map(({ id, title }) => width(`${title}  ${widestFigure[id]}`, size))),
+      );
     switch (face) {
       case 'rings': {
         const { size, gap, label } = machineType.ring;
-        return { width: rows * size + (rows - 1) * gap, height: size + 10 + label * 1.3 };
+        const cell = Math.max(size, ...view.meters.map(({ title }) => Math.ceil(width(title, label))));
+        return { width: rows * cell + (rows - 1) * gap, height: size + 10 + label * 1.3 };
       }
       case 'bars':
-        return { width: machineType.bars.width, height: rows * machineType.bars.row - 12 };
+        return {
+          width: Math.max(machineType.bars.width, across(18)),
+          height: rows * machineType.bars.row - 12,
+        };
       case 'graph':
         return {
-          width: machineType.graph.width,
+          width: Math.max(machineType.graph.width, 2 * (22 + across(17)) + 20),
           height: machineType.graph.plot + 14 + Math.ceil(rows / 2) * machineType.graph.row,
         };
       case 'text': {
         const { size, row, gap } = machineType.text;
-        const width = (text: string, weight: number) => textWidth(text, { font: fonts.text, size, weight });
-        const titles = Math.max(...view.meters.map((meter) => width(meter.title, 400)), 60);
-        return { width: Math.ceil(titles + gap + width('999.9 GB of 999 GB', 500)), height: rows * row - 4 };
+        const titles = Math.max(...view.meters.map((meter) => width(meter.title, size, 400)), 60);
+        return {
+          width: Math.ceil(titles + gap + width('999.9 GB of 999 GB', size, 500)),
+          height: rows * row - 4,
+        };
       }
     }
   },
   texts(view, face, context) {
     if (view.notice) return [];
-    return view.meters.flatMap((meter, row) => meterSpots(meter, row, face, context));
+    return view.meters.flatMap((meter, row) => meterSpots(meter, row, face, view, context));
   },
 });
 
@@ -136,6 +159,7 @@ function meterSpots(
   meter: Meter,
   row: number,
   face: string,
+  { type, meters }: MachineView,
   { fonts, surface, box }: TextContext,
 ): TextSpot[] {
   function spot(
@@ -149,16 +173,21 @@ function meterSpots(
     const x = { start: at.x, middle: at.x - width / 2, end: at.x - width }[at.align];
     return { text, box: { x, y: at.y, width, height: size * 1.2 }, colour, size, weight };
   }
-  const text = (size: number, weight = 400): TextStyle => ({ font: fonts.text, size, weight });
+  const text = (size: number, weight = 400): TextStyle => ({
+    font: fontOf(type, 'text', fonts),
+    size,
+    weight,
+  });
   const figure = `${meter.figure} ${meter.unit}`.trim();
   switch (face) {
     case 'rings': {
       const { size, gap, label } = machineType.ring;
-      const middle = row * (size + gap) + size / 2;
+      const cell = (box.width + gap) / meters.length - gap;
+      const middle = row * (cell + gap) + cell / 2;
       return [
         spot(
           meter.figure,
-          { font: fonts.figures, size: 32, weight: 500 },
+          { font: fontOf(type, 'figures', fonts), size: 32, weight: 500 },
           { x: middle, y: size / 2 - 19, align: 'middle' },
         ),
         spot(meter.title, text(label), { x: middle, y: size + 10, align: 'middle' }),

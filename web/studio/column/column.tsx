@@ -21,8 +21,8 @@ export function Column() {
   const chapter = useView((view) => view.chapter);
   const page = useView((view) => view.page);
   const entry = useView((view) => view.entry);
-  const selection = useView((view) => view.selection);
-  // While a part is dragged the stage comes first; the column follows when there is time.
+  // While a part is taken and dragged the stage comes first; the column follows when there is time.
+  const selection = useDeferredValue(useView((view) => view.selection));
   const desk = useDeferredValue(useDesk((state) => state.history?.present));
   if (!desk) return null;
   const { widgets, edge, item } = selectedParts(desk, selection);

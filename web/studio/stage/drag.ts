@@ -9,7 +9,7 @@ import {
 } from '../../../core/arrange/geometry.ts';
 import { edits } from '../../../core/desk/edits.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
-import { toast } from 'sonner';
+import { toast } from '../../ui/toast.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { currentScreen, groundOf } from '../../stores/scene.ts';
 import { useView } from '../../stores/view.ts';

@@ -1,6 +1,6 @@
 import type { FC } from 'react';
 import { machineType, type Meter } from '../../../../core/widgets/machine/machine.ts';
-import { setIn } from '../../type.ts';
+import { setAs } from '../../type.ts';
 import type { FaceOf, WidgetViewOf } from '../../../../core/widgets/list.ts';
 
 type View = WidgetViewOf<'machine'>;
@@ -19,13 +19,13 @@ function Notice({ view }: { view: View }) {
 function Rings({ view }: { view: View }) {
   const { size, gap, label } = machineType.ring;
   return (
-    <div className="flex" style={{ gap }}>
+    <div className="grid auto-cols-fr grid-flow-col" style={{ gap }}>
       {view.meters.map((meter) => (
-        <figure key={meter.id} className="m-0 flex flex-col items-center" style={{ width: size, gap: 10 }}>
-          <Ring meter={meter} size={size} colour={view.colour} />
+        <figure key={meter.id} className="m-0 flex flex-col items-center" style={{ gap: 10 }}>
+          <Ring meter={meter} size={size} view={view} />
           <figcaption
             className="whitespace-nowrap"
-            style={{ ...setIn('text', { size: label, weight: 400 }), lineHeight: 1.3 }}
+            style={{ ...setAs(view.type, 'text', { size: label, weight: 400 }), lineHeight: 1.3 }}
           >
             {meter.title}
           </figcaption>
@@ -37,9 +37,11 @@ function Rings({ view }: { view: View }) {
 
 const STROKE = 8;
 
-function Ring({ meter, size, colour }: { meter: Meter; size: number; colour: string }) {
+function Ring({ meter, size, view }: { meter: Meter; size: number; view: View }) {
   const radius = (size - STROKE) / 2;
   const round = 2 * Math.PI * radius;
+  // From the top, clockwise.
+  const ring = `M${size / 2} ${STROKE / 2}a${radius} ${radius} 0 1 1 0 ${2 * radius}a${radius} ${radius} 0 1 1 0 ${-2 * radius}`;
   const figureSize = meter.figure.length > 3 ? 22 : 32;
   return (
     <svg
@@ -49,14 +51,12 @@ function Ring({ meter, size, colour }: { meter: Meter; size: number; colour: str
       role="img"
       aria-label={`${meter.title} ${meter.figure} ${meter.unit}`}
     >
-      <g fill="none" strokeWidth={STROKE} transform={`rotate(-90 ${size / 2} ${size / 2})`}>
-        <circle cx={size / 2} cy={size / 2} r={radius} stroke="var(--ink)" opacity="0.18" />
+      <g fill="none" strokeWidth={STROKE}>
+        <path d={ring} stroke="var(--ink)" strokeOpacity="0.18" />
         {meter.share !== null && (
-          <circle
-            cx={size / 2}
-            cy={size / 2}
-            r={radius}
-            stroke={meter.share > 0.9 ? 'var(--alert)' : colour}
+          <path
+            d={ring}
+            stroke={meter.share > 0.9 ? 'var(--alert)' : view.colour}
             strokeDasharray={`${round * meter.share} ${round}`}
             strokeLinecap="round"
           />
@@ -69,7 +69,7 @@ function Ring({ meter, size, colour }: { meter: Meter; size: number; colour: str
         textAnchor="middle"
         fill="var(--ink)"
         style={{
-          ...setIn('figures', { size: figureSize, weight: 500 }),
+          ...setAs(view.type, 'figures', { size: figureSize, weight: 500 }),
           fontVariantNumeric: 'tabular-nums',
         }}
       >
@@ -81,7 +81,7 @@ function Ring({ meter, size, colour }: { meter: Meter; size: number; colour: str
           y="72%"
           textAnchor="middle"
           fill="var(--soft-ink)"
-          style={setIn('text', { size: 14, weight: 400 })}
+          style={setAs(view.type, 'text', { size: 14, weight: 400 })}
         >
           {meter.unit}
         </text>
@@ -95,17 +95,19 @@ function Bars({ view }: { view: View }) {
   return (
     <div>
       {view.meters.map((meter) => (
-        <div key={meter.id} style={{ ...setIn('text', { size: 18, weight: 400 }), height: row }}>
+        <div key={meter.id} style={{ ...setAs(view.type, 'text', { size: 18, weight: 400 }), height: row }}>
           <div className="flex justify-between leading-none">
             <span>{meter.title}</span>
             <span className="tabular-nums" style={{ color: 'var(--soft-ink)' }}>
               {meter.figure} {meter.unit}
             </span>
           </div>
-          <div className="relative mt-2 h-2 overflow-hidden rounded-full">
-            <div className="absolute inset-0" style={{ background: 'var(--ink)', opacity: 0.18 }} />
+          <div
+            className="mt-2 h-2 rounded-full"
+            style={{ background: 'color-mix(in srgb, var(--ink) 18%, transparent)' }}
+          >
             <div
-              className="absolute inset-y-0 left-0 rounded-full"
+              className="h-full rounded-full"
               style={{
                 width: `${(meter.share ?? 0) * 100}%`,
                 background: (meter.share ?? 0) > 0.9 ? 'var(--alert)' : view.colour,
@@ -135,10 +137,11 @@ function Graph({ view }: { view: View }) {
   return (
     <div>
       <svg
-        width={width}
+        width="100%"
         height={plot}
         viewBox={`0 0 ${width} ${plot}`}
-        className="block overflow-visible"
+        preserveAspectRatio="none"
+        className="block overflow-visible [&_:is(line,path)]:[vector-effect:non-scaling-stroke]"
         role="img"
         aria-label={`The last ${view.span} minutes`}
       >
@@ -150,7 +153,7 @@ function Graph({ view }: { view: View }) {
             y1={plot * share}
             y2={plot * share}
             stroke="var(--ink)"
-            opacity="0.16"
+            strokeOpacity="0.16"
             strokeDasharray="1 5"
             strokeLinecap="round"
           />
@@ -159,7 +162,7 @@ function Graph({ view }: { view: View }) {
           const { stroke, dash } = lineLook(row, view.colour);
           return (
             <g key={view.meters[row]?.id ?? row}>
-              {row === 0 && <path d={areaPath(series, width, plot)} fill={stroke} opacity="0.18" />}
+              {row === 0 && <path d={areaPath(series, width, plot)} fill={stroke} fillOpacity="0.18" />}
               <path
                 d={linePath(series, width, plot)}
                 fill="none"
@@ -173,7 +176,10 @@ function Graph({ view }: { view: View }) {
           );
         })}
       </svg>
-      <div className="mt-3.5 grid grid-cols-2 gap-x-5" style={setIn('text', { size: 17, weight: 400 })}>
+      <div
+        className="mt-3.5 grid grid-cols-2 gap-x-5"
+        style={setAs(view.type, 'text', { size: 17, weight: 400 })}
+      >
         {view.meters.map((meter, row) => {
           const { stroke, dash } = lineLook(row, view.colour);
           return (
@@ -233,15 +239,17 @@ function areaPath(series: (number | null)[], width: number, height: number): str
 function Text({ view }: { view: View }) {
   const { size, row } = machineType.text;
   return (
-    <dl className="m-0" style={setIn('text', { size, weight: 400 })}>
+    <dl className="m-0">
       {view.meters.map((meter) => (
         <div
           key={meter.id}
           className="flex justify-between whitespace-nowrap"
           style={{ height: row, gap: machineType.text.gap }}
         >
-          <dt style={{ color: 'var(--soft-ink)' }}>{meter.title}</dt>
-          <dd className="m-0 tabular-nums" style={{ fontWeight: 'calc(500 + var(--text-weight))' }}>
+          <dt style={{ ...setAs(view.type, 'text', { size, weight: 400 }), color: 'var(--soft-ink)' }}>
+            {meter.title}
+          </dt>
+          <dd className="m-0 tabular-nums" style={setAs(view.type, 'text', { size, weight: 500 })}>
             {meter.detail}
           </dd>
         </div>

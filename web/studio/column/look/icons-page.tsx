@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { Undo2, Upload } from 'lucide-react';
 import { useMemo, useRef } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../../ui/toast.ts';
 import { edits } from '../../../../core/desk/edits.ts';
 import {
   iconSets,

@@ -1,6 +1,6 @@
 import { Layers, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
 import { useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../../ui/toast.ts';
 import { edits, strayParts } from '../../../../core/desk/edits.ts';
 import type { HalfBy, Look } from '../../../../core/desk/look-schema.ts';
 import { WallTime, familyTitles, isOwn } from '../../../../core/desk/values.ts';

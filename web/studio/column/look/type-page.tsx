@@ -1,6 +1,6 @@
 import { FolderOpen } from 'lucide-react';
 import { useRef } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../../ui/toast.ts';
 import { edits } from '../../../../core/desk/edits.ts';
 import { uses, type FontUse, type Look, type Use } from '../../../../core/desk/look-schema.ts';
 import { families, familyTitles, type Family } from '../../../../core/desk/values.ts';

@@ -1,6 +1,6 @@
 import { Pipette, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../../ui/toast.ts';
 import type { Drawn } from '../../../../core/backdrop/drawn.ts';
 import type { Swatch } from '../../../../core/colour/extract.ts';
 import { drawRoles, schemeNames, schemes, type SchemeName } from '../../../../core/colour/scheme.ts';

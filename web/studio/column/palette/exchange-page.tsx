@@ -1,6 +1,6 @@
 import { Download, FolderOpen } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { toast } from 'sonner';
+import { toast } from '../../../ui/toast.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
 import { drawRoles } from '../../../../core/colour/scheme.ts';
 import { terminalOf } from '../../../../core/colour/terminal.ts';

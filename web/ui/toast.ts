@@ -1,0 +1,21 @@
+import type { ExternalToast, toast as Toast } from 'sonner';
+
+type Said = [sentence: string, more?: ExternalToast];
+
+const say = (how: (toast: typeof Toast) => void) => void import('sonner').then(({ toast }) => how(toast));
+
+/** Sentences at the foot of the page. Their code is not needed for the first look. */
+export const toast = Object.assign((...said: Said) => say((toast) => toast(...said)), {
+  success: (...said: Said) => say((toast) => toast.success(...said)),
+  warning: (...said: Said) => say((toast) => toast.warning(...said)),
+  error: (...said: Said) => say((toast) => toast.error(...said)),
+  /** What is said while `work` is under way, once it is done, or when it can't be. */
+  promise: <Result>(
+    work: Promise<Result>,
+    said: {
+      loading: string;
+      success: string | ((result: Result) => string);
+      error: (error: Error) => string;
+    },
+  ) => say((toast) => void toast.promise(work, said)),
+});
