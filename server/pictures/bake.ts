@@ -44,7 +44,7 @@ function encode(image: Sharp, format: BakeFormat, isForShow: boolean): Promise<B
     case 'png':
       return image.png({ compressionLevel: 7 }).toBuffer();
     case 'webp':
-      return image.webp({ quality: isForShow ? 90 : 96, effort: isForShow ? 1 : 4 }).toBuffer();
+      return image.webp({ quality: 96, effort: isForShow ? 1 : 4 }).toBuffer();
     case 'avif':
       return image.avif({ quality: 78, effort: 3, chromaSubsampling: '4:4:4' }).toBuffer();
     case 'jpeg':

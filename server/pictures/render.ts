@@ -16,7 +16,7 @@ export function widthFor(wish: number): number {
 }
 
 /** Raised when a backdrop is drawn differently, so that what is cached is drawn anew. */
-const DRAWING = 3;
+const DRAWING = 4;
 /** Files beyond this are forgotten, the ones unused for longest first. */
 const MOST_CACHED = 500;
 

@@ -15,6 +15,8 @@ export interface LivePainting {
 
 export const LivePainting = createContext<LivePainting | null>(null);
 
+const STAND_IN_WIDTH = 480;
+
 /** What lies behind everything on a screen; one backdrop passing into the next while it changes. */
 export const BackdropView = memo(function BackdropView({
   backdrop,
@@ -41,6 +43,8 @@ function Layer({ drawn, width, opacity }: { drawn: Drawn; width: number; opacity
   const mayPaint = wanted.adjust !== null || wanted.source.kind === 'gradient';
   const isHeld = live !== null && live.isTurning && mayPaint;
   const shown = useLatest(address, isHeld);
+  // The first one may still have to be made; a small one, known from the shelf, stands in for it.
+  const [standIn] = useState(() => backdropAddress(wanted, STAND_IN_WIDTH));
   return (
     <>
       <img
@@ -49,7 +53,7 @@ function Layer({ drawn, width, opacity }: { drawn: Drawn; width: number; opacity
         draggable={false}
         data-backdrop
         className="absolute inset-0 size-full"
-        style={{ opacity }}
+        style={{ opacity, background: `center / 100% 100% url("${standIn}")` }}
       />
       {live && mayPaint && shown !== address && (
         <Painted live={live} drawn={wanted} width={width} opacity={opacity} />

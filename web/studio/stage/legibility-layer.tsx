@@ -1,23 +1,52 @@
-import type { Rect } from '../../../core/arrange/geometry.ts';
+import { overlaps, type Rect } from '../../../core/arrange/geometry.ts';
 import { enough, type Judgement } from '../../../core/legibility/judge.ts';
 import { useJudging, useLegibility } from '../../stores/legibility.ts';
 
 /** Tints each text by how well it can be read; a ring marks where the weakest pixels are. */
 export function LegibilityLayer({ screen, scale }: { screen: string; scale: number }) {
   useJudging();
-  const judgements = useLegibility((state) => state.judgements) ?? [];
+  const judgements = (useLegibility((state) => state.judgements) ?? []).filter(
+    (one) => one.screen === screen,
+  );
+  const labelled = withLabels(judgements, scale);
   return (
     <div className="pointer-events-none absolute inset-0" data-legibility>
-      {judgements
-        .filter((one) => one.screen === screen)
-        .map((one) => (
-          <Tint key={`${one.part} ${one.item ?? ''} ${one.text}`} judgement={one} scale={scale} />
-        ))}
+      {judgements.map((one) => (
+        <Tint
+          key={`${one.part} ${one.item ?? ''} ${one.text}`}
+          judgement={one}
+          scale={scale}
+          isLabelled={labelled.has(one)}
+        />
+      ))}
     </div>
   );
 }
 
-function Tint({ judgement, scale }: { judgement: Judgement; scale: number }) {
+const LABEL = { width: 38, height: 16 };
+
+/** Where labels would cover each other, the weakest text keeps its own. */
+function withLabels(judgements: readonly Judgement[], scale: number): ReadonlySet<Judgement> {
+  const labelled = new Set<Judgement>();
+  const taken: Rect[] = [];
+  for (const one of judgements) {
+    const label = { x: one.box.x * scale, y: one.box.y * scale - LABEL.height, ...LABEL };
+    if (enough(one) >= 1 || taken.some((other) => overlaps(other, label))) continue;
+    taken.push(label);
+    labelled.add(one);
+  }
+  return labelled;
+}
+
+function Tint({
+  judgement,
+  scale,
+  isLabelled,
+}: {
+  judgement: Judgement;
+  scale: number;
+  isLabelled: boolean;
+}) {
   const { box, worst } = judgement;
   const isFine = enough(judgement) >= 1;
   const colour = isFine ? 'var(--moss)' : 'var(--rust)';
@@ -32,7 +61,7 @@ function Tint({ judgement, scale }: { judgement: Judgement; scale: number }) {
           outline: `1px solid ${colour}`,
         }}
       >
-        {!isFine && (
+        {isLabelled && (
           <span
             className="absolute bottom-full left-0 rounded-sm px-1 font-mono text-[11px] leading-4 text-on-brass"
             style={{ background: colour }}

@@ -38,18 +38,18 @@ export function PointerPage({ look: { pointer } }: { look: Look }) {
               aria-pressed={pointer.set === name}
               onClick={() => edit('Pointer', (draft) => edits.setLook(draft, set({ set: name })))}
               className={clsx(
-                'flex h-14 items-center gap-2.5 rounded-lg bg-nap px-3 hover:outline hover:outline-brass/70',
+                'flex h-14 items-center justify-between gap-1 rounded-lg bg-nap px-3 hover:outline hover:outline-brass/70',
                 pointer.set === name && 'outline-2 outline-brass outline',
               )}
             >
-              <span className="w-14 text-left font-medium">{pointerTitles[name]}</span>
+              <span className="w-12 shrink-0 text-left font-medium">{pointerTitles[name]}</span>
               {pointerShapes.map((shape) => (
                 <img
                   key={shape}
                   alt={shape}
-                  width={26}
-                  height={26}
-                  src={`data:image/svg+xml,${encodeURIComponent(drawPointer(shape, { ...solved, set: name, size: 26 }).svg)}`}
+                  width={24}
+                  height={24}
+                  src={`data:image/svg+xml,${encodeURIComponent(drawPointer(shape, { ...solved, set: name, size: 24 }).svg)}`}
                 />
               ))}
             </button>

@@ -13,7 +13,7 @@ import { Button, Row, Section, SelectField, SliderField } from '../../../ui/cont
 
 const useTitles: Record<Use, { title: string; note: string; sample: string }> = {
   display: { title: 'Display', note: 'large times and names', sample: 'High water' },
-  text: { title: 'Text', note: 'labels and sentences', sample: 'Redshank on the ebb, 46 birds' },
+  text: { title: 'Text', note: 'labels and sentences', sample: 'Redshank on the ebb' },
   figures: { title: 'Figures', note: 'meters and counts', sample: '07:12  54.61  1107' },
 };
 

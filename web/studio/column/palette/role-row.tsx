@@ -60,7 +60,10 @@ export function RoleRow({ role, half, look }: RoleProps) {
           }
           onEnd={endGesture}
         />
-        <span className="min-w-0 truncate font-mono text-[12px] text-dust">
+        <span
+          className={clsx('min-w-0 truncate text-[12px] text-dust', !isStep(value) && 'font-mono')}
+          title={isStep(value) ? stepText(value) : undefined}
+        >
           {isStep(value) ? stepText(value) : colour}
         </span>
         <span className="ml-auto flex shrink-0 items-center gap-1.5">
@@ -138,7 +141,7 @@ function Making({ role, half, look }: RoleProps) {
             { value: 'colour', label: 'A colour' },
             ...others.map((other) => ({
               value: other,
-              label: `A step from ${roleTitles[other].toLowerCase()}`,
+              label: `Step from ${roleTitles[other].toLowerCase()}`,
             })),
           ]}
           onChange={(from) =>
