@@ -107,6 +107,8 @@ const shots: Shot[] = [
     async prepare(page) {
       await chapter(page, 'Look');
       await page.getByRole('button', { name: /^Icons/ }).click();
+      // Each set's samples come with the set.
+      await page.getByRole('group', { name: 'Icon set' }).locator('svg').nth(14).waitFor();
     },
   },
   {

@@ -35,12 +35,7 @@ export default function BackdropChapter() {
           title="Adjust"
           note={isNeutral(backdrop.adjust) ? 'as it is' : 'adjusted'}
         />
-        <PageLink
-          page="export"
-          icon={HardDriveDownload}
-          title="Bake and export"
-          note="PNG, WebP, AVIF, JPEG"
-        />
+        <PageLink page="export" icon={HardDriveDownload} title="Bake and export" note="as a picture" />
       </Section>
     </>
   );

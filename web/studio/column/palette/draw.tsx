@@ -67,7 +67,13 @@ export function Draw({ drawn }: { drawn: Drawn }) {
         )}
       </Row>
       <div role="group" aria-label="Palettes to choose from" className="grid grid-cols-2 gap-1.5">
-        {start && schemeNames.map((name) => <SchemeCard key={name} name={name} swatches={start} />)}
+        {schemeNames.map((name) =>
+          start ? (
+            <SchemeCard key={name} name={name} swatches={start} />
+          ) : (
+            !failure && <div key={name} aria-hidden className="h-12 rounded-lg bg-pit/60" />
+          ),
+        )}
       </div>
       <p className="text-[12px] text-dust">
         Pointed at, a palette is shown on the desk; pressed, it is taken for both halves. Held roles stay.
