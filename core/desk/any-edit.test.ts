@@ -1,0 +1,357 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { DAWN, arbitraryDesk } from '../../tests/support/desks.ts';
+import { demoDesks } from '../../demo/desks.ts';
+import { sides } from '../arrange/geometry.ts';
+import { drawRoles, schemeNames } from '../colour/scheme.ts';
+import { sceneNames } from '../backdrop/names.ts';
+import { itemKinds } from '../items/list.ts';
+import { solve } from '../scene/solve.ts';
+import { widgetKinds } from '../widgets/list.ts';
+import { createBackdrop, createItem, createPanel, createScene, createWidget } from './defaults.ts';
+import { edits, type Ground } from './edits.ts';
+import { edit, redo, startHistory, undo, type Recipe } from './history.ts';
+import { fits, towards } from './backdrop-schema.ts';
+import { iconSets, pointerSets, stylesOf, tileShapes, uses } from './look-schema.ts';
+import { readDesk } from './read.ts';
+import type { Desk } from './schema.ts';
+import { alignments, families, finishKinds, points, roles, type Hanging } from './values.ts';
+
+/** Picks, one after another, what an edit is done to: from a list, or a whole number up to a limit. */
+interface Choices {
+  of: <T>(list: readonly T[]) => T;
+  upTo: (most: number) => number;
+  newId: (prefix: string) => string;
+}
+
+function choices(picks: readonly number[], step: number): Choices {
+  let at = 0;
+  const next = () => picks[at++ % picks.length] ?? 0;
+  return {
+    of: <T>(list: readonly T[]) => list[next() % list.length] as T,
+    upTo: (most) => next() % (most + 1),
+    newId: (prefix) => `new-${prefix}-${step}`,
+  };
+}
+
+/** Where everything stands on one of the screens. */
+function groundOf(desk: Desk, { of }: Choices): Ground & { widgets: string[] } {
+  const screen = of(solve(desk, { moment: DAWN }).screens);
+  return {
+    screen: { id: screen.id, rect: screen.rect },
+    free: screen.free,
+    rects: new Map([...screen.edges, ...screen.widgets].map((part) => [part.id, part.rect])),
+    widgets: screen.widgets.map(({ id }) => id),
+  };
+}
+
+const halves = ['light', 'dark'] as const;
+const idsOf = (parts: readonly { id: string }[]) => parts.map(({ id }) => id);
+/** Also one that is nowhere: an edit of what is not there changes nothing. */
+const orGone = (parts: readonly { id: string }[]) => [...idsOf(parts), 'gone'];
+
+/** Every edit by its name, done to parts that are picked; the type checker asks for all of them. */
+const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Recipe<Desk>> = {
+  rename: (_, choose) => (draft) => edits.rename(draft, choose.of(['Gull room', 'Ångström', '潮', 'x'])),
+  setPlaceOnEarth: (desk, choose) => (draft) =>
+    edits.setPlaceOnEarth(draft, { ...desk.place, latitude: choose.upTo(180) - 90 }),
+  setBackdrop: (desk, choose) => (draft) =>
+    edits.setBackdrop(draft, choose.of([...orGone(desk.backdrops), null]), {
+      spans: choose.of([true, false]),
+    }),
+  setSource(desk, choose) {
+    const scene = (seed: number) => createScene(choose.of(sceneNames), seed);
+    const source = choose.of([
+      scene(choose.upTo(99)),
+      {
+        kind: 'gradient' as const,
+        shape: choose.of(['linear', 'radial'] as const),
+        angle: choose.upTo(360),
+        centre: { x: 0.5, y: choose.upTo(1) },
+        points: [
+          { at: 0, colour: choose.of(roles) },
+          { at: 1, colour: '#203040' as const },
+        ],
+      },
+      {
+        kind: 'picture' as const,
+        picture: 'a'.repeat(64),
+        name: 'mudflat',
+        fit: choose.of(fits),
+        focal: { x: choose.upTo(1), y: 0.25 },
+        turn: choose.of([0, 90, 180, 270] as const),
+        mirror: choose.of([true, false]),
+      },
+      {
+        kind: 'rotation' as const,
+        entries: ['one', 'two', 'three'].map((id, seed) => ({ id, source: scene(seed) })),
+        change: { by: 'every' as const, minutes: 1 + choose.upTo(600) },
+        shuffled: choose.of([true, false]),
+        fade: choose.upTo(600),
+      },
+    ]);
+    return (draft) => edits.setSource(draft, choose.of([...orGone(desk.backdrops), null]), source);
+  },
+  setAdjust: (desk, choose) => (draft) =>
+    edits.setAdjust(draft, choose.of(orGone(desk.backdrops)), {
+      blur: choose.upTo(80),
+      contrast: choose.upTo(200) - 100,
+      tint: { colour: choose.of(roles), strength: choose.upTo(100) },
+      darken: { toward: choose.of(towards), strength: choose.upTo(100) },
+    }),
+  resetAdjust: (desk, choose) => (draft) => edits.resetAdjust(draft, choose.of(orGone(desk.backdrops))),
+  addBackdrop: (desk, choose) => (draft) =>
+    edits.addBackdrop(
+      draft,
+      createBackdrop(choose.newId('backdrop'), createScene(choose.of(sceneNames), 3), {
+        where: {
+          screen: choose.of([null, ...idsOf(desk.screens)]),
+          workspace: choose.of([null, ...idsOf(desk.workspaces)]),
+          half: choose.of([null, ...halves]),
+        },
+      }),
+    ),
+  removeBackdrop: (desk, choose) => (draft) => edits.removeBackdrop(draft, choose.of(orGone(desk.backdrops))),
+  setHalf: (_, choose) => (draft) =>
+    edits.setHalf(
+      draft,
+      choose.of([
+        { by: 'choice' as const, half: choose.of(halves) },
+        { by: 'sun' as const },
+        { by: 'hours' as const, light: '06:30', dark: '23:00' },
+      ]),
+    ),
+  setRole: (_, choose) => (draft) =>
+    edits.setRole(draft, choose.of(halves), choose.of(roles), choose.of(['#7f3344', '#eeeeee', '#000000'])),
+  setRoles: (_, choose) => (draft) =>
+    edits.setRoles(draft, { [choose.of(halves)]: { [choose.of(roles)]: '#446688' } }),
+  drawPalette: (_, choose) => (draft) =>
+    edits.drawPalette(draft, drawRoles([{ colour: '#3c6e71', share: 1 }], choose.of(schemeNames))),
+  hold: (_, choose) => (draft) => edits.hold(draft, choose.of(roles), choose.of([true, false])),
+  setTerminal: (_, choose) => (draft) =>
+    edits.setTerminal(
+      draft,
+      choose.of(halves),
+      choose.of([null, { ground: '#101418', ink: '#d8dee4', colours: Array<string>(16).fill('#7799aa') }]),
+    ),
+  setLook(desk, choose) {
+    const { look } = desk;
+    const set = choose.of(iconSets);
+    const use = choose.of(uses);
+    return (draft) =>
+      edits.setLook(draft, {
+        fonts: { ...look.fonts, [use]: { ...look.fonts[use], family: choose.of(families) } },
+        icons: { ...look.icons, set, style: choose.of(stylesOf[set]), tile: choose.of(tileShapes) },
+        pointer: { set: choose.of(pointerSets), size: 16 + choose.upTo(80), colour: choose.of(roles) },
+        finish: { ...look.finish, kind: choose.of(finishKinds), sheerness: choose.upTo(100) },
+      });
+  },
+  addFont: (_, choose) => (draft) =>
+    edits.addFont(draft, {
+      id: `own:${choose.of(['1', '2']).repeat(64)}`,
+      name: 'Marrow Hand',
+      metrics: { weights: [400], advances: { a: [0.5] } },
+    }),
+  setApplication: (desk, choose) => (draft) =>
+    edits.setApplication(draft, choose.of(orGone(desk.applications)), {
+      Icon: choose.of(['folder', 'x-none']),
+    }),
+  followAll: () => (draft) => edits.followAll(draft),
+  setScreen: (desk, choose) => (draft) =>
+    edits.setScreen(draft, choose.of(orGone(desk.screens)), {
+      width: 320 + choose.upTo(4000),
+      scaleFactor: choose.of([0.5, 1, 1.25, 4]),
+    }),
+  addScreen: (_, choose) => (draft) =>
+    edits.addScreen(draft, {
+      id: choose.newId('screen'),
+      name: 'Side',
+      width: 640,
+      height: 480 + choose.upTo(900),
+      scaleFactor: 1,
+      x: 5000,
+      y: 0,
+    }),
+  removeScreen(desk, choose) {
+    const { screen, widgets } = groundOf(desk, choose);
+    return (draft) => edits.removeScreen(draft, screen.id, widgets);
+  },
+  addWorkspace: (_, choose) => (draft) => edits.addWorkspace(draft, choose.newId('workspace'), 'Rings'),
+  renameWorkspace: (desk, choose) => (draft) =>
+    edits.renameWorkspace(draft, choose.of(orGone(desk.workspaces)), 'Moult'),
+  removeWorkspace: (desk, choose) => (draft) =>
+    edits.removeWorkspace(draft, choose.of(orGone(desk.workspaces))),
+  addEdge: (desk, choose) => (draft) =>
+    edits.addEdge(
+      draft,
+      createPanel(choose.newId('edge'), choose.of(idsOf(desk.screens)), choose.of(sides), [
+        createItem(choose.newId('first'), choose.of(itemKinds).type),
+      ]),
+    ),
+  setEdge: (desk, choose) => (draft) =>
+    edits.setEdge(draft, choose.of(orGone(desk.edges)), {
+      thickness: 16 + choose.upTo(200),
+      margin: choose.upTo(200),
+      align: choose.of(alignments),
+    }),
+  moveEdge: (desk, choose) => (draft) =>
+    edits.moveEdge(draft, choose.of(orGone(desk.edges)), choose.of(sides)),
+  addItem: (desk, choose) => (draft) =>
+    edits.addItem(
+      draft,
+      choose.of(orGone(desk.edges)),
+      createItem(choose.newId('item'), choose.of(itemKinds).type),
+      choose.upTo(9),
+    ),
+  setItem(desk, choose) {
+    const edge = choose.of([...desk.edges, null]);
+    return (draft) =>
+      edits.setItem(draft, edge?.id ?? 'gone', choose.of(orGone(edge?.items ?? [])), {
+        note: choose.upTo(9),
+      });
+  },
+  moveItem: (desk, choose) => (draft) =>
+    edits.moveItem(
+      draft,
+      choose.of(orGone(desk.edges.flatMap(({ items }) => items))),
+      choose.of(orGone(desk.edges)),
+      choose.upTo(9),
+    ),
+  addWidget(desk, choose) {
+    const kind = choose.of(widgetKinds);
+    const hangs: Hanging = {
+      from: choose.of(['free', 'screen'] as const),
+      screen: choose.of(idsOf(desk.screens)),
+      point: choose.of(points),
+    };
+    const widget = createWidget({
+      id: choose.newId('widget'),
+      type: kind.type,
+      face: choose.of<{ id: string }>(kind.faces).id,
+      place: { hangs, x: choose.upTo(900) - 450, y: choose.upTo(900) - 450 },
+      deskFinish: desk.look.finish,
+    });
+    return (draft) => edits.addWidget(draft, widget);
+  },
+  setWidgets: (desk, choose) => (draft) =>
+    edits.setWidgets(draft, [choose.of(orGone(desk.widgets)), choose.of(orGone(desk.widgets))], {
+      scale: 0.1 + choose.upTo(90) / 10,
+      locked: choose.of([true, false]),
+      clicksThrough: choose.of([true, false]),
+    }),
+  setWidgetOptions: (desk, choose) => (draft) =>
+    edits.setWidgetOptions(draft, choose.of(orGone(desk.widgets)), {
+      colour: choose.of([...roles, '#a0b0c0']),
+    }),
+  moveWidgets(desk, choose) {
+    const ground = groundOf(desk, choose);
+    const moved = ground.widgets
+      .filter(() => choose.upTo(1) === 1)
+      .map((id) => {
+        const rect = ground.rects.get(id) ?? { x: 0, y: 0, width: 1, height: 1 };
+        return [id, { ...rect, x: rect.x + choose.upTo(400) - 200 }] as const;
+      });
+    return (draft) => edits.moveWidgets(draft, new Map(moved), ground);
+  },
+  hangWidget(desk, choose) {
+    const ground = groundOf(desk, choose);
+    const parts = [...ground.rects.keys()];
+    const hangs: Hanging =
+      parts.length > 0 && choose.upTo(1) === 1
+        ? { from: 'part', part: choose.of(parts), side: choose.of(sides), align: choose.of(alignments) }
+        : { from: 'free', screen: ground.screen.id, point: choose.of(points) };
+    return (draft) => edits.hangWidget(draft, choose.of([...ground.widgets, 'gone']), hangs, ground);
+  },
+  removeParts(desk, choose) {
+    const ground = groundOf(desk, choose);
+    const items = desk.edges.filter(({ id }) => ground.rects.has(id)).flatMap((edge) => idsOf(edge.items));
+    const gone = [...ground.rects.keys(), ...items].filter(() => choose.upTo(3) === 0);
+    return (draft) => edits.removeParts(draft, gone, ground);
+  },
+  duplicateWidgets(desk, choose) {
+    const copied = desk.widgets.filter(() => choose.upTo(2) === 0);
+    const copies = new Map(copied.map(({ id }, index) => [id, choose.newId(`copy${index}`)]));
+    return (draft) => edits.duplicateWidgets(draft, copies);
+  },
+  orderWidgets: (desk, choose) => (draft) =>
+    edits.orderWidgets(
+      draft,
+      [choose.of(orGone(desk.widgets)), choose.of(orGone(desk.widgets))],
+      choose.of(['front', 'forward', 'back', 'behind'] as const),
+    ),
+  setFinish: (desk, choose) => (draft) =>
+    edits.setFinish(
+      draft,
+      [choose.of(orGone(desk.widgets)), choose.of(orGone(desk.edges))],
+      choose.of([null, { ...desk.look.finish, kind: choose.of(finishKinds), radius: choose.upTo(80) }]),
+    ),
+  replace: (_, choose) => (draft) => edits.replace(draft, choose.of(demoDesks())),
+};
+
+const names = Object.keys(ways) as (keyof typeof edits)[];
+/** Those on which others depend come more often: what names a part must not outlive it. */
+const bearing = [
+  'addBackdrop',
+  'addScreen',
+  'removeScreen',
+  'addWorkspace',
+  'removeWorkspace',
+  'hangWidget',
+  'removeParts',
+] as const;
+const steps = fc.array(
+  fc.record({
+    name: fc.constantFrom(...names, ...bearing, ...bearing, ...bearing),
+    picks: fc.array(fc.nat(9999), { minLength: 12, maxLength: 12 }),
+  }),
+  { minLength: 1, maxLength: 20 },
+);
+
+describe('any edits, one after another', () => {
+  it('always leave a desk that can be read and drawn, and undo and redo lead through all of its states', function () {
+    this.timeout(60_000);
+    const desks = fc.oneof(arbitraryDesk, fc.constantFrom(...demoDesks()));
+    fc.assert(
+      fc.property(desks, steps, (desk, done) => {
+        let history = startHistory(desk);
+        const states = [desk];
+        done.forEach(({ name, picks }, step) => {
+          const before = history.present;
+          const after = edit(history, name, ways[name](before, choices(picks, step)));
+          // Some change nothing: they take no step.
+          if (after !== history) states.push(after.present);
+          history = after;
+          const read = readDesk(JSON.parse(JSON.stringify(history.present)));
+          expect(read.ok ? [] : read.problems, name).to.deep.equal([]);
+          expect(JSON.stringify(solve(history.present, { moment: DAWN })), name).not.to.match(
+            /"(x|y|width|height)":null/,
+          );
+        });
+        expect(history.past).to.have.length(states.length - 1);
+        for (const state of states.slice(0, -1).reverse()) {
+          history = undo(history);
+          expect(history.present).to.deep.equal(state);
+        }
+        for (const state of states.slice(1)) {
+          history = redo(history);
+          expect(history.present).to.deep.equal(state);
+        }
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('do something, each of them, to some desk', () => {
+    const idle = new Set<string>(names);
+    fc.assert(
+      fc.property(fc.constantFrom(...demoDesks()), steps, (desk, done) => {
+        for (const { name, picks } of done) {
+          const history = startHistory(desk);
+          if (edit(history, name, ways[name](desk, choices(picks, 0))) !== history) idle.delete(name);
+        }
+      }),
+      { numRuns: 300, seed: 7 },
+    );
+    expect([...idle]).to.deep.equal([]);
+  });
+});
