@@ -1,7 +1,9 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
 import sharp from 'sharp';
-import { sceneNames } from './names.ts';
-import { drawScene, plainScene } from './scenes.ts';
+import { moon } from './moon.ts';
+import { factsOf, sceneNames } from './names.ts';
+import { drawScene, plainScene, type SceneSpec } from './scenes.ts';
 
 describe('drawn scenes', () => {
   for (const scene of sceneNames) {
@@ -22,4 +24,90 @@ describe('drawn scenes', () => {
       expect((await sharp(Buffer.from(svg)).stats()).entropy).to.be.above(3);
     });
   }
+});
+
+describe('drawn scenes, whatever they are told', () => {
+  const spec = fc.constantFrom(...sceneNames).chain((scene) =>
+    fc.record({
+      scene: fc.constant(scene),
+      seed: fc.nat(2 ** 31 - 1),
+      controls: fc.record(
+        Object.fromEntries(
+          // Beyond what the column offers, too: a document may hold anything between 0 and 100.
+          factsOf(scene).controls.map(({ id }) => [id, fc.constantFrom(0, 0.5, 37.3, 99.9, 100)]),
+        ),
+      ),
+      colours: fc.constantFrom(null, ['#102030'], ['#000000', '#ffffff'], ['#1d2b3a', '#8a5b87', '#f2d7a0']),
+      sky: fc.option(
+        fc.record({
+          sun: fc.integer({ min: -90, max: 90 }),
+          isRising: fc.boolean(),
+          moon: fc.integer({ min: -90, max: 90 }),
+          phase: fc.constantFrom(0, 0.04, 0.24, 0.48, 0.52, 0.76, 1),
+        }),
+      ),
+    }),
+  );
+
+  it('are whole numbers and colours all through, small enough to draw, and read as SVG', async function () {
+    this.timeout(60_000);
+    await fc.assert(
+      fc.asyncProperty(spec, async (told) => {
+        const svg = drawScene(told as SceneSpec, 96, 54);
+        expect(svg).not.to.match(/NaN|undefined|Infinity|null|="-?\d*e/);
+        expect(svg.length).to.be.below(2_000_000);
+        for (const [, colour] of svg.matchAll(/(?:fill|stroke|stop-color)="([^"]*)"/g))
+          expect(colour).to.match(/^(#[0-9a-f]{6}|none|url\(#[\w-]+\))$/);
+        // What is referred to is there.
+        const defined = new Set([...svg.matchAll(/ id="([^"]+)"/g)].map(([, id]) => id));
+        for (const [, id] of svg.matchAll(/url\(#([^)]+)\)/g)) expect(defined).to.include(id);
+        const { channels } = await sharp(Buffer.from(svg)).ensureAlpha().stats();
+        expect(channels[3]?.min).to.equal(255);
+      }),
+      { numRuns: 90 },
+    );
+  });
+
+  it('are as wide as the screen they are for: nothing is stretched, the middle stays in the middle', async () => {
+    for (const scene of sceneNames) {
+      const pixels = (width: number, height: number) =>
+        sharp(Buffer.from(drawScene(plainScene(scene, 3), width, height))).removeAlpha();
+      const wide = pixels(480, 270);
+      const upright = await pixels(152, 270).raw().toBuffer();
+      const cut = await wide.extract({ left: 164, top: 0, width: 152, height: 270 }).raw().toBuffer();
+      let sum = 0;
+      for (let at = 0; at < cut.length; at++) sum += Math.abs((cut[at] ?? 0) - (upright[at] ?? 0));
+      expect(sum / cut.length, scene).to.be.below(3);
+    }
+  });
+});
+
+describe('the moon', () => {
+  /** Px of the disc that are lit, of those left and right of its middle. */
+  async function litPixels(phase: number): Promise<{ left: number; right: number }> {
+    const svg =
+      `<svg xmlns="http://www.w3.org/2000/svg" width="200" height="200"><rect width="200" height="200"/>` +
+      `${moon({ x: 100, y: 100, r: 80, phase })}</svg>`;
+    const { data } = await sharp(Buffer.from(svg)).greyscale().raw().toBuffer({ resolveWithObject: true });
+    const lit = { left: 0, right: 0 };
+    data.forEach((value, at) => {
+      if (value > 128) lit[at % 200 < 100 ? 'left' : 'right']++;
+    });
+    return lit;
+  }
+  const disc = Math.PI * 80 ** 2;
+
+  it('shows as much of its disc lit as its phase has, on the side that it is lit from', async () => {
+    for (const phase of [0.1, 0.25, 0.4, 0.5, 0.6, 0.75, 0.9]) {
+      const { left, right } = await litPixels(phase);
+      const share = (1 - Math.cos(phase * 2 * Math.PI)) / 2;
+      expect((left + right) / disc, `phase ${phase}`).to.be.closeTo(share, 0.02);
+      if (phase < 0.5) expect(right, `phase ${phase}`).to.be.greaterThan(left);
+      if (phase > 0.5) expect(left, `phase ${phase}`).to.be.greaterThan(right);
+    }
+  });
+
+  it('is not there when it is new', async () => {
+    for (const phase of [0, 0.01, 1]) expect(await litPixels(phase)).to.deep.equal({ left: 0, right: 0 });
+  });
 });

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
@@ -119,6 +119,27 @@ describe('making backdrops', function () {
     await renderer.backdrop(scene(4, { adjust }), 240);
     expect(cached()).to.have.length(3);
     expect(cached().filter((name) => name.endsWith('.part'))).to.deep.equal([]);
+  });
+
+  it('forgets what was not asked for in the longest time, and nothing while there is little', async () => {
+    const cache = join(folder, 'forgetful');
+    const forgetful = createRenderer(cache, pictures, helpers);
+    await forgetful.backdrop(scene(4), 240);
+    await forgetful.backdrop(scene(5), 240);
+    const old = readdirSync(cache);
+    for (const name of old) utimesSync(join(cache, name), 1000, 1000);
+    // Asked for again: it is not the oldest any more.
+    await forgetful.backdrop(scene(4), 240);
+    await forgetful.tidy();
+    expect(readdirSync(cache)).to.have.members(old);
+    for (let index = 0; index < 499; index++) writeFileSync(join(cache, `${index}.webp`), '');
+    await forgetful.tidy();
+    const left = readdirSync(cache);
+    expect(left).to.have.length(500);
+    expect(old.filter((name) => left.includes(name))).to.have.length(1);
+    // Still there: nothing is made anew.
+    await forgetful.backdrop(scene(4), 240);
+    expect(readdirSync(cache)).to.have.length(500);
   });
 
   it('bakes what the stage paints: the same adjustments at another density, within two steps of colour', async () => {

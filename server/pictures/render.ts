@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
-import { readdir, readFile, rename, stat, unlink, writeFile } from 'node:fs/promises';
+import { readdir, readFile, rename, stat, unlink, utimes, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { Helpers } from '../helpers/pool.ts';
@@ -35,7 +35,7 @@ export function createRenderer(cacheFolder: string, pictures: PictureStore, help
     const path = join(cacheFolder, `${createHash('sha256').update(key).digest('hex').slice(0, 32)}.webp`);
     let work = underWay.get(path);
     if (!work) {
-      work = readFile(path).catch(async () => {
+      work = readUsed(path).catch(async () => {
         const bytes = await make();
         // Written aside and renamed, so that a server stopped half-way leaves no half picture.
         const part = `${path}.${process.pid}.part`;
@@ -48,6 +48,14 @@ export function createRenderer(cacheFolder: string, pictures: PictureStore, help
       work.then(done, done);
     }
     return work;
+  }
+
+  /** Reading marks as used: what is forgotten first goes by it. */
+  async function readUsed(path: string): Promise<Buffer> {
+    const bytes = await readFile(path);
+    const now = new Date();
+    await utimes(path, now, now);
+    return bytes;
   }
 
   function pathOf({ source }: Drawn): string | null {
@@ -101,7 +109,7 @@ export function createRenderer(cacheFolder: string, pictures: PictureStore, help
 
 export type Renderer = ReturnType<typeof createRenderer>;
 
-/** Bytes that came over from a thread have lost their class. */
+/** Bytes that came over from a helper have lost their class. */
 function asBuffer(bytes: Uint8Array): Buffer {
   return Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength);
 }

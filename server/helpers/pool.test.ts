@@ -1,0 +1,101 @@
+import { execFileSync } from 'node:child_process';
+import { expect } from 'chai';
+import { sampleOf } from '../../core/backdrop/drawn.ts';
+import { createScene } from '../../core/desk/defaults.ts';
+import { Cancelled, TookTooLong, createHelpers, type Helpers } from './pool.ts';
+
+/** A small scene takes a moment; a large one with everything done to its pixels takes seconds. */
+function order(width: number, seed = 1) {
+  const drawn = sampleOf(createScene('fog', seed));
+  return {
+    drawn,
+    path: null,
+    width,
+    height: Math.round((width * drawn.part.height) / drawn.part.width),
+    format: 'png' as const,
+    isForShow: false,
+  };
+}
+
+/** Ids of the processes that this one has started and that still run. */
+function children(): string[] {
+  const listed = execFileSync('ps', ['-eo', 'pid=,ppid=,args='], { encoding: 'utf8', maxBuffer: 1e7 });
+  return listed
+    .split('\n')
+    .map((line) => line.trim().split(/\s+/))
+    .filter(
+      ([, parent, ...args]) => Number(parent) === process.pid && args.join(' ').includes('helpers/start.mjs'),
+    )
+    .map(([pid]) => pid ?? '');
+}
+
+async function until(isTrue: () => boolean): Promise<void> {
+  while (!isTrue()) await new Promise((resolve) => setTimeout(resolve, 20));
+}
+
+async function failureOf(work: Promise<unknown>): Promise<unknown> {
+  return work.then(
+    () => null,
+    (error: unknown) => error,
+  );
+}
+
+describe('helpers', function () {
+  this.timeout(60_000);
+  let helpers: Helpers;
+  beforeEach(() => (helpers = createHelpers()));
+  afterEach(() => helpers.close());
+
+  it('do their work in processes of their own, a few at a time, each called for again', async () => {
+    const jobs = Array.from({ length: 8 }, (_, seed) => helpers.run('bake', order(160, seed)));
+    await until(() => children().length > 0);
+    const most = children().length;
+    const pictures = await Promise.all(jobs);
+    expect(new Set(pictures.map((bytes) => Buffer.from(bytes).toString('base64'))).size).to.equal(8);
+    expect(most).to.be.at.most(3);
+    const rested = children();
+    await helpers.run('bake', order(160, 9));
+    expect(children()).to.deep.equal(rested);
+  });
+
+  it('give a failure back as one, and go on', async () => {
+    const failure = await failureOf(helpers.run('bake', { ...order(160), width: -5 }));
+    expect(failure).to.be.an('error');
+    expect(failure).not.to.be.instanceOf(Cancelled);
+    expect(Buffer.from(await helpers.run('bake', order(160))).length).to.be.greaterThan(100);
+  });
+
+  it('end at once with what was cancelled, begun or not', async () => {
+    const gone = new AbortController();
+    const long = failureOf(helpers.run('bake', order(6000), { signal: gone.signal }));
+    await until(() => children().length === 1);
+    const [pid] = children();
+    gone.abort();
+    expect(await long).to.be.instanceOf(Cancelled);
+    await until(() => !children().includes(pid ?? ''));
+    expect(await failureOf(helpers.run('bake', order(160), { signal: gone.signal }))).to.be.instanceOf(
+      Cancelled,
+    );
+    expect(Buffer.from(await helpers.run('bake', order(160))).length).to.be.greaterThan(100);
+  });
+
+  it('give up what takes longer than it may', async () => {
+    expect(await failureOf(helpers.run('bake', order(6000), { mostMs: 300 }))).to.be.instanceOf(TookTooLong);
+    expect(Buffer.from(await helpers.run('bake', order(160))).length).to.be.greaterThan(100);
+  });
+
+  it('may be lost to the system, with what they were at and nothing else', async () => {
+    const lost = failureOf(helpers.run('bake', order(6000)));
+    await until(() => children().length === 1);
+    for (const pid of children()) process.kill(Number(pid), 'SIGKILL');
+    expect(String(await lost)).to.match(/ended before it was done/);
+    expect(Buffer.from(await helpers.run('bake', order(160))).length).to.be.greaterThan(100);
+  });
+
+  it('leave nobody behind when they are closed', async () => {
+    await helpers.run('bake', order(160));
+    expect(children()).to.have.length(1);
+    helpers.close();
+    await until(() => children().length === 0);
+  });
+});

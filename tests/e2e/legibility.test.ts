@@ -1,0 +1,189 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import { bareDesk } from '../../demo/desks.ts';
+import { contrast } from '../../core/colour/convert.ts';
+import type { Pixels } from '../../core/colour/extract.ts';
+import { createBackdrop, createScene } from '../../core/desk/defaults.ts';
+import type { Desk } from '../../core/desk/schema.ts';
+import type { Finish } from '../../core/desk/values.ts';
+import type { Rect } from '../../core/arrange/geometry.ts';
+import { judgeDesk } from '../../core/legibility/judge.ts';
+import { solve } from '../../core/scene/solve.ts';
+import { handle, withApp } from '../support/app.ts';
+import { clockAt, fromCorner } from '../support/desks.ts';
+import { bakedPixels, decode } from '../support/pixels.ts';
+
+const MOMENT = new Date('2026-11-24T09:30:00Z');
+
+/** The contrast of a colour with the pixels of a box that nineteen of twenty of them reach. */
+function weakestTwentieth({ data, width }: Pixels, box: Rect, colour: string): number {
+  const ratios: number[] = [];
+  for (let y = Math.ceil(box.y); y < Math.floor(box.y + box.height); y++) {
+    for (let x = Math.ceil(box.x); x < Math.floor(box.x + box.width); x++) {
+      const bytes = [0, 1, 2].map((channel) => data[(y * width + x) * 4 + channel] ?? 0);
+      ratios.push(contrast(colour, `#${bytes.map((byte) => byte.toString(16).padStart(2, '0')).join('')}`));
+    }
+  }
+  return ratios.sort((a, b) => a - b)[Math.floor(ratios.length * 0.05)] ?? NaN;
+}
+
+/** Clocks in every finish, over the bright and the dark of a scene, some over others. */
+function deskOfFinishes(): Desk {
+  const desk = bareDesk();
+  const finishes: Partial<Finish>[] = [
+    { kind: 'bare', shadow: 0 },
+    { kind: 'bare', shadow: 60 },
+    { kind: 'matte' },
+    { kind: 'sheer', sheerness: 40 },
+    { kind: 'sheer', sheerness: 85 },
+    { kind: 'frosted', sheerness: 70, blur: 24 },
+    { kind: 'frosted', sheerness: 92, blur: 6 },
+  ];
+  return {
+    ...desk,
+    name: 'Finishes',
+    backdrops: [
+      createBackdrop('backdrop', createScene('headland', 5), { adjust: { brightness: -8, blur: 4 } }),
+    ],
+    look: {
+      ...desk.look,
+      half: { by: 'choice', half: 'dark' },
+      roles: { light: desk.look.roles.dark, dark: desk.look.roles.dark },
+    },
+    widgets: finishes.flatMap((finish, index) =>
+      [0, 1, 2].map((row) => ({
+        ...clockAt(
+          `clock-${index}-${row}`,
+          fromCorner(40 + index * 250, 120 + row * 300 + (index % 3) * 40),
+          {
+            date: '',
+          },
+        ),
+        finish: { ...desk.look.finish, ...finish },
+        scale: 1.4,
+      })),
+    ),
+  };
+}
+
+withApp('legibility', ({ server, open }) => {
+  async function openAt(path: string, chapter: string, page?: RegExp): Promise<Page> {
+    const opened = await open(path, MOMENT);
+    await opened.getByRole('button', { name: chapter, exact: true }).click();
+    if (page) await opened.getByRole('button', { name: page }).click();
+    return opened;
+  }
+
+  it('says of each text what the pixels of the page say, whatever the finish beneath it', async () => {
+    const desk = deskOfFinishes();
+    const response = await fetch(`${server.address}/api/desks`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(desk),
+    });
+    const { desk: added } = (await response.json()) as { desk: { id: string } };
+    const page = await open('/', MOMENT);
+    await page.setViewportSize({ width: 1920, height: 1080 });
+    await page.goto(`${server.address}/live/${added.id}`);
+    // What lies beneath the texts: everything but them.
+    await page.addStyleTag({ content: '[data-widget] > div > * { visibility: hidden }' });
+    await page
+      .locator('[data-widget]')
+      .nth(desk.widgets.length - 1)
+      .waitFor();
+    await page.waitForFunction(() => {
+      const image = document.querySelector<HTMLImageElement>('[data-backdrop]');
+      return image?.complete && image.naturalWidth >= 1920;
+    });
+    const shown = await decode(await page.screenshot());
+
+    const conditions = { moment: MOMENT.getTime() };
+    const widgets = solve(desk, conditions).screens.flatMap((screen) => screen.widgets);
+    const judgements = await judgeDesk(desk, conditions, bakedPixels);
+    expect(judgements).to.have.length(desk.widgets.length);
+    const errors = judgements.map(({ part, box, contrast: judged }) => {
+      const view = widgets.find(({ id }) => id === part)?.view as { colour: string };
+      const real = weakestTwentieth(shown, box, view.colour);
+      expect(judged / real, `${part}: ${judged.toFixed(2)}, on the page ${real.toFixed(2)}`).to.be.within(
+        0.9,
+        1.1,
+      );
+      return Math.abs(judged / real - 1);
+    });
+    expect(errors.reduce((sum, error) => sum + error, 0) / errors.length).to.be.below(0.03);
+    // They are far from all alike, or this would say little.
+    expect(Math.max(...judgements.map((one) => one.contrast))).to.be.greaterThan(
+      3 * Math.min(...judgements.map((one) => one.contrast)),
+    );
+  });
+
+  it('measures what can be read, shows it on the stage, and mends it with one press that can be undone', async () => {
+    const page = await openAt('/desk/dawn-count', 'Look', /^Legibility/);
+    await page.getByText('Every text can be read').waitFor();
+    await page.getByRole('button', { name: 'Back to Look' }).click();
+    await page.getByRole('button', { name: /^Finish/ }).click();
+    await page.getByRole('textbox', { name: 'Sheerness, exact' }).fill('100');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Back to Look' }).click();
+    await page.getByRole('button', { name: /^Legibility/ }).click();
+    await page.getByText(/\d+ of \d+ hard to read/).waitFor();
+    await page.getByRole('switch', { name: 'On the stage' }).click();
+    await page.locator('[data-tint="weak"]').first().waitFor();
+    const weak = page.locator('[data-judged="weak"]');
+    const count = await weak.count();
+    await weak.first().getByRole('button').first().click();
+    const mend = page.getByRole('button', { name: /^Less sheer: 100 to/ });
+    await mend.waitFor();
+    await mend.click();
+    await page.waitForFunction(
+      (old) => document.querySelectorAll('[data-judged="weak"]').length < old,
+      count,
+    );
+    await page.keyboard.press('Control+z');
+    await page.waitForFunction(
+      (old) => document.querySelectorAll('[data-judged="weak"]').length === old,
+      count,
+    );
+    await page.keyboard.press('Control+z');
+    await page.getByText('Every text can be read').waitFor();
+    // A part says it of itself, too.
+    await handle(page, 'load').click();
+    await page.getByRole('button', { name: /^Lc \d+/ }).waitFor();
+  });
+
+  it('judges the very places where the texts stand on the page', async () => {
+    for (const id of ['dawn-count', 'night-watch']) {
+      const page = await openAt(`/desk/${id}`, 'Look', /^Legibility/);
+      await page.getByRole('switch', { name: 'On the stage' }).click();
+      await page.locator('[data-tint]').first().waitFor();
+      const lost = await page.evaluate(() => {
+        const tints = [...document.querySelectorAll('[data-tint]')].map((tint) =>
+          tint.getBoundingClientRect(),
+        );
+        const root = document.querySelector('[data-stage] [data-screen]');
+        const walker = document.createTreeWalker(root as Element, NodeFilter.SHOW_TEXT);
+        const missed: string[] = [];
+        for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+          const text = node.textContent?.trim() ?? '';
+          const owner = node.parentElement;
+          // Names over a dock stand there only while an icon is pointed at.
+          if (!text || !owner || owner.closest('.dock-name, title, desc')) continue;
+          const range = document.createRange();
+          range.selectNodeContents(node);
+          const box = range.getBoundingClientRect();
+          const middle = { x: box.left + box.width / 2, y: box.top + box.height / 2 };
+          const isJudged = tints.some(
+            (tint) =>
+              middle.x >= tint.left - 2 &&
+              middle.x <= tint.right + 2 &&
+              middle.y >= tint.top - 2 &&
+              middle.y <= tint.bottom + 2,
+          );
+          if (!isJudged) missed.push(text);
+        }
+        return missed;
+      });
+      expect(lost, id).to.deep.equal([]);
+    }
+  });
+});
