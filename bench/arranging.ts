@@ -9,7 +9,7 @@ import { itemKinds } from '../core/items/list.ts';
 import { createRandom } from '../core/sources/noise.ts';
 import { solve } from '../core/scene/solve.ts';
 import { widgetKinds } from '../core/widgets/list.ts';
-import { bareDesk } from '../demo/desks.ts';
+import { bareDesk } from '../demo/bare-desk.ts';
 import type { Row } from './main.ts';
 
 const DAWN = Date.UTC(2026, 10, 24, 7, 12);

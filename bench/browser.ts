@@ -3,7 +3,7 @@ import { pathToFileURL } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import type { Page } from 'playwright-core';
 import { createWidget } from '../core/desk/defaults.ts';
-import { bareDesk } from '../demo/desks.ts';
+import { bareDesk } from '../demo/bare-desk.ts';
 import { RunningServer, centreOf, handle, launchBrowser } from '../tests/support/app.ts';
 import type { Row } from './main.ts';
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { bareDesk } from '../demo/desks.ts';
+import { bareDesk } from '../demo/bare-desk.ts';
 import { RunningServer } from '../tests/support/app.ts';
 import type { Row } from './main.ts';
 

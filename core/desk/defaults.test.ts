@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { bareDesk } from '../../demo/desks.ts';
+import { bareDesk } from '../../demo/bare-desk.ts';
 import { fromCorner } from '../../tests/support/desks.ts';
 import { itemKinds } from '../items/list.ts';
 import { widgetKinds } from '../widgets/list.ts';

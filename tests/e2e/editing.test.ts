@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { bareDesk } from '../../demo/desks.ts';
+import { bareDesk } from '../../demo/bare-desk.ts';
 import { createWidget } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import { drag, handle, stored, untilKept, withApp } from '../support/app.ts';

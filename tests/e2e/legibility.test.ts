@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import { bareDesk } from '../../demo/desks.ts';
+import { bareDesk } from '../../demo/bare-desk.ts';
 import { contrast } from '../../core/colour/convert.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createBackdrop, createScene } from '../../core/desk/defaults.ts';

@@ -5,7 +5,8 @@ import { alignments, finishKinds, points, type Finish, type Place } from '../../
 import { sides } from '../../core/arrange/geometry.ts';
 import { itemKinds } from '../../core/items/list.ts';
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
-import { bareDesk, demoDesks } from '../../demo/desks.ts';
+import { bareDesk } from '../../demo/bare-desk.ts';
+import { demoDesks } from '../../demo/desks.ts';
 
 export { bareDesk };
 

@@ -15,7 +15,7 @@ import { format } from 'date-fns/format';
 import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { toast } from '../ui/toast.ts';
-import { bareDesk } from '../../demo/desks.ts';
+import { bareDesk } from '../../demo/bare-desk.ts';
 import { ServerProblem, api, type StoredDesk } from '../api/client.ts';
 import { listen } from '../api/events.ts';
 import { LedgeMark } from '../render/icons.tsx';

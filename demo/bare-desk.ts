@@ -1,0 +1,21 @@
+import { createBackdrop, createFonts, createScene } from '../core/desk/defaults.ts';
+import type { Desk } from '../core/desk/schema.ts';
+import { rolesFrom, desk } from './sketch.ts';
+
+/** What a new desk starts from. */
+export function bareDesk(): Desk {
+  return desk({
+    id: 'bare-desk',
+    name: 'Bare desk',
+    seed: 1,
+    half: { by: 'choice', half: 'light' },
+    backdrops: [createBackdrop('backdrop', createScene('tide', 3))],
+    fonts: createFonts('newsreader', 'commissioner', 'newsreader'),
+    icons: { set: 'slate', style: 'filled', tile: 'none', tileColour: 'accent' },
+    pointer: { set: 'quill', size: 32, colour: 'ink' },
+    roles: rolesFrom({ '#efe4d6': 0.5, '#cfb2a3': 0.3, '#94746d': 0.18, '#4f7c86': 0.02 }),
+    edges: [],
+    widgets: [],
+    workspaces: ['One', 'Two'],
+  });
+}

@@ -1,0 +1,109 @@
+import {
+  bareFinish,
+  createBackdrop,
+  createDock,
+  createFonts,
+  createPanel,
+  createScene,
+  createWidget,
+} from '../core/desk/defaults.ts';
+import type { Desk, Screen } from '../core/desk/schema.ts';
+import type { Finish } from '../core/desk/values.ts';
+import { surface, wide, rolesFrom, at, items, starters, desk } from './sketch.ts';
+
+export function nightWatch(): Desk {
+  const finish: Finish = { ...surface, kind: 'matte', tint: 'ground', radius: 2, edgeLine: 1, shadow: 0 };
+  const left: Screen = { ...wide, width: 2560, height: 1440, name: 'Watch' };
+  const right: Screen = {
+    id: 'side',
+    name: 'Log',
+    width: 1080,
+    height: 1350,
+    scaleFactor: 1,
+    x: 2560,
+    y: 40,
+  };
+  const panel = createPanel(
+    'panel',
+    'main',
+    'bottom',
+    items('panel', [
+      'app-list',
+      ['workspaces', { style: 'names' }],
+      'spring',
+      ['clock', { seconds: true }],
+      'spring',
+      'tray',
+      ['date', { pattern: 'yyyy-MM-dd' }],
+    ]),
+  );
+  const dock = createDock(
+    'dock',
+    'side',
+    'bottom',
+    finish,
+    starters('dock', ['tallybook', 'almanac', 'terminal']),
+  );
+  return desk({
+    id: 'night-watch',
+    name: 'Night watch',
+    seed: 2300,
+    half: { by: 'choice', half: 'dark' },
+    backdrops: [
+      createBackdrop('backdrop', createScene('night', 5, { follows: true }), { spans: true }),
+      createBackdrop('by-day', createScene('fog', 9, { controls: { fog: 100, ridges: 20 } }), {
+        adjust: { brightness: 48 },
+        where: { half: 'light' },
+        spans: true,
+      }),
+    ],
+    roles: rolesFrom(
+      { '#05080f': 0.5, '#12263a': 0.3, '#24465a': 0.15, '#ffdf9e': 0.05 },
+      { dark: { accent: '#8fdcd0', second: '#ffd58c' } },
+    ),
+    finish,
+    fonts: createFonts('martian-mono', 'spline-sans-mono', 'martian-mono'),
+    icons: { set: 'slate', style: 'line', tile: 'none', tileColour: 'accent' },
+    pointer: { set: 'ring', size: 30, colour: 'second' },
+    screens: [left, right],
+    edges: [{ ...panel, length: 'fill', thickness: 36, iconSize: 18, padding: 16, finish }, dock],
+    widgets: [
+      createWidget({
+        id: 'clock',
+        type: 'clock',
+        face: 'stack',
+        place: at('left', 150, -150),
+        deskFinish: finish,
+        options: { date: 'EEE d MMM', colour: 'accent' },
+      }),
+      createWidget({
+        id: 'machine',
+        type: 'machine',
+        face: 'text',
+        place: at('top-right', 96, 96),
+        deskFinish: finish,
+        options: { network: true },
+      }),
+      {
+        ...createWidget({
+          id: 'log-clock',
+          type: 'clock',
+          face: 'line',
+          place: at('top', 0, 80, 'side'),
+          deskFinish: finish,
+          options: { zone: 'UTC', date: "'UTC'", seconds: true },
+        }),
+        finish: bareFinish(finish),
+      },
+      createWidget({
+        id: 'log-load',
+        type: 'machine',
+        face: 'graph',
+        place: at('centre', 0, -60, 'side'),
+        deskFinish: finish,
+        options: { span: 60, network: true },
+      }),
+    ],
+    workspaces: ['Watch', 'Log', 'Signals'],
+  });
+}

@@ -1,0 +1,171 @@
+import { drawRoles } from '../core/colour/scheme.ts';
+import { createItem } from '../core/desk/defaults.ts';
+import type { Application, Backdrop, Desk, Edge, Item, Look, Screen, Widget } from '../core/desk/schema.ts';
+import type { Finish, GeoPlace, Half, NinePoint, Place } from '../core/desk/values.ts';
+import type { ItemType } from '../core/items/list.ts';
+import type { RoleValues } from '../core/colour/roles.ts';
+
+/** What the demo’s desks share. */
+const marrowPoint: GeoPlace = {
+  name: 'Marrow Point',
+  latitude: 54.61,
+  longitude: -1.04,
+  zone: 'Europe/London',
+};
+
+const applications: Application[] = [
+  {
+    id: 'tallybook',
+    Name: 'Tallybook',
+    Comment: 'Count what passes',
+    Icon: 'x-office-document',
+    Categories: ['Science'],
+  },
+  {
+    id: 'chart-table',
+    Name: 'Chart Table',
+    Comment: 'Charts of the bay',
+    Icon: 'applications-maps',
+    Categories: ['Science'],
+  },
+  {
+    id: 'wavebox',
+    Name: 'Wavebox',
+    Comment: 'Listen to the marsh',
+    Icon: 'audio-x-generic',
+    Categories: ['AudioVideo'],
+  },
+  {
+    id: 'postbag',
+    Name: 'Postbag',
+    Comment: 'Letters and bulletins',
+    Icon: 'internet-mail',
+    Categories: ['Network'],
+  },
+  {
+    id: 'field-camera',
+    Name: 'Field Camera',
+    Comment: 'Pictures from the hide',
+    Icon: 'camera-photo',
+    Categories: ['Graphics'],
+  },
+  {
+    id: 'files',
+    Name: 'Files',
+    Comment: 'What is kept',
+    Icon: 'system-file-manager',
+    Categories: ['Utility'],
+  },
+  {
+    id: 'terminal',
+    Name: 'Terminal',
+    Comment: 'Commands',
+    Icon: 'utilities-terminal',
+    Categories: ['System'],
+  },
+  {
+    id: 'almanac',
+    Name: 'Almanac',
+    Comment: 'Tides, sun and moon',
+    Icon: 'office-calendar',
+    Categories: ['Science'],
+  },
+];
+
+export const surface: Finish = {
+  kind: 'sheer',
+  tint: 'surface',
+  sheerness: 34,
+  blur: 18,
+  radius: 16,
+  edgeLine: 0,
+  shadow: 20,
+};
+
+export const wide: Screen = {
+  id: 'main',
+  name: 'Main',
+  width: 1920,
+  height: 1080,
+  scaleFactor: 1,
+  x: 0,
+  y: 0,
+};
+
+/** Roles drawn from a few colours of a scene, then tuned by hand. */
+export function rolesFrom(
+  colours: Record<string, number>,
+  tuned: Partial<Record<Half, Partial<RoleValues>>> = {},
+): Look['roles'] {
+  const drawn = drawRoles(Object.entries(colours).map(([colour, share]) => ({ colour, share })));
+  return { light: { ...drawn.light, ...tuned.light }, dark: { ...drawn.dark, ...tuned.dark } };
+}
+
+export function at(point: NinePoint, x: number, y: number, screen = wide.id): Place {
+  return { hangs: { from: 'free', screen, point }, x, y };
+}
+
+export function items(prefix: string, list: (ItemType | [ItemType, Record<string, unknown>])[]): Item[] {
+  return list.map((entry, index) => {
+    const [type, options] = typeof entry === 'string' ? [entry, {}] : entry;
+    return createItem(`${prefix}-${index + 1}`, type, options);
+  });
+}
+
+export const starters = (prefix: string, ids: string[]) =>
+  items(
+    prefix,
+    ids.map((application): [ItemType, Record<string, unknown>] => ['application', { application }]),
+  );
+
+interface Sketch {
+  id: string;
+  name: string;
+  seed: number;
+  half: Look['half'];
+  backdrops: Backdrop[];
+  roles: Look['roles'];
+  finish?: Finish;
+  finishes?: Look['finishes'];
+  fonts: Look['fonts'];
+  icons: Look['icons'];
+  pointer: Look['pointer'];
+  screens?: Screen[];
+  edges: Edge[];
+  widgets: Widget[];
+  workspaces: string[];
+}
+
+export function desk({
+  half,
+  roles,
+  finish = surface,
+  finishes = [],
+  fonts,
+  icons,
+  pointer,
+  screens = [wide],
+  workspaces,
+  ...rest
+}: Sketch): Desk {
+  return {
+    format: 2,
+    place: marrowPoint,
+    screens,
+    look: {
+      half,
+      roles,
+      held: [],
+      terminal: { light: null, dark: null },
+      fonts,
+      ownFonts: [],
+      icons,
+      pointer,
+      finish,
+      finishes,
+    },
+    applications,
+    workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
+    ...rest,
+  };
+}

@@ -1,0 +1,79 @@
+import {
+  createBackdrop,
+  createDock,
+  createFonts,
+  createPanel,
+  createScene,
+  createWidget,
+} from '../core/desk/defaults.ts';
+import type { Desk } from '../core/desk/schema.ts';
+import type { Finish } from '../core/desk/values.ts';
+import { surface, rolesFrom, at, items, starters, desk } from './sketch.ts';
+
+export function soundRoom(): Desk {
+  const finish: Finish = {
+    ...surface,
+    kind: 'frosted',
+    sheerness: 34,
+    blur: 22,
+    radius: 6,
+    edgeLine: 1,
+    shadow: 12,
+  };
+  const panel = createPanel(
+    'panel',
+    'main',
+    'left',
+    items('panel', ['app-list', 'divider', ['workspaces', { style: 'numbers' }], 'spring', 'tray', 'clock']),
+  );
+  const dock = createDock(
+    'dock',
+    'main',
+    'right',
+    finish,
+    starters('dock', ['wavebox', 'files', 'postbag', 'almanac']),
+  );
+  return desk({
+    id: 'sound-room',
+    name: 'Sound room',
+    seed: 311,
+    half: { by: 'choice', half: 'light' },
+    backdrops: [
+      createBackdrop('backdrop', createScene('marsh', 12)),
+      createBackdrop('after-dark', createScene('fog', 4, { follows: true }), {
+        where: { half: 'dark' },
+        adjust: { brightness: -54, saturation: 20, darken: { toward: 'rim', strength: 40 } },
+      }),
+    ],
+    roles: rolesFrom(
+      { '#76a096': 0.3, '#4f8079': 0.25, '#173f45': 0.2, '#f3e3b6': 0.2, '#d9a441': 0.03 },
+      { light: { accent: '#0f6a6c', surface: '#f2efdc' } },
+    ),
+    finish,
+    fonts: createFonts('bricolage-grotesque', 'hanken-grotesk', 'bricolage-grotesque'),
+    icons: { set: 'shell', style: 'duo', tile: 'circle', tileColour: 'raised' },
+    pointer: { set: 'pebble', size: 30, colour: 'accent' },
+    edges: [
+      { ...panel, thickness: 56, iconSize: 24, length: 'fill', margin: 16, padding: 12, finish },
+      { ...dock, iconSize: 40, thickness: 76, margin: 20, spacing: 14 },
+    ],
+    widgets: [
+      createWidget({
+        id: 'clock',
+        type: 'clock',
+        face: 'hands',
+        place: at('top-right', 150, 110),
+        deskFinish: finish,
+        options: { date: 'EEEE d MMMM', seconds: true },
+      }),
+      createWidget({
+        id: 'machine',
+        type: 'machine',
+        face: 'bars',
+        place: { hangs: { from: 'part', part: 'clock', side: 'left', align: 'start' }, x: 72, y: 0 },
+        deskFinish: finish,
+      }),
+    ],
+    workspaces: ['Listen', 'Cut', 'File'],
+  });
+}
