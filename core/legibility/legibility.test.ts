@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { DAWN, clockAt, emptyDesk, fromCorner } from '../../tests/support/desks.ts';
 import { bakedPixels, flatPixels } from '../../tests/support/pixels.ts';
 import { demoDesks } from '../../demo/desks.ts';
+import { adjustPixels } from '../backdrop/adjust.ts';
 import { contrast } from '../colour/convert.ts';
 import { createBackdrop, createScene } from '../desk/defaults.ts';
 import type { Desk, Widget } from '../desk/schema.ts';
@@ -14,6 +15,15 @@ const flat =
   (rgb: readonly [number, number, number]): PixelsOf =>
   async (_drawn, { width, height }) =>
     flatPixels(width, height, rgb);
+
+/** One colour, with what the desk does to its backdrop. */
+const adjusted =
+  (rgb: readonly [number, number, number]): PixelsOf =>
+  async ({ adjust, whole, part }, { width, height }) => {
+    const pixels = flatPixels(width, height, rgb);
+    if (adjust) adjustPixels(pixels, adjust, whole, part);
+    return pixels;
+  };
 
 /** A desk with one line of clock, on a finish, in the colours given. */
 function deskWith(
@@ -147,13 +157,12 @@ describe('mending what can hardly be read', () => {
   } as Record<string, Partial<Finish>>)) {
     it(`offers for a ${kind} part only what really helps, and not more of it than needed`, async () => {
       const desk = deskWith(finish, {}, white);
-      const pixels = flat([235, 235, 225]);
+      const pixels = adjusted([235, 235, 225]);
       const worst = await worstOf(desk, pixels);
       expect(enough(worst)).to.be.below(1);
       const mends = await mendsFor(desk, now, worst, pixels);
       expect(mends.length).to.be.above(0);
       for (const mend of mends) {
-        if (mend.change.kind === 'adjust') continue;
         const after = await worstOf(mended(desk, mend), pixels);
         expect(enough(after), mend.title).to.be.at.least(1);
         expect(enough(after)).to.be.closeTo(mend.reaches, 1e-9);
@@ -166,6 +175,33 @@ describe('mending what can hardly be read', () => {
       }
     });
   }
+
+  it('darkens the backdrop where the text is, or lightens it where the text is dark', async () => {
+    const bare: Partial<Finish> = { kind: 'bare', shadow: 0 };
+    const ofBackdrop = async (desk: Desk, rgb: readonly [number, number, number]) => {
+      const worst = await worstOf(desk, adjusted(rgb));
+      expect(enough(worst)).to.be.below(1);
+      const mends = await mendsFor(desk, now, worst, adjusted(rgb));
+      return mends.flatMap(({ change }) => (change.kind === 'adjust' ? [change.adjust] : []));
+    };
+    const places = {
+      top: fromCorner(400, 0),
+      bottom: fromCorner(400, 560),
+      left: fromCorner(0, 280),
+      right: fromCorner(880, 280),
+    };
+    for (const [toward, place] of Object.entries(places)) {
+      const found = await ofBackdrop(deskWith(bare, { place }, white), [190, 190, 190]);
+      const there = found.find((adjust) => adjust.darken)?.darken;
+      expect(there?.toward).to.equal(toward);
+      expect(found.some(({ brightness = 0 }) => brightness < 0)).to.equal(true);
+      expect(found.some(({ brightness = 0 }) => brightness > 0)).to.equal(false);
+    }
+    const dark = { ink: '#101418', ground: '#f4f4f4', surface: '#ffffff' };
+    const found = await ofBackdrop(deskWith(bare, {}, dark), [70, 70, 70]);
+    expect(found.some(({ brightness = 0 }) => brightness > 0)).to.equal(true);
+    expect(found.some(({ brightness = 0, darken }) => brightness < 0 || darken)).to.equal(false);
+  });
 
   it('changes nothing but what it names', () => {
     const desk = deskWith({});

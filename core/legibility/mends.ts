@@ -51,11 +51,14 @@ interface Way {
   make: (amount: number) => Pick<Mend, 'title' | 'change'>;
 }
 
+/** What is to be mended, and where it lies. */
+type Beneath = Pick<Judgement, 'part' | 'backdrop' | 'screen' | 'worst'>;
+
 /** What would make the part of a judgement readable, the least change first; each with the least amount that does. */
 export async function mendsFor(
   desk: Desk,
   conditions: JudgeConditions,
-  judgement: Pick<Judgement, 'part' | 'backdrop'>,
+  judgement: Beneath,
   pixelsOf: PixelsOf,
 ): Promise<Mend[]> {
   const found: Mend[] = [];
@@ -100,7 +103,8 @@ async function leastOf(
 const surfaceTints: readonly Role[] = ['ground', 'surface', 'raised'];
 const textRoles: readonly Role[] = ['ink', 'softInk', 'ground', 'accent'];
 
-function waysFor(desk: Desk, { part, backdrop }: Pick<Judgement, 'part' | 'backdrop'>): Way[] {
+function waysFor(desk: Desk, judgement: Beneath): Way[] {
+  const { part, backdrop } = judgement;
   const owner = [...desk.edges, ...desk.widgets].find(({ id }) => id === part);
   if (!owner) return [];
   const finish = owner.finish ?? desk.look.finish;
@@ -170,15 +174,48 @@ function waysFor(desk: Desk, { part, backdrop }: Pick<Judgement, 'part' | 'backd
     }
   }
   const adjust = desk.backdrops.find(({ id }) => id === backdrop)?.adjust ?? plainAdjust;
-  ways.push({
-    id: 'darken',
-    amounts: downFrom(adjust.brightness, -80, 4),
-    make: (brightness) => ({
-      title: `Darken the backdrop: brightness ${Math.round(adjust.brightness)} to ${brightness}`,
-      change: { kind: 'adjust', backdrop, adjust: { brightness } },
+  const toward = sideOf(desk, judgement);
+  // One darkening at a time: one that comes from elsewhere already stays.
+  if (adjust.darken.strength === 0 || adjust.darken.toward === toward) {
+    ways.push({
+      id: 'darken-there',
+      amounts: upFrom(adjust.darken.strength, 100, 5),
+      make: (strength) => ({
+        title: `Darken the backdrop ${sideTitles[toward]}: ${strength} %`,
+        change: { kind: 'adjust', backdrop, adjust: { darken: { toward, strength } } },
+      }),
+    });
+  }
+  const brightness = (id: string, verb: string, amounts: readonly number[]): Way => ({
+    id,
+    amounts,
+    make: (amount) => ({
+      title: `${verb} the backdrop: brightness ${Math.round(adjust.brightness)} to ${amount}`,
+      change: { kind: 'adjust', backdrop, adjust: { brightness: amount } },
     }),
   });
+  ways.push(
+    brightness('darken', 'Darken', downFrom(adjust.brightness, -80, 4)),
+    brightness('lighten', 'Lighten', upFrom(adjust.brightness, 80, 4)),
+  );
   return ways;
+}
+
+const sideTitles = {
+  top: 'at the top',
+  bottom: 'at the bottom',
+  left: 'on the left',
+  right: 'on the right',
+} as const;
+
+/** The side of the screen that a place is nearest to, by its share of the way across. */
+function sideOf({ screens }: Desk, { screen, worst }: Beneath): keyof typeof sideTitles {
+  const { width = 1, height = 1 } = screens.find(({ id }) => id === screen) ?? {};
+  const [x, y] = [worst.x / width, worst.y / height];
+  const near = Math.min(x, 1 - x, y, 1 - y);
+  if (near === y) return 'top';
+  if (near === 1 - y) return 'bottom';
+  return near === x ? 'left' : 'right';
 }
 
 function downFrom(value: number, end: number, step: number): number[] {

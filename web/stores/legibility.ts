@@ -97,7 +97,7 @@ export function useJudging(): void {
 }
 
 /** What would make a text readable, the least change first. */
-export async function findMends({ part, backdrop, ...rest }: Judgement): Promise<Mend[]> {
+export async function findMends(judgement: Judgement): Promise<Mend[]> {
   const desk = presentDesk();
-  return desk ? judgingWorker().findMends(desk, conditions(), { part, backdrop, ...rest }) : [];
+  return desk ? judgingWorker().findMends(desk, conditions(), judgement) : [];
 }
