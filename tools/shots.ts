@@ -142,6 +142,7 @@ const shots: Shot[] = [
 async function chapter(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name, exact: true }).click();
   await page.getByRole('heading', { name, level: 2 }).waitFor();
+  await page.getByText('One moment…').waitFor({ state: 'detached' });
 }
 
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;

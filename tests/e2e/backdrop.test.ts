@@ -245,7 +245,11 @@ withApp('the backdrop', ({ server, open }) => {
 
   it('leaves as files in its screen’s pixels, several in one archive; long work can be cancelled', async () => {
     const page = await openBackdrop('/desk/night-watch');
+    await page.setViewportSize({ width: 1024, height: 560 });
     await page.getByRole('button', { name: /^Bake and export/ }).click();
+    // The link stood far down; its page is read from the top.
+    const title = await page.getByRole('heading', { name: 'Bake and export' }).boundingBox();
+    expect(title?.y).to.be.greaterThan(48);
     await page.getByRole('radio', { name: 'JPEG' }).click();
     const [single] = await Promise.all([
       page.waitForEvent('download'),

@@ -94,15 +94,23 @@ export function Row({
   label,
   htmlFor,
   error,
+  isShort = false,
   children,
 }: {
   label: string;
   htmlFor?: string;
   error?: string | null;
+  /** Narrow, for a label of a word or less. */
+  isShort?: boolean;
   children: ReactNode;
 }) {
   return (
-    <div className="grid min-h-8 grid-cols-[92px_minmax(0,1fr)] items-center gap-x-2.5">
+    <div
+      className={clsx(
+        'grid min-h-8 items-center gap-x-2.5',
+        isShort ? 'grid-cols-[24px_minmax(0,1fr)]' : 'grid-cols-[92px_minmax(0,1fr)]',
+      )}
+    >
       <label htmlFor={htmlFor} className="text-dust">
         {label}
       </label>

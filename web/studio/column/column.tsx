@@ -1,5 +1,5 @@
 import { ChevronLeft } from 'lucide-react';
-import { Fragment, Suspense, useDeferredValue, type ReactNode } from 'react';
+import { Fragment, Suspense, useDeferredValue, useLayoutEffect, useRef, type ReactNode } from 'react';
 import { later } from '../../later.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { chapterTitles, pages, useView, type Chapter } from '../../stores/view.ts';
@@ -24,6 +24,10 @@ export function Column() {
   // While a part is taken and dragged the stage comes first; the column follows when there is time.
   const selection = useDeferredValue(useView((view) => view.selection));
   const desk = useDeferredValue(useDesk((state) => state.history?.present));
+  const aside = useRef<HTMLElement>(null);
+  const place = [chapter, page, entry, ...selection].join(' ');
+  // Every page is read from its top.
+  useLayoutEffect(() => aside.current?.scrollTo(0, 0), [place]);
   if (!desk) return null;
   const { widgets, edge, item } = selectedParts(desk, selection);
   const [widget] = widgets;
@@ -62,6 +66,7 @@ export function Column() {
   }
   return (
     <aside
+      ref={aside}
       aria-label="Settings"
       className="min-h-0 overflow-y-auto overflow-x-hidden border-r border-pit bg-velvet px-[18px] pb-8 pt-4"
     >

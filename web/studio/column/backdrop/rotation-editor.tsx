@@ -179,7 +179,7 @@ function Changes({
         </Row>
       )}
       {change.by === 'times' && (
-        <Row label="At" error={error}>
+        <Row label="At" error={error} isShort>
           <TextField
             label="Times of change"
             value={change.times.join(' ')}
