@@ -27,7 +27,9 @@ export function Column() {
   const aside = useRef<HTMLElement>(null);
   const place = [chapter, page, entry, ...selection].join(' ');
   // Every page is read from its top.
-  useLayoutEffect(() => aside.current?.scrollTo(0, 0), [place]);
+  useLayoutEffect(() => {
+    if (aside.current) aside.current.scrollTop = 0;
+  }, [place]);
   if (!desk) return null;
   const { widgets, edge, item } = selectedParts(desk, selection);
   const [widget] = widgets;
