@@ -11,7 +11,7 @@ const root = fileURLToPath(new URL('..', import.meta.url));
 
 /** Starts the server as a person would, for a start that fails. */
 async function startAndFail(...args: string[]): Promise<{ code: number | null; said: string }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { cwd: root });
+  const child = spawn(process.execPath, ['server/start.mjs', ...args], { cwd: root });
   let said = '';
   child.stderr.on('data', (chunk) => (said += String(chunk)));
   const [code] = (await once(child, 'exit')) as [number | null];

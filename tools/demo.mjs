@@ -3,4 +3,4 @@ import { buildWeb, ensurePackages, run } from './setup.mjs';
 
 ensurePackages();
 buildWeb();
-run(process.execPath, ['--import', 'tsx', 'server/main.ts', '--demo', ...process.argv.slice(2)]);
+run(process.execPath, ['server/start.mjs', '--demo', ...process.argv.slice(2)]);

@@ -58,7 +58,10 @@ export function createHelpers(): Helpers {
 
   function rest(helper: ChildProcess): void {
     if (isClosed || !all.has(helper)) return;
-    const timer = setTimeout(() => helper.kill(), IDLE_MS);
+    const timer = setTimeout(() => {
+      idle.delete(helper);
+      helper.kill();
+    }, IDLE_MS);
     timer.unref();
     // One that waits for work keeps nobody from ending.
     helper.unref();
@@ -85,6 +88,7 @@ export function createHelpers(): Helpers {
       clearTimeout(timer);
       helper.off('message', answer);
       helper.off('exit', gone);
+      helper.off('error', gone);
       job.signal?.removeEventListener('abort', abort);
       if (isBroken) {
         all.delete(helper);
@@ -101,6 +105,7 @@ export function createHelpers(): Helpers {
     };
     helper.on('message', answer);
     helper.once('exit', gone);
+    helper.once('error', gone);
     if (job.signal?.aborted) {
       abort();
       return;

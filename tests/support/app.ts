@@ -24,16 +24,7 @@ export class RunningServer {
   }
 
   async start(): Promise<void> {
-    const args = [
-      '--import',
-      'tsx',
-      'server/main.ts',
-      '--demo',
-      '--data',
-      this.folder,
-      '--port',
-      String(this.port),
-    ];
+    const args = ['server/start.mjs', '--demo', '--data', this.folder, '--port', String(this.port)];
     const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] });
     this.#child = child;
     let said = '';
