@@ -5,7 +5,7 @@ import type { Page } from 'playwright-core';
 import { strToU8, zipSync } from 'fflate';
 import { digestOf } from '../../core/bundle/bundle.ts';
 import { dawnCount } from '../support/desks.ts';
-import { withApp } from '../support/app.ts';
+import { handle, withApp } from '../support/app.ts';
 
 const names = (page: Page) => page.locator('[data-desk] h2').allInnerTexts();
 
@@ -49,6 +49,38 @@ withApp('the shelf', ({ server, open }) => {
     await page.locator('[data-desk="sound-room"] [data-widget="machine"]').waitFor({ state: 'detached' });
   });
 
+  it('does not go back to an answer that was asked for earlier and comes later', async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'clock').waitFor();
+    let letGo = () => {};
+    let isGiven = () => {};
+    const late = new Promise<void>((resolve) => (letGo = resolve));
+    const given = new Promise<void>((resolve) => (isGiven = resolve));
+    let asked = 0;
+    await page.route('**/api/desks', async (route) => {
+      const response = await route.fetch();
+      if (++asked > 1) return route.fulfill({ response });
+      await late;
+      await route.fulfill({ response });
+      isGiven();
+    });
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await page.locator('[data-desk="dawn-count"]').waitFor();
+    await fetch(`${server.address}/api/desks`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ ...dawnCount(), name: 'Late tide' }),
+    });
+    await page.getByRole('heading', { name: 'Late tide' }).waitFor();
+    letGo();
+    await given;
+    await page.evaluate(
+      () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+    );
+    expect(await page.getByRole('heading', { name: 'Late tide' }).count()).to.equal(1);
+    await page.unroute('**/api/desks');
+  });
+
   it('offers a search once there are many', async () => {
     const page = await open('/');
     await page.locator('[data-desk]').first().waitFor();
@@ -59,6 +91,7 @@ withApp('the shelf', ({ server, open }) => {
         body: JSON.stringify({ ...dawnCount(), name }),
       });
     }
+    await page.getByRole('heading', { name: 'Wader room' }).waitFor();
     await page.getByRole('textbox', { name: 'Search desks' }).fill('tern');
     await page.getByRole('heading', { name: 'Gull room' }).waitFor({ state: 'detached' });
     expect((await names(page))[0]).to.equal('Tern room');

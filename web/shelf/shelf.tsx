@@ -200,17 +200,20 @@ async function fetchDesks(): Promise<StoredDesk[]> {
 function useDesks() {
   const [desks, setDesks] = useState<StoredDesk[] | null>(null);
   const [failure, setFailure] = useState<string | null>(null);
-  const reload = useMemo(
-    () => () =>
-      fetchDesks().then(
-        (list) => {
-          setDesks(list);
-          setFailure(null);
-        },
-        (error: Error) => setFailure(error.message),
-      ),
-    [],
-  );
+  const reload = useMemo(() => {
+    let newest = 0;
+    return async () => {
+      const mine = ++newest;
+      const found = await fetchDesks().then(
+        (desks) => ({ desks, failure: null }),
+        (error: Error) => ({ desks: null, failure: error.message }),
+      );
+      // One asked for later may have been answered sooner: an older answer doesn't undo it.
+      if (mine !== newest) return;
+      if (found.desks) setDesks(found.desks);
+      setFailure(found.failure);
+    };
+  }, []);
   useEffect(() => {
     void reload();
     return listen(false, {
