@@ -29,7 +29,7 @@ withApp('palette and look', ({ server, open }) => {
     const page = await openAt('/desk/dawn-count', 'Palette');
     await page.getByRole('button', { name: 'Surface: what it is made of' }).click();
     await page.getByRole('combobox', { name: 'What surface is made of' }).click();
-    await page.getByRole('option', { name: 'Step from ground' }).click();
+    await page.getByRole('option', { name: 'From ground' }).click();
     const nudge = page.getByRole('group', { name: 'Nudge surface' });
     await nudge.getByRole('button', { name: 'lighter' }).click();
     await nudge.getByRole('button', { name: 'lighter' }).click();

@@ -141,7 +141,7 @@ function Making({ role, half, look }: RoleProps) {
             { value: 'colour', label: 'A colour' },
             ...others.map((other) => ({
               value: other,
-              label: `Step from ${roleTitles[other].toLowerCase()}`,
+              label: `From ${roleTitles[other].toLowerCase()}`,
             })),
           ]}
           onChange={(from) =>
