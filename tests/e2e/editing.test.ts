@@ -2,18 +2,9 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { bareDesk } from '../../demo/bare-desk.ts';
 import { createWidget } from '../../core/desk/defaults.ts';
-import type { Desk } from '../../core/desk/schema.ts';
-import { drag, handle, stored, untilKept, withApp } from '../support/app.ts';
+import { addDesk, drag, handle, stored, untilKept, withApp } from '../support/app.ts';
 
 withApp('editing', ({ server, open }) => {
-  const add = async (desk: Desk) => {
-    const response = await fetch(`${server.address}/api/desks`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(desk),
-    });
-    return ((await response.json()) as { desk: { id: string } }).desk.id;
-  };
   const widget = async (desk: string, id: string) =>
     (await stored(server, desk)).desk.widgets.find((part) => part.id === id);
 
@@ -266,7 +257,7 @@ withApp('editing', ({ server, open }) => {
     }));
     const name =
       'The long watch of the northern hide through the whole of the winter, with all of its instruments and a name to match';
-    const id = await add({ ...base, name, widgets });
+    const id = await addDesk(server, { ...base, name, widgets });
     const page = await open(`/desk/${id}`);
     await handle(page, 'w150').click();
     await page.keyboard.press('Shift+ArrowRight');

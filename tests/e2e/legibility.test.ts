@@ -9,7 +9,7 @@ import type { Finish } from '../../core/desk/values.ts';
 import type { Rect } from '../../core/arrange/geometry.ts';
 import { judgeDesk } from '../../core/legibility/judge.ts';
 import { solve } from '../../core/scene/solve.ts';
-import { handle, withApp } from '../support/app.ts';
+import { addDesk, handle, withApp } from '../support/app.ts';
 import { clockAt, fromCorner } from '../support/desks.ts';
 import { bakedPixels, decode } from '../support/pixels.ts';
 
@@ -76,15 +76,10 @@ withApp('legibility', ({ server, open }) => {
 
   it('says of each text what the pixels of the page say, whatever the finish beneath it', async () => {
     const desk = deskOfFinishes();
-    const response = await fetch(`${server.address}/api/desks`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(desk),
-    });
-    const { desk: added } = (await response.json()) as { desk: { id: string } };
+    const added = await addDesk(server, desk);
     const page = await open('/', MOMENT);
     await page.setViewportSize({ width: 1920, height: 1080 });
-    await page.goto(`${server.address}/live/${added.id}`);
+    await page.goto(`${server.address}/live/${added}`);
     // What lies beneath the texts: everything but them.
     await page.addStyleTag({ content: '[data-widget] > div > * { visibility: hidden }' });
     await page

@@ -5,7 +5,7 @@ import type { Page } from 'playwright-core';
 import { strToU8, zipSync } from 'fflate';
 import { digestOf } from '../../core/bundle/bundle.ts';
 import { dawnCount } from '../support/desks.ts';
-import { handle, withApp } from '../support/app.ts';
+import { addDesk, handle, withApp } from '../support/app.ts';
 
 const names = (page: Page) => page.locator('[data-desk] h2').allInnerTexts();
 
@@ -66,11 +66,7 @@ withApp('the shelf', ({ server, open }) => {
     });
     await page.getByRole('link', { name: 'Shelf' }).click();
     await page.locator('[data-desk="dawn-count"]').waitFor();
-    await fetch(`${server.address}/api/desks`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ ...dawnCount(), name: 'Late tide' }),
-    });
+    await addDesk(server, { ...dawnCount(), name: 'Late tide' });
     await page.getByRole('heading', { name: 'Late tide' }).waitFor();
     letGo();
     await given;
@@ -84,13 +80,8 @@ withApp('the shelf', ({ server, open }) => {
   it('offers a search once there are many', async () => {
     const page = await open('/');
     await page.locator('[data-desk]').first().waitFor();
-    for (const name of ['Gull room', 'Tern room', 'Wader room']) {
-      await fetch(`${server.address}/api/desks`, {
-        method: 'POST',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({ ...dawnCount(), name }),
-      });
-    }
+    for (const name of ['Gull room', 'Tern room', 'Wader room'])
+      await addDesk(server, { ...dawnCount(), name });
     await page.getByRole('heading', { name: 'Wader room' }).waitFor();
     await page.getByRole('textbox', { name: 'Search desks' }).fill('tern');
     await page.getByRole('heading', { name: 'Gull room' }).waitFor({ state: 'detached' });

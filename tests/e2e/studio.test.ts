@@ -5,7 +5,7 @@ import { resolveRoles } from '../../core/colour/roles.ts';
 import { contrast } from '../../core/colour/convert.ts';
 import { createWidget } from '../../core/desk/defaults.ts';
 import { widgetKinds } from '../../core/widgets/list.ts';
-import { handle, stored, untilKept, withApp } from '../support/app.ts';
+import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
 import { bareDesk, fromCorner } from '../support/desks.ts';
 
 withApp('the studio', ({ server, open }) => {
@@ -250,17 +250,12 @@ withApp('the studio', ({ server, open }) => {
         options: { network: true, seconds: true, type: index % 2 ? 'martian-mono' : 'face' },
       }),
     );
-    const response = await fetch(`${server.address}/api/desks`, {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({
-        ...desk,
-        look: { ...desk.look, fonts: { display: wide, text: wide, figures: wide } },
-        widgets,
-      }),
+    const added = await addDesk(server, {
+      ...desk,
+      look: { ...desk.look, fonts: { display: wide, text: wide, figures: wide } },
+      widgets,
     });
-    const { desk: added } = (await response.json()) as { desk: { id: string } };
-    expect(await spillsOf(added.id)).to.deep.equal([]);
+    expect(await spillsOf(added)).to.deep.equal([]);
   });
 
   it('follows the system in velvet and linen, and can be set', async () => {

@@ -162,6 +162,16 @@ async function untilSettled(page: Page): Promise<void> {
   await page.waitForFunction(isSettled, undefined, { timeout: 5000 }).catch(() => undefined);
 }
 
+/** Puts a desk on the server's shelf; gives back the id that it has there. */
+export async function addDesk(server: RunningServer, desk: Desk): Promise<string> {
+  const response = await fetch(`${server.address}/api/desks`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(desk),
+  });
+  return ((await response.json()) as { desk: { id: string } }).desk.id;
+}
+
 /** The desk as the server has it. */
 export async function stored(server: RunningServer, id: string) {
   const response = await fetch(`${server.address}/api/desks/${id}`);

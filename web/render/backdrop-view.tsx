@@ -44,7 +44,11 @@ function Layer({ drawn, width, opacity }: { drawn: Drawn; width: number; opacity
   const isHeld = live !== null && live.isTurning && mayPaint;
   const shown = useLatest(address, isHeld);
   // The first one may still have to be made; a small one, known from the shelf, stands in for it.
-  const [standIn] = useState(() => backdropAddress(wanted, STAND_IN_WIDTH));
+  const [standIn] = useState(() =>
+    width > STAND_IN_WIDTH
+      ? `center / 100% 100% url("${backdropAddress(wanted, STAND_IN_WIDTH)}")`
+      : undefined,
+  );
   return (
     <>
       <img
@@ -53,7 +57,7 @@ function Layer({ drawn, width, opacity }: { drawn: Drawn; width: number; opacity
         draggable={false}
         data-backdrop
         className="absolute inset-0 size-full"
-        style={{ opacity, background: `center / 100% 100% url("${standIn}")` }}
+        style={{ opacity, background: standIn }}
       />
       {live && mayPaint && shown !== address && (
         <Painted live={live} drawn={wanted} width={width} opacity={opacity} />

@@ -1,8 +1,10 @@
 import type { ExternalToast, toast as Toast } from 'sonner';
+import { persist } from '../later.ts';
 
 type Said = [sentence: string, more?: ExternalToast];
 
-const say = (how: (toast: typeof Toast) => void) => void import('sonner').then(({ toast }) => how(toast));
+const say = (how: (toast: typeof Toast) => void) =>
+  void persist(() => import('sonner')).then(({ toast }) => how(toast));
 
 /** Sentences at the foot of the page. Their code is not needed for the first look. */
 export const toast = Object.assign((...said: Said) => say((toast) => toast(...said)), {
