@@ -2,6 +2,7 @@ import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
+import noOpenLookup from './tools/lint/no-open-lookup.js';
 
 export default tseslint.config(
   { ignores: ['.cache/**', 'dist/**', 'data/**', 'node_modules/**', 'server/db/migrations/**'] },
@@ -16,6 +17,13 @@ export default tseslint.config(
       eqeqeq: 'error',
       'no-console': 'error',
     },
+  },
+  {
+    files: ['{core,server,web,cli,demo}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    plugins: { own: { rules: { 'no-open-lookup': noOpenLookup } } },
+    rules: { 'own/no-open-lookup': 'error' },
   },
   {
     files: ['web/**/*.{ts,tsx}'],

@@ -5,12 +5,16 @@ import { expect } from 'chai';
 import sharp from 'sharp';
 import { writeBundle } from '../core/bundle/bundle.ts';
 import { dawnCount } from '../tests/support/desks.ts';
+import { digestOf } from '../tests/support/digest.ts';
 import { EXIT, main } from './main.ts';
 
 let folder: string;
 before(() => {
   folder = mkdtempSync(join(tmpdir(), 'ledge-cli-'));
-  writeFileSync(join(folder, 'dawn.ledge'), writeBundle({ desk: dawnCount(), pictures: [], fonts: [] }));
+  writeFileSync(
+    join(folder, 'dawn.ledge'),
+    writeBundle({ desk: dawnCount(), pictures: [], fonts: [] }, digestOf),
+  );
   writeFileSync(
     join(folder, 'bad.json'),
     JSON.stringify({ ...dawnCount(), widgets: [{ ...dawnCount().widgets[0], scale: 'big' }] }),

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
 import sharp from 'sharp';
@@ -96,7 +97,9 @@ async function read(file: string): Promise<Buffer> {
 async function readDeskFile(file: string): Promise<Result<Desk>> {
   const bytes = await read(file);
   if (bytes[0] === 0x50 || !file.endsWith('.json')) {
-    const bundle = readBundle(new Uint8Array(bytes));
+    const bundle = readBundle(new Uint8Array(bytes), (file) =>
+      createHash('sha256').update(file).digest('hex'),
+    );
     return bundle.ok ? { ok: true, value: bundle.value.desk } : bundle;
   }
   try {

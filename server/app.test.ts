@@ -119,8 +119,8 @@ describe('desks on the server', () => {
         }
       }),
     );
-    for (const { desk, revision } of app.desks.list())
-      expect([desk.name.split(' ').at(-1), revision]).to.deep.equal(['12', 13]);
+    for (const { name, revision } of app.desks.list())
+      expect([name.split(' ').at(-1), revision]).to.deep.equal(['12', 13]);
   });
 });
 

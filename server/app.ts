@@ -6,6 +6,7 @@ import { createDeskStore, type DeskStore } from './desks/store.ts';
 import { deskRoutes } from './desks/routes.ts';
 import { openStore } from './db/open.ts';
 import { fontRoutes } from './fonts/routes.ts';
+import { createIncoming } from './files/incoming.ts';
 import { createFontStore } from './fonts/store.ts';
 import { createHelpers } from './helpers/pool.ts';
 import { createEvents } from './events/events.ts';
@@ -20,6 +21,8 @@ export interface AppOptions {
   dataFolder: string;
   /** Where made pictures are kept; beside the rest unless told otherwise. Several servers may share one. */
   cacheFolder?: string;
+  /** What they may take up, bytes. */
+  cacheBytes?: number;
   /** The built interface; without it only the interface for programs is served. */
   webFolder?: string;
   /** Names under which the server may be asked. */
@@ -42,6 +45,7 @@ const LOCAL_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
 export function createApp({
   dataFolder,
   cacheFolder = join(dataFolder, 'cache'),
+  cacheBytes,
   webFolder,
   hosts = LOCAL_HOSTS,
   report = () => {},
@@ -51,9 +55,14 @@ export function createApp({
   const store = openStore(dataFolder);
   const desks = createDeskStore(store, now);
   const helpers = createHelpers();
-  const pictures = createPictureStore(store, join(dataFolder, 'pictures'), helpers, now);
-  const fonts = createFontStore(join(dataFolder, 'fonts'), helpers);
-  const renderer = createRenderer(cacheFolder, pictures, helpers);
+  const incoming = createIncoming(join(dataFolder, 'incoming'));
+  const pictures = createPictureStore(store, join(dataFolder, 'pictures'), {
+    helpers,
+    incoming,
+    ...(now ? { now } : {}),
+  });
+  const fonts = createFontStore(join(dataFolder, 'fonts'), helpers, incoming);
+  const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);
   const events = createEvents({ sample });
 
   const app = express();
@@ -81,9 +90,9 @@ export function createApp({
   app.use(guard(hosts));
   app.use(
     '/api',
-    deskRoutes({ desks, pictures, fonts, events }),
-    pictureRoutes(pictures, renderer),
-    fontRoutes(fonts),
+    deskRoutes({ desks, pictures, fonts, events, helpers, incoming }),
+    pictureRoutes(pictures, renderer, incoming),
+    fontRoutes(fonts, incoming),
     events.router,
   );
   app.use('/api', () => {

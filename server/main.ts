@@ -19,6 +19,7 @@ const { values } = parseArgs({
     host: { type: 'string', default: process.env['VELVET_LEDGE_HOST'] ?? '127.0.0.1' },
     data: { type: 'string', default: process.env['VELVET_LEDGE_DATA'] ?? 'data' },
     cache: { type: 'string', default: process.env['VELVET_LEDGE_CACHE'] ?? '' },
+    'cache-size': { type: 'string', default: process.env['VELVET_LEDGE_CACHE_SIZE'] ?? '1024' },
     demo: { type: 'boolean', default: false },
   },
 });
@@ -33,11 +34,16 @@ const port = Number(values.port);
 if (!Number.isInteger(port) || port < 0 || port > 65535)
   stop(`"${values.port}" is not a port: choose a number from 0 to 65535.`);
 
+const cacheMiB = Number(values['cache-size']);
+if (!(cacheMiB >= 16 && cacheMiB <= 1_000_000))
+  stop(`"${values['cache-size']}" is not a size for the cache: choose MiB, from 16 on.`);
+
 try {
   const { host } = values;
   const app = createApp({
     dataFolder: resolve(values.data),
     ...(values.cache ? { cacheFolder: resolve(values.cache) } : {}),
+    cacheBytes: cacheMiB * 2 ** 20,
     webFolder,
     hosts: ['127.0.0.1', 'localhost', '[::1]', host],
     report: (error) => log.error(error),
@@ -76,5 +82,4 @@ try {
 async function warmScenes(renderer: Renderer): Promise<void> {
   for (const scene of sceneNames)
     await renderer.backdrop(sampleOf(createScene(scene, SAMPLE_SEED)), SAMPLE_WIDTH);
-  await renderer.tidy();
 }

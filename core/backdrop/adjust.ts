@@ -208,11 +208,13 @@ export function adjustPixels(given: Pixels, adjust: DrawnAdjust, whole: Size, pa
 }
 
 /**
- * A Gaussian blur with a standard deviation of `sigma` pixels, as three box blurs (Kovesi 2010); pixels beyond the
+ * A Gaussian blur with a standard deviation of `wanted` pixels, as three box blurs (Kovesi 2010); pixels beyond the
  * sides repeat the outermost ones. Opaque pixels only.
  */
-export function blurPixels({ width, height, data }: Pixels, sigma: number): void {
-  if (sigma < 0.3) return;
+export function blurPixels({ width, height, data }: Pixels, wanted: number): void {
+  if (wanted < 0.3) return;
+  // Wider than the picture all is one colour already: no more work is put into it.
+  const sigma = Math.min(wanted, Math.max(width, height));
   // Plain bytes: means never leave their range, and need no clamping.
   const bytes = new Uint8Array(data.buffer, data.byteOffset, data.length);
   const other = new Uint8Array(data.length);

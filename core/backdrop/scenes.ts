@@ -12,6 +12,7 @@ import { marsh } from './scenes/marsh.ts';
 import { night } from './scenes/night.ts';
 import { strata } from './scenes/strata.ts';
 import { tide } from './scenes/tide.ts';
+import { lookUp } from '../look-up.ts';
 
 const drawings: Record<SceneName, (input: SceneInput) => SceneDrawing> = {
   headland,
@@ -44,7 +45,7 @@ export function plainScene(scene: SceneName, seed: number): SceneSpec {
 export function drawScene(spec: SceneSpec, width: number, height: number): string {
   const { scene, seed, controls, colours, sky } = spec;
   const starts = new Map(factsOf(scene).controls.map(({ id, start }) => [id, start]));
-  const control = (id: string) => clamp(controls[id] ?? starts.get(id) ?? 50, 0, 100) / 100;
+  const control = (id: string) => clamp(lookUp(controls, id) ?? starts.get(id) ?? 50, 0, 100) / 100;
   const svg = toSvg(drawings[scene]({ seed, control, sky }), width, height);
   return colours ? recolour(svg, colours) : svg;
 }

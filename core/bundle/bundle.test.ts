@@ -5,7 +5,8 @@ import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { problemText } from '../desk/read.ts';
 import { createBackdrop, createPicture } from '../desk/defaults.ts';
 import type { Desk } from '../desk/schema.ts';
-import { BUNDLE_LIMITS, digestOf, readBundle, writeBundle } from './bundle.ts';
+import { digestOf } from '../../tests/support/digest.ts';
+import { BUNDLE_LIMITS, DESK_LIMITS, readBundle, writeBundle } from './bundle.ts';
 
 const picture = strToU8('pretend this is a picture');
 const withPicture = (): Desk => ({
@@ -14,7 +15,7 @@ const withPicture = (): Desk => ({
 });
 
 function problemOf(bytes: Uint8Array): string {
-  const result = readBundle(bytes);
+  const result = readBundle(bytes, digestOf);
   const [problem] = result.ok ? [] : result.problems;
   return problem ? problemText(problem) : 'fine';
 }
@@ -32,26 +33,42 @@ function bundleOf(files: Record<string, Uint8Array>, manifest: object = {}): Uin
   } as Zippable);
 }
 
+/** The same with nothing packed. */
+function unpackedBundleOf(files: Record<string, Uint8Array>): Uint8Array {
+  const list = Object.entries(files).map(([name, bytes]) => ({
+    name,
+    size: bytes.length,
+    sha256: digestOf(bytes),
+  }));
+  return zipSync(
+    { 'manifest.json': strToU8(JSON.stringify({ format: 1, files: list })), ...files },
+    { level: 0 },
+  );
+}
+
 const deskJson = (desk: unknown = dawnCount()) => strToU8(JSON.stringify(desk));
 
 describe('bundles', () => {
   it('come back as they went out, with their pictures', () => {
     const desk = withPicture();
-    const bytes = writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] });
-    const result = readBundle(bytes);
+    const bytes = writeBundle(
+      { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] },
+      digestOf,
+    );
+    const result = readBundle(bytes, digestOf);
     expect(result).to.deep.equal({
       ok: true,
       value: { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] },
     });
     expect(
-      writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] }),
+      writeBundle({ desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] }, digestOf),
     ).to.deep.equal(bytes);
   });
 
   it('carry any desk', () => {
     fc.assert(
       fc.property(arbitraryDesk, (desk) => {
-        const result = readBundle(writeBundle({ desk, pictures: [], fonts: [] }));
+        const result = readBundle(writeBundle({ desk, pictures: [], fonts: [] }, digestOf), digestOf);
         expect(result.ok && result.value.desk).to.deep.equal(desk);
       }),
       { numRuns: 25 },
@@ -59,7 +76,7 @@ describe('bundles', () => {
   });
 
   it('are refused with the file, the field and the reason', () => {
-    const changed = writeBundle({ desk: dawnCount(), pictures: [], fonts: [] });
+    const changed = writeBundle({ desk: dawnCount(), pictures: [], fonts: [] }, digestOf);
     const cases: [Uint8Array, RegExp][] = [
       [strToU8('hello'), /^is not a ZIP archive$/],
       [new Uint8Array(), /^is not a ZIP archive$/],
@@ -116,15 +133,55 @@ describe('bundles', () => {
         /^zeros: is packed too tightly/,
       ],
       [
-        zipSync({ large: [new Uint8Array(BUNDLE_LIMITS.entry + 1), { level: 1 }] }),
+        unpackedBundleOf({ 'desk.json': deskJson(), large: new Uint8Array(DESK_LIMITS.picture + 1) }),
         /^large: is larger than 60 MiB$/,
+      ],
+      [
+        bundleOf(
+          { 'desk.json': deskJson() },
+          {
+            files: Array.from({ length: 400_000 }, (_, index) => ({
+              name: `pictures/${index}`,
+              size: 1,
+              sha256: '0'.repeat(64),
+            })),
+          },
+        ),
+        /^manifest\.json: is (larger than 1 MiB|not a manifest)$/,
       ],
     ];
     for (const [bytes, message] of cases) expect(problemOf(bytes)).to.match(message);
   });
 
+  it('come back with as many pictures as a desk may have, and however alike what is in it', () => {
+    const many = Array.from({ length: DESK_LIMITS.pictures }, (_, index) => strToU8(`picture ${index}`));
+    const entries = many
+      .map((bytes, index) => ({ id: `entry-${index}`, source: createPicture(digestOf(bytes), 'x') }))
+      .map((entry, index) => ({ entry, rotation: Math.floor(index / 100) }));
+    const desk: Desk = {
+      ...dawnCount(),
+      backdrops: [0, 1, 2, 3].map((rotation) => ({
+        ...createBackdrop(`backdrop-${rotation}`, {
+          kind: 'rotation',
+          entries: entries.filter((one) => one.rotation === rotation).map(({ entry }) => entry),
+          change: { by: 'sun' },
+          shuffled: false,
+          fade: 0,
+        }),
+        for: { screen: null, workspace: null, half: rotation === 0 ? null : 'dark' },
+      })),
+      // Far more alike than an honest picture: a desk is not suspected for that.
+      ...({ notes: Array.from({ length: 300 }, () => 'calm '.repeat(2000)) } as object),
+    };
+    const pictures = many.map((bytes) => ({ id: digestOf(bytes), bytes }));
+    const result = readBundle(writeBundle({ desk, pictures, fonts: [] }, digestOf), digestOf);
+    expect(result.ok ? [] : result.problems).to.deep.equal([]);
+    expect(result.ok && result.value.pictures).to.deep.equal(pictures);
+    expect(result.ok && result.value.desk).to.deep.equal(desk);
+  });
+
   it('never throw, whatever the bytes', () => {
-    const good = writeBundle({ desk: dawnCount(), pictures: [], fonts: [] });
+    const good = writeBundle({ desk: dawnCount(), pictures: [], fonts: [] }, digestOf);
     const damage = fc.array(fc.record({ at: fc.nat(good.length - 1), value: fc.nat(255) }), {
       minLength: 1,
       maxLength: 20,
@@ -133,7 +190,7 @@ describe('bundles', () => {
       fc.property(damage, (changes) => {
         const bytes = good.slice();
         for (const { at, value } of changes) bytes[at] = value;
-        const result = readBundle(bytes);
+        const result = readBundle(bytes, digestOf);
         if (!result.ok) expect(result.problems).not.to.be.empty;
       }),
       { numRuns: 200 },

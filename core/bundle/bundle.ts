@@ -1,6 +1,4 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex } from '@noble/hashes/utils.js';
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { Zip, ZipDeflate, ZipPassThrough, strFromU8, strToU8, unzipSync } from 'fflate';
 import { z } from 'zod';
 import { sourcesOf } from '../desk/backdrop-schema.ts';
 import { isOwn } from '../desk/values.ts';
@@ -13,26 +11,42 @@ export const BUNDLE_ENDING = '.ledge';
 const BUNDLE_FORMAT = 1;
 
 const MIB = 1024 * 1024;
+
+/** What a desk and its files may come to: a save, a file that leaves and one that comes in are held to the same. */
+export const DESK_LIMITS = {
+  /** Bytes of the desk as JSON. */
+  json: 8 * MIB,
+  /** Pictures of one's own. */
+  pictures: 400,
+  /** Bytes of one picture. */
+  picture: 60 * MIB,
+  /** Bytes of one font. */
+  font: 10 * MIB,
+  /** Bytes of all files together. */
+  files: 180 * MIB,
+};
+
 export const BUNDLE_LIMITS = {
-  /** Bytes of the file as it comes. */
+  /** Bytes of the file as it comes: whatever the limits of a desk allow fits in. */
   file: 200 * MIB,
-  entries: 64,
-  /** Bytes of one entry, and of all, unpacked. */
-  entry: 60 * MIB,
-  total: 400 * MIB,
-  /** How many times larger than packed an entry of more than a mebibyte may be. */
+  entries: DESK_LIMITS.pictures + 12 + 2,
+  /** Bytes of the manifest. */
+  manifest: MIB,
+  /** How many times larger than packed a file of more than a mebibyte may be; our own are not packed at all. */
   ratio: 200,
 };
 
 const Manifest = z.looseObject({
   format: z.number().int(),
-  files: z.array(
-    z.looseObject({
-      name: z.string(),
-      size: z.number().int().min(0),
-      sha256: z.string().regex(/^[0-9a-f]{64}$/),
-    }),
-  ),
+  files: z
+    .array(
+      z.looseObject({
+        name: z.string().max(200),
+        size: z.number().int().min(0),
+        sha256: z.string().regex(/^[0-9a-f]{64}$/),
+      }),
+    )
+    .max(BUNDLE_LIMITS.entries),
 });
 
 /** `id` is the SHA-256 of the bytes. */
@@ -47,9 +61,8 @@ export interface Bundle {
   fonts: BundleFile[];
 }
 
-export function digestOf(bytes: Uint8Array): string {
-  return bytesToHex(sha256(bytes));
-}
+/** The SHA-256 of some bytes in hex; every platform has one of its own. */
+export type DigestOf = (bytes: Uint8Array) => string;
 
 /** Ids of the pictures that a desk uses: backdrops, and icons of one's own. */
 export function picturesOf(desk: Desk): string[] {
@@ -73,114 +86,168 @@ export function fileOf(own: string): string {
   return own.slice('own:'.length);
 }
 
-/** The bytes of a bundle. The same desk and pictures give the same bytes. */
-export function writeBundle({ desk, pictures, fonts }: Bundle): Uint8Array {
-  const files: Record<string, Uint8Array> = { 'desk.json': strToU8(JSON.stringify(desk, null, 2)) };
-  for (const { id, bytes } of pictures) files[`pictures/${id}`] = bytes;
-  for (const { id, bytes } of fonts) files[`fonts/${id}`] = bytes;
-  const manifest = {
-    format: BUNDLE_FORMAT,
-    files: Object.entries(files).map(([name, bytes]) => ({
-      name,
-      size: bytes.length,
-      sha256: digestOf(bytes),
-    })),
+export interface FileNote {
+  name: string;
+  /** Bytes. */
+  size: number;
+  sha256: string;
+}
+
+export const pictureName = (id: string) => `pictures/${id}`;
+export const fontName = (id: string) => `fonts/${id}`;
+
+/**
+ * Begins a bundle: `put` gets its bytes piece by piece. Every noted file is then added, in order, and nothing else. The
+ * same desk and files give the same bytes.
+ */
+export function startBundle(
+  desk: Desk,
+  files: readonly FileNote[],
+  digestOf: DigestOf,
+  put: (chunk: Uint8Array) => void,
+) {
+  const zip = new Zip((error, chunk) => {
+    if (error) throw error;
+    put(chunk);
+  });
+  function add(name: string, bytes: Uint8Array, isPacked: boolean) {
+    const entry = isPacked ? new ZipDeflate(name, { level: 6 }) : new ZipPassThrough(name);
+    entry.mtime = '1990-01-01T00:00:00';
+    zip.add(entry);
+    entry.push(bytes, true);
+  }
+  // Easy to read where there is room for it.
+  const spacious = strToU8(JSON.stringify(desk, null, 2));
+  const json = spacious.length <= DESK_LIMITS.json ? spacious : strToU8(JSON.stringify(desk));
+  const noted = [{ name: 'desk.json', size: json.length, sha256: digestOf(json) }, ...files];
+  add('manifest.json', strToU8(JSON.stringify({ format: BUNDLE_FORMAT, files: noted }, null, 2)), true);
+  add('desk.json', json, true);
+  return {
+    /** Pictures and fonts are packed already. */
+    add: (name: string, bytes: Uint8Array) => add(name, bytes, false),
+    end: () => zip.end(),
   };
-  const entries = { 'manifest.json': strToU8(JSON.stringify(manifest, null, 2)), ...files };
-  // Pictures are packed already; a fixed date keeps the bytes the same.
-  return zipSync(
-    Object.fromEntries(
-      Object.entries(entries).map(([name, bytes]) => [
-        name,
-        [bytes, { level: name.startsWith('pictures/') ? 0 : 6 }],
-      ]),
-    ) as Parameters<typeof zipSync>[0],
-    { mtime: '1990-01-01T00:00:00' },
+}
+
+/** The bytes of a whole bundle. */
+export function writeBundle({ desk, pictures, fonts }: Bundle, digestOf: DigestOf): Uint8Array {
+  const files = [
+    ...pictures.map(({ id, bytes }) => ({ name: pictureName(id), bytes })),
+    ...fonts.map(({ id, bytes }) => ({ name: fontName(id), bytes })),
+  ];
+  const notes = files.map(({ name, bytes }) => ({ name, size: bytes.length, sha256: digestOf(bytes) }));
+  const chunks: Uint8Array[] = [];
+  const bundle = startBundle(desk, notes, digestOf, (chunk) => chunks.push(chunk));
+  for (const { name, bytes } of files) bundle.add(name, bytes);
+  bundle.end();
+  const whole = new Uint8Array(chunks.reduce((sum, { length }) => sum + length, 0));
+  let at = 0;
+  for (const chunk of chunks) {
+    whole.set(chunk, at);
+    at += chunk.length;
+  }
+  return whole;
+}
+
+/** A bundle from bytes that nobody vouches for, with all its files. */
+export function readBundle(bytes: Uint8Array, digestOf: DigestOf): Result<Bundle> {
+  const pictures: BundleFile[] = [];
+  const fonts: BundleFile[] = [];
+  const desk = openBundle(
+    bytes,
+    digestOf,
+    (kind, file) => void (kind === 'picture' ? pictures : fonts).push(file),
   );
+  return desk.ok ? { ok: true, value: { desk: desk.value, pictures, fonts } } : desk;
 }
 
-/** A bundle from bytes that nobody vouches for. Nothing is unpacked beyond the limits. */
-export function readBundle(bytes: Uint8Array): Result<Bundle> {
-  const unpacked = unpack(bytes);
-  if (!unpacked.ok) return unpacked;
-  const files = unpacked.value;
-  const problem = checkManifest(files);
-  if (problem) return { ok: false, problems: [problem] };
+type Take = (kind: 'picture' | 'font', file: BundleFile) => void;
 
-  const text = files.get('desk.json');
-  if (!text) return refuse('desk.json', 'is missing');
-  let json: unknown;
+/**
+ * Reads a bundle and hands over the files that its desk uses, one after another, so that no two need be held at once.
+ * Nothing is unpacked beyond the limits. What was handed over counts only once the whole was found to be sound.
+ */
+export function openBundle(bytes: Uint8Array, digestOf: DigestOf, take: Take): Result<Desk> {
   try {
-    json = JSON.parse(strFromU8(text));
-  } catch {
-    return refuse('desk.json', 'is not JSON');
+    return { ok: true, value: openOrThrow(bytes, digestOf, take) };
+  } catch (error) {
+    if (error instanceof Refusal) return { ok: false, problems: error.problems };
+    return refuse('', 'is a damaged ZIP archive');
   }
-  const desk = readDesk(json);
-  if (!desk.ok) {
-    return {
-      ok: false,
-      problems: desk.problems.map(({ path, message }) => ({ path: `desk.json: ${path}`, message })),
-    };
-  }
-  const pictures = takeFiles(files, 'pictures', picturesOf(desk.value));
-  if (!pictures.ok) return pictures;
-  const fonts = takeFiles(files, 'fonts', fontsOf(desk.value));
-  if (!fonts.ok) return fonts;
-  return { ok: true, value: { desk: desk.value, pictures: pictures.value, fonts: fonts.value } };
 }
 
-function takeFiles(
-  files: ReadonlyMap<string, Uint8Array>,
-  folder: 'pictures' | 'fonts',
-  ids: readonly string[],
-): Result<BundleFile[]> {
-  const taken: BundleFile[] = [];
-  for (const id of ids) {
-    const bytes = files.get(`${folder}/${id}`);
-    if (!bytes) return refuse(`${folder}/${id}`, 'is used by the desk but missing');
-    if (digestOf(bytes) !== id) return refuse(`${folder}/${id}`, 'is not the file that its name says');
-    taken.push({ id, bytes });
+function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Desk {
+  const sizes = entriesOf(bytes);
+  const listed = readManifest(bytes, sizes);
+  const wanted = new Map<string, { kind: 'picture' | 'font'; id: string }>();
+  const desk = readDeskEntry(bytes, sizes);
+  for (const id of picturesOf(desk)) wanted.set(pictureName(id), { kind: 'picture', id });
+  for (const id of fontsOf(desk)) wanted.set(fontName(id), { kind: 'font', id });
+  if (picturesOf(desk).length > DESK_LIMITS.pictures)
+    throw new Refusal('desk.json', `uses more than ${DESK_LIMITS.pictures} pictures`);
+  for (const name of wanted.keys())
+    if (!sizes.has(name)) throw new Refusal(name, 'is used by the desk but missing');
+
+  let total = 0;
+  for (const [name, digest] of listed) {
+    const size = sizes.get(name);
+    if (size === undefined) throw new Refusal(name, 'is listed but missing');
+    const use = wanted.get(name);
+    const most =
+      name === 'desk.json' ? DESK_LIMITS.json : use?.kind === 'font' ? DESK_LIMITS.font : DESK_LIMITS.picture;
+    if (size > most) throw new Refusal(name, `is larger than ${most / MIB} MiB`);
+    total += size;
+    if (total > DESK_LIMITS.files + DESK_LIMITS.json)
+      throw new Refusal(name, `brings the files over ${DESK_LIMITS.files / MIB} MiB`);
+    const content = extract(bytes, name);
+    if (digestOf(content) !== digest)
+      throw new Refusal(name, 'does not match its digest: it was changed or damaged');
+    if (!use) continue;
+    if (digest !== use.id) throw new Refusal(name, 'is not the file that its name says');
+    take(use.kind, { id: use.id, bytes: content });
   }
-  return { ok: true, value: taken };
+  return desk;
 }
 
 class Refusal extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.message);
+  readonly problems: Problem[];
+  constructor(path: string, message: string, problems: Problem[] = [{ path, message }]) {
+    super(message);
+    this.problems = problems;
   }
 }
 
-function unpack(bytes: Uint8Array): Result<Map<string, Uint8Array>> {
-  if (bytes.length > BUNDLE_LIMITS.file) return refuse('', `is larger than ${BUNDLE_LIMITS.file / MIB} MiB`);
+/** Every file in an archive with its size unpacked, none of them unpacked yet. */
+function entriesOf(bytes: Uint8Array): Map<string, number> {
+  if (bytes.length > BUNDLE_LIMITS.file)
+    throw new Refusal('', `is larger than ${BUNDLE_LIMITS.file / MIB} MiB`);
   // Local file header, or the end record of an empty archive.
   const isZip = bytes[0] === 0x50 && bytes[1] === 0x4b && (bytes[2] === 3 || bytes[2] === 5);
-  if (!isZip) return refuse('', 'is not a ZIP archive');
+  if (!isZip) throw new Refusal('', 'is not a ZIP archive');
+  const sizes = new Map<string, number>();
   let entries = 0;
-  let total = 0;
-  const names = new Set<string>();
-  try {
-    const files = unzipSync(bytes, {
-      filter({ name, size, originalSize }) {
-        const stop = (message: string) => new Refusal({ path: name, message });
-        if (++entries > BUNDLE_LIMITS.entries)
-          throw new Refusal({ path: '', message: `has more than ${BUNDLE_LIMITS.entries} entries` });
-        if (isOutside(name)) throw stop('lies outside the archive');
-        if (names.has(name)) throw stop('is there twice');
-        names.add(name);
-        total += originalSize;
-        if (originalSize > BUNDLE_LIMITS.entry) throw stop(`is larger than ${BUNDLE_LIMITS.entry / MIB} MiB`);
-        if (total > BUNDLE_LIMITS.total)
-          throw stop(`brings the archive over ${BUNDLE_LIMITS.total / MIB} MiB`);
-        if (originalSize > MIB && originalSize > size * BUNDLE_LIMITS.ratio)
-          throw stop('is packed too tightly to be honest');
-        return !name.endsWith('/');
-      },
-    });
-    return { ok: true, value: new Map(Object.entries(files)) };
-  } catch (error) {
-    if (error instanceof Refusal) return { ok: false, problems: [error.problem] };
-    return refuse('', 'is a damaged ZIP archive');
-  }
+  unzipSync(bytes, {
+    filter({ name, size, originalSize }) {
+      if (++entries > BUNDLE_LIMITS.entries)
+        throw new Refusal('', `has more than ${BUNDLE_LIMITS.entries} entries`);
+      if (isOutside(name)) throw new Refusal(name, 'lies outside the archive');
+      if (sizes.has(name)) throw new Refusal(name, 'is there twice');
+      // The desk has a size of its own to keep to, and much alike in it may pack well.
+      if (name !== 'desk.json' && originalSize > MIB && originalSize > size * BUNDLE_LIMITS.ratio)
+        throw new Refusal(name, 'is packed too tightly to be honest');
+      if (!name.endsWith('/')) sizes.set(name, originalSize);
+      return false;
+    },
+  });
+  return sizes;
+}
+
+function extract(bytes: Uint8Array, wanted: string): Uint8Array {
+  const content = new Map(Object.entries(unzipSync(bytes, { filter: ({ name }) => name === wanted }))).get(
+    wanted,
+  );
+  if (!content) throw new Refusal(wanted, 'is missing');
+  return content;
 }
 
 function isOutside(name: string): boolean {
@@ -192,31 +259,41 @@ function isOutside(name: string): boolean {
   );
 }
 
-function checkManifest(files: ReadonlyMap<string, Uint8Array>): Problem | null {
-  const text = files.get('manifest.json');
-  if (!text) return { path: 'manifest.json', message: 'is missing' };
-  let manifest: z.infer<typeof Manifest>;
+/** The digest of each file by its name. Everything in the archive must be listed. */
+function readManifest(bytes: Uint8Array, sizes: ReadonlyMap<string, number>): Map<string, string> {
+  const path = 'manifest.json';
+  const json = readJson(bytes, path, sizes, BUNDLE_LIMITS.manifest);
+  const manifest = Manifest.safeParse(json);
+  if (!manifest.success) throw new Refusal(path, 'is not a manifest');
+  const { format, files } = manifest.data;
+  if (format > BUNDLE_FORMAT)
+    throw new Refusal(path, `has format ${format}, newer than the ${BUNDLE_FORMAT} that this version reads`);
+  const listed = new Map(files.map(({ name, sha256: digest }) => [name, digest]));
+  for (const name of sizes.keys())
+    if (name !== path && !listed.has(name)) throw new Refusal(name, 'is not listed in the manifest');
+  return listed;
+}
+
+function readDeskEntry(bytes: Uint8Array, sizes: ReadonlyMap<string, number>): Desk {
+  const desk = readDesk(readJson(bytes, 'desk.json', sizes, DESK_LIMITS.json));
+  if (desk.ok) return desk.value;
+  const problems = desk.problems.map(({ path, message }) => ({ path: `desk.json: ${path}`, message }));
+  throw new Refusal('desk.json', 'is not a desk', problems);
+}
+
+function readJson(
+  bytes: Uint8Array,
+  name: string,
+  sizes: ReadonlyMap<string, number>,
+  most: number,
+): unknown {
+  const size = sizes.get(name);
+  if (size === undefined) throw new Refusal(name, 'is missing');
+  if (size > most) throw new Refusal(name, `is larger than ${most / MIB} MiB`);
+  const text = strFromU8(extract(bytes, name));
   try {
-    manifest = Manifest.parse(JSON.parse(strFromU8(text)));
+    return JSON.parse(text);
   } catch {
-    return { path: 'manifest.json', message: 'is not a manifest' };
+    throw new Refusal(name, 'is not JSON');
   }
-  if (manifest.format > BUNDLE_FORMAT) {
-    return {
-      path: 'manifest.json',
-      message: `has format ${manifest.format}, newer than the ${BUNDLE_FORMAT} that this version reads`,
-    };
-  }
-  const listed = new Map(manifest.files.map((file) => [file.name, file]));
-  for (const [name, { sha256: digest }] of listed) {
-    const bytes = files.get(name);
-    if (!bytes) return { path: name, message: 'is listed but missing' };
-    if (digestOf(bytes) !== digest)
-      return { path: name, message: 'does not match its digest: it was changed or damaged' };
-  }
-  for (const name of files.keys()) {
-    if (name !== 'manifest.json' && !listed.has(name))
-      return { path: name, message: 'is not listed in the manifest' };
-  }
-  return null;
 }

@@ -1,3 +1,4 @@
+import { clamp } from '../arrange/geometry.ts';
 import {
   clampChroma,
   converter,
@@ -10,6 +11,7 @@ import {
   parse,
   useMode as registerMode,
   wcagContrast,
+  type Oklab,
   type Oklch,
 } from 'culori/fn';
 
@@ -32,22 +34,39 @@ export interface Lch {
   h: number;
 }
 
+/** More chroma than any colour that can be seen has; more is not taken, and asks for endless work elsewhere. */
+const MOST_CHROMA = 1;
+const MOST_TURN = 3600;
+
+/** A hex or OKLCH colour whose amounts are all finite and within what a colour can have. */
 export function isColourString(text: string): boolean {
-  return /^#([0-9a-f]{6}|[0-9a-f]{3})$/i.test(text) || (/^oklch\(/i.test(text) && parse(text) !== undefined);
+  if (/^#([0-9a-f]{6}|[0-9a-f]{3})$/i.test(text)) return true;
+  if (!/^oklch\(/i.test(text)) return false;
+  const parsed = parse(text);
+  if (parsed?.mode !== 'oklch') return false;
+  // A component that is written as none counts as 0.
+  const { l = 0, c = 0, h = 0, alpha = 1 } = parsed as Partial<Oklch>;
+  const isWithin = (value: number, low: number, high: number) => value >= low && value <= high;
+  return (
+    isWithin(l, 0, 1) &&
+    isWithin(c, 0, MOST_CHROMA) &&
+    isWithin(h, -MOST_TURN, MOST_TURN) &&
+    isWithin(alpha, 0, 1)
+  );
 }
 
 /** A hex or OKLCH string as OKLCH; throws on text that is no colour. */
 export function toLch(colour: string): Lch {
-  const parsed = toOklch(parse(colour));
+  const parsed = toOklch(parse(colour)) as Partial<Oklch> | undefined;
   if (!parsed) throw new Error(`Not a colour: ${colour}`);
-  return { l: parsed.l, c: parsed.c, h: parsed.h ?? 0 };
+  return { l: parsed.l ?? 0, c: parsed.c ?? 0, h: parsed.h ?? 0 };
 }
 
 /** OKLab of a hex or OKLCH string, as [L, a, b]. */
 export function toLab(colour: string): [number, number, number] {
-  const lab = toOklab(parse(colour));
+  const lab = toOklab(parse(colour)) as Partial<Oklab> | undefined;
   if (!lab) throw new Error(`Not a colour: ${colour}`);
-  return [lab.l, lab.a, lab.b];
+  return [lab.l ?? 0, lab.a ?? 0, lab.b ?? 0];
 }
 
 /** OKLab as #rrggbb, with less chroma where sRGB has no such colour. */
@@ -63,7 +82,9 @@ export function toBytes(hex: string): [number, number, number] {
 
 /** The nearest sRGB colour with the same lightness and hue, as #rrggbb. */
 export function toHex({ l, c, h }: Lch): string {
-  const wanted: Oklch = { mode: 'oklch', l: Math.max(0, Math.min(1, l)), c: Math.max(0, c), h };
+  if (![l, c, h].every(Number.isFinite)) throw new RangeError(`Not a colour: oklch(${l} ${c} ${h})`);
+  // The search for the most chroma that there is takes longer the further away it begins.
+  const wanted: Oklch = { mode: 'oklch', l: clamp(l, 0, 1), c: clamp(c, 0, MOST_CHROMA), h };
   // On the very edge of sRGB rounding alone leads out of it: that is cut off, not taken for a loss of chroma.
   const rgb = toRgb(wanted);
   const isInside = [rgb.r, rgb.g, rgb.b].every((channel) => channel > -ROUNDING && channel < 1 + ROUNDING);

@@ -5,7 +5,7 @@ import { itemKinds } from '../items/list.ts';
 import { widgetKinds } from '../widgets/list.ts';
 import { createDock, createItem, createPanel, createWidget } from './defaults.ts';
 import { readDesk } from './read.ts';
-import { hangsInCircle, leadsTo, type Widget } from './schema.ts';
+import { hangingFrom, widgetsInCircles, type Widget } from './schema.ts';
 
 const { finish } = bareDesk().look;
 
@@ -54,17 +54,17 @@ describe('hanging', () => {
     place: { hangs: { from: 'part', part, side: 'right', align: 'start' }, x: 0, y: 0 },
   });
 
-  it('leads from a part to whatever it hangs from, in any number of steps', () => {
+  it('leads from a part to whatever hangs from it, in any number of steps', () => {
     const chain = [hung('a', 'b'), hung('b', 'c'), hung('c', 'dock')];
-    expect(leadsTo('a', 'c', chain)).to.equal(true);
-    expect(leadsTo('a', 'dock', chain)).to.equal(true);
-    expect(leadsTo('c', 'a', chain)).to.equal(false);
-    expect(hangsInCircle('a', chain)).to.equal(false);
+    expect([...hangingFrom('c', chain)]).to.have.members(['c', 'b', 'a']);
+    expect([...hangingFrom('dock', chain)]).to.have.members(['dock', 'c', 'b', 'a']);
+    expect([...hangingFrom('a', chain)]).to.deep.equal(['a']);
+    expect([...widgetsInCircles(chain)]).to.deep.equal([]);
   });
 
   it('is found out when it goes in a circle, and never hangs itself up', () => {
     const circle = [hung('a', 'b'), hung('b', 'c'), hung('c', 'b')];
-    expect(hangsInCircle('b', circle)).to.equal(true);
-    expect(hangsInCircle('a', circle)).to.equal(false);
+    expect([...widgetsInCircles(circle)]).to.have.members(['b', 'c']);
+    expect([...hangingFrom('b', circle)]).to.have.members(['b', 'a', 'c']);
   });
 });

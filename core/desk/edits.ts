@@ -6,7 +6,7 @@ import type { Roles } from '../colour/roles.ts';
 import { plainAdjust, type Adjust, type Source } from './backdrop-schema.ts';
 import type { HalfBy, OwnFont, Terminal } from './look-schema.ts';
 import {
-  hangsInCircle,
+  widgetsInCircles,
   type Application,
   type Backdrop,
   type Desk,
@@ -27,6 +27,7 @@ import {
   type Role,
   type RoleValue,
 } from './values.ts';
+import { lookUp } from '../look-up.ts';
 
 /**
  * Every change of a desk has a name here. Each takes a draft and changes it; what names a part that is not
@@ -172,7 +173,8 @@ export const edits = {
     for (const widget of desk.widgets) {
       const kind = widgetKindsByType.get(widget.type);
       const starts = kind?.options.parse({}) as Record<string, unknown> | undefined;
-      for (const key of ownColoursOf(widget)) widget.options[key] = starts?.[key];
+      for (const key of ownColoursOf(widget))
+        widget.options = { ...widget.options, [key]: starts && lookUp(starts, key) };
     }
   },
 
@@ -282,7 +284,7 @@ export const edits = {
     const before = widget.place;
     // Exact: what changes is what it hangs from, not where it stands.
     widget.place = placeAt(hangs, rect, ground, 0.01);
-    if (hangsInCircle(id, desk.widgets)) widget.place = before;
+    if (widgetsInCircles(desk.widgets).has(id)) widget.place = before;
   },
 
   /** Takes edges, items and widgets away; what hung from one of them stays where it stands, hanging from the desk. */
@@ -356,7 +358,7 @@ export function ownColoursOf({ type, options }: Pick<Widget, 'type' | 'options'>
   const starts = widgetKindsByType.get(type)?.options.parse({}) as Record<string, unknown> | undefined;
   return Object.entries(options)
     .filter(([key, value]) => {
-      const start = starts?.[key];
+      const start = starts && lookUp(starts, key);
       return typeof value === 'string' && typeof start === 'string' && isRole(start) && !isRole(value);
     })
     .map(([key]) => key);

@@ -42,7 +42,7 @@ export type FontUse = TypeOf<typeof FontUse>;
 
 /** Advance widths in em at each of some weights, by character. */
 export const FontMetrics = z.looseObject({
-  weights: z.array(z.number()).min(1).max(20),
+  weights: z.array(z.number().min(1).max(1000)).min(1).max(20),
   advances: z.record(z.string().max(4), z.array(z.number().min(0).max(20)).max(20)),
 });
 export type FontMetrics = TypeOf<typeof FontMetrics>;

@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { findOutOfBounds } from './bounds.ts';
 import { DeskSchema, FORMAT, type Desk } from './schema.ts';
 import { formatOf, upgrade } from './upgrade.ts';
 
@@ -17,6 +18,8 @@ export function refuse(path: string, message: string): { ok: false; problems: Pr
 
 /** A desk from parsed JSON, of this format or an older one. */
 export function readDesk(json: unknown): Result<Desk> {
+  const beyond = findOutOfBounds(json);
+  if (beyond) return refuse(pathText(beyond.path), beyond.message);
   const format = formatOf(json);
   if (format === null) return refuse('format', 'is missing: this is not a desk');
   if (format > FORMAT) {

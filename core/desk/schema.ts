@@ -11,8 +11,9 @@ export type { Look } from './look-schema.ts';
 
 export const FORMAT = 2;
 
-const Name = z.string().trim().min(1).max(120);
-const LIMITS = {
+export const MOST_NAME = 120;
+const Name = z.string().trim().min(1).max(MOST_NAME);
+export const LIMITS = {
   screens: 8,
   edges: 40,
   itemsPerEdge: 200,
@@ -182,7 +183,7 @@ export const DeskSchema = Shape.superRefine((value, context) => {
   }
 
   const hangers = new Map([...desk.edges, ...desk.widgets].map((part) => [part.id, part]));
-  desk.widgets.forEach(({ id, place: { hangs } }, i) => {
+  desk.widgets.forEach(({ place: { hangs } }, i) => {
     if (hangs.from !== 'part') {
       if (!screens.has(hangs.screen))
         say(
@@ -191,29 +192,55 @@ export const DeskSchema = Shape.superRefine((value, context) => {
         );
     } else if (!hangers.has(hangs.part)) {
       say(['widgets', i, 'place', 'hangs', 'part'], `names a part that is not there: "${hangs.part}"`);
-    } else if (hangsInCircle(id, desk.widgets)) {
-      say(['widgets', i, 'place', 'hangs', 'part'], 'hangs, in a circle, from itself');
     }
+  });
+  const inCircle = widgetsInCircles(desk.widgets);
+  desk.widgets.forEach(({ id }, i) => {
+    if (inCircle.has(id)) say(['widgets', i, 'place', 'hangs', 'part'], 'hangs, in a circle, from itself');
   });
 }) as unknown as z.ZodType<Desk>;
 
-/** Whether following what a widget hangs from leads back to it. */
-export function hangsInCircle(id: string, widgets: readonly Widget[]): boolean {
-  const hangs = widgets.find((widget) => widget.id === id)?.place.hangs;
-  return hangs?.from === 'part' && leadsTo(hangs.part, id, widgets);
+/** Ids of the widgets from which following what they hang from leads back to them. Each is passed once. */
+export function widgetsInCircles(widgets: readonly Widget[]): Set<string> {
+  const hosts = hostsOf(widgets);
+  const done = new Set<string>();
+  const inCircle = new Set<string>();
+  for (const { id } of widgets) {
+    const passed: string[] = [];
+    const here = new Set<string>();
+    let at: string | undefined = id;
+    while (at !== undefined && !done.has(at) && !here.has(at)) {
+      passed.push(at);
+      here.add(at);
+      at = hosts.get(at);
+    }
+    // Met again on the same way: from there on it is a circle.
+    if (at !== undefined && here.has(at))
+      for (const one of passed.slice(passed.indexOf(at))) inCircle.add(one);
+    for (const one of passed) done.add(one);
+  }
+  return inCircle;
 }
 
-/** Whether a part is another one, or hangs from it, in however many steps. */
-export function leadsTo(from: string, to: string, widgets: readonly Widget[]): boolean {
-  const passed = new Set<string>();
-  let at = from;
-  while (at !== to) {
-    const hangs = passed.has(at) ? undefined : widgets.find((widget) => widget.id === at)?.place.hangs;
-    if (hangs?.from !== 'part') return false;
-    passed.add(at);
-    at = hangs.part;
+/** What each widget that hangs from a part hangs from. */
+function hostsOf(widgets: readonly Widget[]): Map<string, string> {
+  return new Map(
+    widgets.flatMap(({ id, place: { hangs } }) => (hangs.from === 'part' ? [[id, hangs.part] as const] : [])),
+  );
+}
+
+/** Ids of a part and of all widgets that hang from it, in however many steps. */
+export function hangingFrom(id: string, widgets: readonly Widget[]): Set<string> {
+  const guests = new Map<string, string[]>();
+  for (const [guest, host] of hostsOf(widgets)) {
+    const others = guests.get(host);
+    if (others) others.push(guest);
+    else guests.set(host, [guest]);
   }
-  return true;
+  const found = new Set([id]);
+  // A set is walked to its end while it grows.
+  for (const part of found) for (const guest of guests.get(part) ?? []) found.add(guest);
+  return found;
 }
 
 /** The format as JSON Schema (draft 2020-12), as it stands in docs/. */

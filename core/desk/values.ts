@@ -162,6 +162,7 @@ export const GeoPlace = z.looseObject({
   longitude: z.number().min(-180).max(180),
   zone: z
     .string()
+    .max(64)
     .refine(isZone, { message: 'is not a time zone, such as Europe/London' })
     .meta({ description: 'IANA time zone' }),
 });

@@ -20,6 +20,11 @@ describe('icon names', () => {
     expect(drawnName('')).to.equal('application-x-executable');
   });
 
+  it('may be words that every object knows', () => {
+    for (const name of ['__proto__', 'constructor', 'constructor-x', 'toString', 'hasOwnProperty-symbolic'])
+      expect(drawnName(name), name).to.equal('application-x-executable');
+  });
+
   it('always come to one that is drawn', () => {
     fc.assert(fc.property(fc.string(), (name) => void expect(iconNames).to.include(drawnName(name))));
   });

@@ -1,3 +1,5 @@
+import { lookUp } from '../look-up.ts';
+
 /** The freedesktop icon names that every set draws. */
 export const iconNames = [
   'application-x-executable',
@@ -95,5 +97,5 @@ export function drawnName(name: string): IconName {
     const shorter = words.join('-');
     if (known.has(shorter)) return shorter as IconName;
   }
-  return families[name.toLowerCase().split('-')[0] ?? ''] ?? FALLBACK;
+  return lookUp(families, name.toLowerCase().split('-')[0] ?? '') ?? FALLBACK;
 }

@@ -1,3 +1,5 @@
+import { lookUp } from '../look-up.ts';
+
 /** Arrays at least this long are compared once for all the places that hold them: many graphs show the same series. */
 const LONG = 16;
 
@@ -32,12 +34,15 @@ function shareFields<T extends object>(previous: object, next: T, compared: Comp
   // Filled only once something differs from `next`: most parts of a scene are small and all new or all old.
   let merged: Record<string, unknown> | null = null;
   for (const key of keys) {
-    const shared = share(before[key], after[key], compared);
-    if (shared !== before[key] || !(key in before)) same = false;
+    const old = lookUp(before, key);
+    /* eslint-disable own/no-open-lookup -- a key that the object has itself, asked for with every tick */
+    const shared = share(old, after[key], compared);
+    if (shared !== old || !Object.hasOwn(before, key)) same = false;
     if (shared !== after[key]) {
       merged ??= (Array.isArray(after) ? [...after] : { ...after }) as Record<string, unknown>;
       merged[key] = shared;
     }
+    /* eslint-enable own/no-open-lookup */
   }
   return (same ? previous : (merged ?? next)) as T;
 }

@@ -8,6 +8,8 @@ export const desks = sqliteTable('desks', {
   revision: integer('revision').notNull(),
   createdAt: integer('created_at').notNull(),
   savedAt: integer('saved_at').notNull(),
+  /** The summary of the newest revision as JSON; null where it can't be read. */
+  summary: text('summary'),
   /** Set while the desk is taken off the shelf; it can be put back. */
   removedAt: integer('removed_at'),
 });

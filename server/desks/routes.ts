@@ -1,87 +1,115 @@
-import express, { Router, type Request, type Response } from 'express';
+import { rm } from 'node:fs/promises';
+import { Router, type Request, type Response } from 'express';
 import {
   BUNDLE_ENDING,
   BUNDLE_LIMITS,
   BUNDLE_TYPE,
+  DESK_LIMITS,
+  fontName,
   fontsOf,
+  pictureName,
   picturesOf,
-  readBundle,
-  writeBundle,
+  startBundle,
 } from '../../core/bundle/bundle.ts';
-import { sourcesOf } from '../../core/desk/backdrop-schema.ts';
-import { readDesk } from '../../core/desk/read.ts';
+import type { Problem } from '../../core/desk/read.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import type { Events } from '../events/events.ts';
+import { digestOf } from '../files/digest.ts';
+import type { Incoming } from '../files/incoming.ts';
 import type { FontStore } from '../fonts/store.ts';
+import type { Helpers } from '../helpers/pool.ts';
+import { deskBytes, jsonText } from '../http/body.ts';
 import { HttpProblem, refusal } from '../http/problem.ts';
 import type { PictureStore } from '../pictures/store.ts';
-import type { DeskStore, StoredDesk } from './store.ts';
+import { MOST_READ_HERE, readDeskText } from './read-text.ts';
+import type { DeskStore, ReadText, StoredDesk, StoredText } from './store.ts';
 
 interface Services {
   desks: DeskStore;
   pictures: PictureStore;
   fonts: FontStore;
   events: Events;
+  helpers: Helpers;
+  incoming: Incoming;
 }
 
 type WithId = Request<{ id: string }>;
 
-export function deskRoutes({ desks, pictures, fonts, events }: Services): Router {
+export function deskRoutes(services: Services): Router {
+  const { desks, events, helpers, incoming } = services;
   const router = Router();
-  const json = express.json({ limit: '8mb' });
 
-  function found(id: string, number?: number): StoredDesk {
+  function onShelf(id: string): void {
+    if (!desks.find(id)) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
+  }
+
+  function found(id: string, number?: number): ReadText {
     const stored = desks.read(id, number);
     if (!stored) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
     return stored;
   }
 
-  function send(response: Response, stored: StoredDesk, status = 200): void {
-    response.status(status).set('ETag', etag(stored.revision)).json(stored);
+  /** A desk that can be read. */
+  function readable(id: string): StoredDesk {
+    const { problems } = found(id);
+    const stored = desks.readDesk(id);
+    if (problems || !stored) throw unreadable(problems ?? []);
+    return stored;
   }
 
-  function checked(body: unknown): Desk {
-    const desk = readDesk(body);
-    if (!desk.ok) throw refusal('Not a desk', desk.problems);
-    const missing = picturesOf(desk.value).find((id) => !pictures.has(id));
-    if (missing)
-      throw refusal('A picture is missing', [
-        { path: 'desk', message: `names a picture that the server does not have: ${missing.slice(0, 8)}…` },
-      ]);
-    const missingFont = fontsOf(desk.value).find((id) => !fonts.has(id));
-    if (missingFont)
-      throw refusal('A font is missing', [
-        {
-          path: 'look.ownFonts',
-          message: `names a font that the server does not have: ${missingFont.slice(0, 8)}…`,
-        },
-      ]);
+  function sendText(response: Response, stored: ReadText): void {
+    if (stored.problems) throw unreadable(stored.problems);
+    // Sent as it stands: it was found to be sound, and is not taken apart to be put together again.
+    response
+      .set('ETag', etag(stored.revision))
+      .type('json')
+      .send(`{"desk":${stored.text},"revision":${stored.revision},"savedAt":${stored.savedAt}}`);
+  }
+
+  async function deskFrom(request: Request): Promise<Desk> {
+    const text = jsonText(request);
+    const desk = text.length > MOST_READ_HERE ? await helpers.run('readDeskText', text) : readDeskText(text);
+    if (!desk.ok) {
+      const isJson = desk.problems[0]?.message !== 'is not JSON';
+      throw isJson
+        ? refusal('Not a desk', desk.problems)
+        : new HttpProblem(400, 'Not JSON', 'The request is not JSON.');
+    }
+    await checkFiles(desk.value, services);
     return desk.value;
+  }
+
+  function tellSaved(request: Request, { id, revision }: { id: string; revision: number }): void {
+    events.tell('saved', { id, revision, by: clientOf(request) });
+  }
+
+  function add(request: Request, response: Response, desk: Desk): void {
+    const stored = desks.create(desk);
+    tellSaved(request, { id: stored.desk.id, revision: stored.revision });
+    response.status(201).set('ETag', etag(stored.revision)).json(stored);
   }
 
   router.get('/desks', (_request, response) => {
     response.json(desks.list());
   });
 
-  router.post('/desks', json, (request, response) => {
-    const stored = desks.create(checked(request.body));
-    events.tell('saved', { id: stored.desk.id, revision: stored.revision, by: clientOf(request) });
-    send(response, stored, 201);
+  router.post('/desks', deskBytes, async (request, response) => {
+    add(request, response, await deskFrom(request));
   });
 
   router.get('/desks/:id', (request: WithId, response) => {
-    send(response, found(request.params.id));
+    sendText(response, found(request.params.id));
   });
 
-  router.put('/desks/:id', json, (request: WithId, response) => {
-    const basedOn = Number(/^"(\d+)"$/.exec(request.headers['if-match'] ?? '')?.[1] ?? NaN);
+  router.put('/desks/:id', deskBytes, async (request: WithId, response) => {
+    const basedOn = Number(/^"(\d{1,15})"$/.exec(request.headers['if-match'] ?? '')?.[1] ?? NaN);
     if (Number.isNaN(basedOn))
       throw new HttpProblem(
         428,
         'Based on what?',
         'A save must name the revision that it is based on (If-Match).',
       );
-    const desk = checked(request.body);
+    const desk = await deskFrom(request);
     if (desk.id !== request.params.id)
       throw new HttpProblem(422, 'Not this desk', 'id: is that of another desk');
     const result = desks.save(desk, basedOn);
@@ -91,80 +119,171 @@ export function deskRoutes({ desks, pictures, fonts, events }: Services): Router
         412,
         'Changed elsewhere',
         'This desk was changed elsewhere since; nothing was overwritten.',
-        { current: result.current },
+        { current: asStored(result.current) },
       );
     }
-    events.tell('saved', { id: desk.id, revision: result.stored.revision, by: clientOf(request) });
+    tellSaved(request, { id: desk.id, revision: result.stored.revision });
     response
       .set('ETag', etag(result.stored.revision))
       .json({ revision: result.stored.revision, savedAt: result.stored.savedAt });
   });
 
   router.delete('/desks/:id', (request: WithId, response) => {
-    found(request.params.id);
+    onShelf(request.params.id);
     desks.setRemoved(request.params.id, true);
     events.tell('removed', { id: request.params.id, by: clientOf(request) });
     response.status(204).end();
   });
 
   router.post('/desks/:id/restore', (request: WithId, response) => {
-    if (!desks.setRemoved(request.params.id, false))
-      throw new HttpProblem(404, 'No such desk', 'There is no such desk.');
-    const stored = found(request.params.id);
-    events.tell('saved', { id: stored.desk.id, revision: stored.revision, by: clientOf(request) });
-    send(response, stored);
+    const { id } = request.params;
+    if (!desks.setRemoved(id, false)) throw new HttpProblem(404, 'No such desk', 'There is no such desk.');
+    const revision = desks.find(id)?.revision ?? 0;
+    tellSaved(request, { id, revision });
+    response.set('ETag', etag(revision)).json({ id, revision });
+  });
+
+  router.post('/desks/:id/copy', (request: WithId, response) => {
+    add(request, response, readable(request.params.id).desk);
   });
 
   router.get('/desks/:id/revisions', (request: WithId, response) => {
-    found(request.params.id);
+    onShelf(request.params.id);
     response.json(desks.history(request.params.id));
   });
 
   router.get('/desks/:id/revisions/:number', (request: Request<{ id: string; number: string }>, response) => {
-    send(response, found(request.params.id, Number(request.params.number)));
+    const { id, number } = request.params;
+    if (!/^\d{1,15}$/.test(number))
+      throw new HttpProblem(404, 'No such revision', 'There is no such revision of this desk.');
+    sendText(response, found(id, Number(number)));
+  });
+
+  // What can't be read can still be taken out, as it stands in the database.
+  router.get('/desks/:id/raw', (request: WithId, response) => {
+    const stored = desks.row(request.params.id);
+    if (!stored) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
+    response.type('json').attachment(`${fileNameOf(desks.find(request.params.id)?.name ?? '')}.json`);
+    response.send(stored.text);
   });
 
   router.get('/desks/:id/bundle', async (request: WithId, response) => {
-    const { desk } = found(request.params.id);
-    const readAll = (ids: string[], store: { read(id: string): Promise<Buffer> }) =>
-      Promise.all(ids.map(async (id) => ({ id, bytes: await store.read(id) })));
-    const bundle = {
-      desk,
-      pictures: await readAll(picturesOf(desk), pictures),
-      fonts: await readAll(fontsOf(desk), fonts),
-    };
-    const name = `${desk.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'desk'}${BUNDLE_ENDING}`;
-    response
-      .type(BUNDLE_TYPE)
-      .attachment(name)
-      .send(Buffer.from(writeBundle(bundle)));
+    const { desk } = readable(request.params.id);
+    await sendBundle(response, desk, services);
   });
 
-  router.post(
-    '/bundles',
-    express.raw({ type: () => true, limit: BUNDLE_LIMITS.file }),
-    async (request, response) => {
-      const bundle = readBundle(
-        new Uint8Array(Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)),
-      );
-      if (!bundle.ok) throw refusal('Not taken in', bundle.problems);
-      const { desk } = bundle.value;
-      const names = new Map(
-        desk.backdrops
-          .flatMap(sourcesOf)
-          .map((source) => (source.kind === 'picture' ? [source.picture, source.name] : ['', ''])),
-      );
-      // Files first: a desk is never on the shelf without what it shows. The desk names them by these very bytes.
-      for (const { id, bytes } of bundle.value.pictures)
-        await pictures.add(Buffer.from(bytes), names.get(id) ?? 'picture', true);
-      for (const { bytes } of bundle.value.fonts) await fonts.add(Buffer.from(bytes), 'font');
-      const stored = desks.create(desk);
-      events.tell('saved', { id: stored.desk.id, revision: stored.revision, by: clientOf(request) });
-      send(response, stored, 201);
-    },
-  );
+  router.post('/bundles', async (request, response) => {
+    const desk = await incoming.receive(request, BUNDLE_LIMITS.file, (path) => takeIn(path, services));
+    add(request, response, desk);
+  });
 
   return router;
+}
+
+/** A stale save's answer: the newer state, as far as it can be read at all. */
+function asStored({ text, revision, savedAt }: StoredText): unknown {
+  return { desk: JSON.parse(text) as unknown, revision, savedAt };
+}
+
+function unreadable(problems: readonly Problem[]): HttpProblem {
+  const [first] = problems;
+  return new HttpProblem(
+    422,
+    'Unreadable',
+    `This desk can’t be read${first ? `: ${first.path} ${first.message}` : ''}. What is there can be saved as a file.`,
+    { problems: problems.slice(0, 20) },
+  );
+}
+
+/** Whether the server has what a desk names, and whether a file could carry it. Throws HttpProblem. */
+async function checkFiles(desk: Desk, { pictures, fonts }: Services): Promise<void> {
+  const wanted = picturesOf(desk);
+  if (wanted.length > DESK_LIMITS.pictures)
+    throw refusal('Too many pictures', [
+      { path: 'backdrops', message: `use more than ${DESK_LIMITS.pictures} pictures` },
+    ]);
+  let bytes = 0;
+  for (const id of wanted) {
+    if (!pictures.has(id))
+      throw refusal('A picture is missing', [
+        { path: 'desk', message: `names a picture that the server does not have: ${id.slice(0, 8)}…` },
+      ]);
+    bytes += pictures.find(id)?.bytes ?? 0;
+  }
+  for (const id of fontsOf(desk)) {
+    if (!fonts.has(id))
+      throw refusal('A font is missing', [
+        { path: 'look.ownFonts', message: `names a font that the server does not have: ${id.slice(0, 8)}…` },
+      ]);
+    bytes += await fonts.size(id);
+  }
+  if (bytes > DESK_LIMITS.files)
+    throw refusal('Too large', [
+      {
+        path: '',
+        message: `The pictures and fonts of this desk have ${Math.ceil(bytes / 2 ** 20)} MiB together; up to ${DESK_LIMITS.files / 2 ** 20} fit in a file.`,
+      },
+    ]);
+}
+
+/** Sends a desk with its files, one of them in memory at a time. */
+async function sendBundle(response: Response, desk: Desk, { pictures, fonts }: Services): Promise<void> {
+  const files = [
+    ...picturesOf(desk).map((id) => ({
+      name: pictureName(id),
+      sha256: id,
+      size: pictures.find(id)?.bytes ?? 0,
+      read: () => pictures.read(id),
+    })),
+    ...(await Promise.all(
+      fontsOf(desk).map(async (id) => ({
+        name: fontName(id),
+        sha256: id,
+        size: await fonts.size(id),
+        read: () => fonts.read(id),
+      })),
+    )),
+  ];
+  response.type(BUNDLE_TYPE).attachment(`${fileNameOf(desk.name)}${BUNDLE_ENDING}`);
+  const notes = files.map(({ name, size, sha256 }) => ({ name, size, sha256 }));
+  const bundle = startBundle(desk, notes, digestOf, (chunk) => void response.write(chunk));
+  for (const { name, read } of files) {
+    bundle.add(name, await read());
+    await drained(response);
+    if (response.destroyed) return;
+  }
+  bundle.end();
+  response.end();
+}
+
+function drained(response: Response): Promise<void> {
+  return new Promise((resolve) => {
+    if (response.destroyed || !response.writableNeedDrain) {
+      resolve();
+      return;
+    }
+    response.once('drain', resolve);
+    response.once('close', resolve);
+  });
+}
+
+/** Takes in the files of a bundle and gives back its desk. Throws HttpProblem; then nothing was taken. */
+async function takeIn(path: string, { helpers, incoming, pictures, fonts }: Services): Promise<Desk> {
+  const folder = incoming.newPath();
+  try {
+    const taken = await helpers.run('takeBundle', { path, folder });
+    if (!taken.ok) throw refusal('Not taken in', taken.problems);
+    // Files first: a desk is never on the shelf without what it shows. The desk names them by these very bytes.
+    for (const { path: from, name, picture } of taken.pictures) await pictures.keep(picture, from, name);
+    for (const { path: from, id } of taken.fonts) await fonts.keep(from, id);
+    return taken.desk;
+  } finally {
+    await rm(folder, { recursive: true, force: true });
+  }
+}
+
+function fileNameOf(name: string): string {
+  return name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'desk';
 }
 
 function etag(revision: number): string {

@@ -1,8 +1,12 @@
+import { readFile, writeFile } from 'node:fs/promises';
 import { create, type Font } from 'fontkit';
 import woff2 from 'wawoff2';
 import type { FontMetrics } from '../../core/desk/look-schema.ts';
+import { digestOf } from '../files/digest.ts';
 
-export type Inspected = { ok: true; name: string; metrics: FontMetrics } | { ok: false; reason: string };
+/** A font that could be read, under the SHA-256 of its bytes. */
+export type Inspected =
+  { ok: true; id: string; name: string; metrics: FontMetrics } | { ok: false; reason: string };
 
 /** Printable Latin-1, dashes, quotes and the minus: what text on a desk is measured with. */
 const characters = [
@@ -13,11 +17,24 @@ const characters = [
 /** A font without these can't set a clock or a label. */
 const NEEDED = 'AEIOUaeiourstnl0123456789:';
 
-/** Looks into the bytes of a font (WOFF2, WOFF, TTF or OTF): its name, and the widths of its characters. */
-export async function inspectFont(bytes: Uint8Array): Promise<Inspected> {
+/**
+ * Looks into a font (WOFF2, WOFF, TTF or OTF): its name, and the widths of its characters. One that can be used is
+ * written to `out`.
+ */
+export async function inspectFont({ path, out }: { path: string; out: string }): Promise<Inspected> {
+  const bytes = await readFile(path);
+  const found = await lookInto(bytes);
+  if (!found.ok) return found;
+  await writeFile(out, bytes);
+  return { ...found, id: digestOf(bytes) };
+}
+
+type Found = { ok: true; name: string; metrics: FontMetrics } | { ok: false; reason: string };
+
+async function lookInto(bytes: Buffer): Promise<Found> {
   let font: Font;
   try {
-    const made = create(await unpacked(Buffer.from(bytes)));
+    const made = create(await unpacked(bytes));
     if ('fonts' in made) return { ok: false, reason: 'is a collection of fonts: give one of them' };
     font = made;
     const missing = [...NEEDED].filter(
@@ -29,14 +46,16 @@ export async function inspectFont(bytes: Uint8Array): Promise<Inspected> {
       ? [...new Set([axis.min, Math.min(axis.max, Math.max(axis.min, 400)), axis.max])]
       : [400];
     const cuts = weights.map((wght) => (axis ? font.getVariation({ wght }) : font));
-    const advances: Record<string, number[]> = {};
+    const found = new Map<string, number[]>();
     for (const character of characters) {
       const code = character.codePointAt(0) ?? 0;
       if (!font.hasGlyphForCodePoint(code)) continue;
-      advances[character] = cuts.map((cut) =>
-        round(cut.glyphForCodePoint(code).advanceWidth / font.unitsPerEm),
+      found.set(
+        character,
+        cuts.map((cut) => round(cut.glyphForCodePoint(code).advanceWidth / font.unitsPerEm)),
       );
     }
+    const advances = Object.fromEntries(found);
     const wrong = Object.values(advances)
       .flat()
       .some((advance) => !Number.isFinite(advance) || advance < 0 || advance > 20);

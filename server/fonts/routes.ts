@@ -1,28 +1,25 @@
-import express, { Router, type Request } from 'express';
+import { Router, type Request } from 'express';
+import { DESK_LIMITS } from '../../core/bundle/bundle.ts';
+import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
-import { MOST_FONT_BYTES, typeOfFont, type FontStore } from './store.ts';
+import type { FontStore } from './store.ts';
 
-export function fontRoutes(fonts: FontStore): Router {
+export function fontRoutes(fonts: FontStore, incoming: Incoming): Router {
   const router = Router();
 
-  router.post(
-    '/fonts',
-    express.raw({ type: () => true, limit: MOST_FONT_BYTES }),
-    async (request, response) => {
-      const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0);
-      const name = typeof request.query['name'] === 'string' ? request.query['name'] : '';
-      response.status(201).json(await fonts.add(bytes, name));
-    },
-  );
+  router.post('/fonts', async (request, response) => {
+    const name = typeof request.query['name'] === 'string' ? request.query['name'] : '';
+    const font = await incoming.receive(request, DESK_LIMITS.font, (path) => fonts.add(path, name));
+    response.status(201).json(font);
+  });
 
   router.get('/fonts/:id', async (request: Request<{ id: string }>, response) => {
     const { id } = request.params;
     if (!fonts.has(id)) throw new HttpProblem(404, 'No such font', 'The server does not have this font.');
-    const bytes = await fonts.read(id);
     response
       .set('Cache-Control', 'private, max-age=31536000, immutable')
-      .type(typeOfFont(bytes) ?? 'application/octet-stream')
-      .send(bytes);
+      .type(await fonts.typeOf(id))
+      .send(await fonts.read(id));
   });
 
   return router;

@@ -1,37 +1,60 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { cpus } from 'node:os';
 import { fileURLToPath } from 'node:url';
+import { limitsOf } from './limits.ts';
 import type { WorkName, WorkOf } from './work.ts';
 
 /**
  * Processes beside the server, for work that would hold it up, needs much memory, or reads what nobody vouches for. They
- * start when there is work and end when there is none; what one takes down with it is itself.
+ * start when there is work and end when there is none; what one takes down with it is itself. Each piece of work has a
+ * limit of time and of memory, and all that are under way share what memory there is.
  */
 
 const MOST = Math.max(1, Math.min(3, cpus().length));
+/** MiB for all work under way together. */
+const MEMORY = 470;
+/** Pieces of work that may wait. */
+const MOST_WAITING = 400;
 const IDLE_MS = 10_000;
+/** A helper that has grown beyond this (MiB) doesn't give it back while it rests: it ends instead. */
+const RESTS_BELOW = 160;
 const PROGRAM = fileURLToPath(new URL('./start.mjs', import.meta.url));
 
 export class Cancelled extends Error {}
 export class TookTooLong extends Error {}
+export class TooMuchMemory extends Error {}
+export class TooMuchWork extends Error {}
 
 interface Job {
   name: WorkName;
   input: unknown;
   signal: AbortSignal | undefined;
-  mostMs: number | undefined;
+  mostMs: number;
+  /** MiB that it may come to. */
+  memory: number;
   resolve: (value: never) => void;
   reject: (error: Error) => void;
 }
 
-type Answer = { ok: true; value: never } | { ok: false; message: string };
+/** What a helper answers; `memory` is what it holds, in MiB. */
+export type Answer =
+  | { ok: true; value: never; memory: number }
+  | { ok: false; message: string; memory: number }
+  | { tooMuchMemory: true };
+
+export interface RunOptions {
+  /** Aborting ends the process that is at it at once. */
+  signal?: AbortSignal;
+  /** Instead of what the kind of work is given. */
+  mostMs?: number;
+}
 
 export interface Helpers {
-  /** Does one piece of work. Aborting ends the process that is at it at once. */
+  /** Does one piece of work. Rejects with one of the errors above, or with what went wrong in the work itself. */
   run<Name extends WorkName>(
     name: Name,
     input: WorkOf<Name>['input'],
-    options?: { signal?: AbortSignal; mostMs?: number },
+    options?: RunOptions,
   ): Promise<WorkOf<Name>['output']>;
   close(): void;
 }
@@ -40,11 +63,12 @@ export function createHelpers(): Helpers {
   const waiting: Job[] = [];
   const idle = new Map<ChildProcess, NodeJS.Timeout>();
   const all = new Set<ChildProcess>();
+  let memory = 0;
   let isClosed = false;
 
   function start(): ChildProcess {
     // Buffers cross over as they are.
-    const helper = fork(PROGRAM, { serialization: 'advanced', execArgv: [] });
+    const helper = fork(PROGRAM, { serialization: 'advanced', execArgv: ['--max-old-space-size=300'] });
     all.add(helper);
     // One that can't be started or spoken to is as good as gone.
     helper.on('error', () => helper.kill('SIGKILL'));
@@ -69,31 +93,44 @@ export function createHelpers(): Helpers {
     idle.set(helper, timer);
   }
 
+  function drop(helper: ChildProcess): void {
+    all.delete(helper);
+    clearTimeout(idle.get(helper));
+    idle.delete(helper);
+    helper.kill('SIGKILL');
+  }
+
   function next(): void {
-    if (isClosed || waiting.length === 0) return;
+    const [job] = waiting;
+    if (isClosed || !job) return;
+    // The first waits for its room, and what came after waits behind it: nothing is passed over for ever.
+    if (memory > 0 && memory + job.memory > MEMORY) return;
     const [rested] = idle.keys();
     const helper = rested ?? (all.size < MOST ? start() : null);
     if (!helper) return;
     clearTimeout(idle.get(helper));
     idle.delete(helper);
-    const job = waiting.shift();
-    if (job) work(helper, job);
+    // Those that rest hold memory too.
+    if (job.memory > MEMORY / 2) for (const other of [...idle.keys()]) drop(other);
+    waiting.shift();
+    work(helper, job);
+    next();
   }
 
   function work(helper: ChildProcess, job: Job): void {
     helper.ref();
     helper.channel?.ref();
+    memory += job.memory;
     let timer: NodeJS.Timeout | undefined;
     function end(act: () => void, isBroken: boolean): void {
       clearTimeout(timer);
+      memory -= job.memory;
       helper.off('message', answer);
       helper.off('exit', gone);
       helper.off('error', gone);
       job.signal?.removeEventListener('abort', abort);
-      if (isBroken) {
-        all.delete(helper);
-        helper.kill('SIGKILL');
-      } else rest(helper);
+      if (isBroken) drop(helper);
+      else rest(helper);
       act();
       next();
     }
@@ -101,25 +138,48 @@ export function createHelpers(): Helpers {
     const gone = () => end(() => job.reject(new Error('The work ended before it was done')), true);
     const answer = (message: unknown) => {
       const given = message as Answer;
-      end(() => (given.ok ? job.resolve(given.value) : job.reject(new Error(given.message))), false);
+      if ('tooMuchMemory' in given) end(() => job.reject(new TooMuchMemory('Needs too much memory')), true);
+      else
+        end(
+          () => (given.ok ? job.resolve(given.value) : job.reject(new Error(given.message))),
+          given.memory > RESTS_BELOW,
+        );
     };
     helper.on('message', answer);
     helper.once('exit', gone);
     helper.once('error', gone);
-    if (job.signal?.aborted) {
-      abort();
-      return;
-    }
     job.signal?.addEventListener('abort', abort);
-    if (job.mostMs !== undefined)
-      timer = setTimeout(() => end(() => job.reject(new TookTooLong('Took too long')), true), job.mostMs);
-    helper.send({ name: job.name, input: job.input });
+    timer = setTimeout(() => end(() => job.reject(new TookTooLong('Took too long')), true), job.mostMs);
+    helper.send({ name: job.name, input: job.input, memory: job.memory });
   }
 
   return {
     run: (name, input, { signal, mostMs } = {}) =>
       new Promise((resolve, reject) => {
-        waiting.push({ name, input, signal, mostMs, resolve, reject });
+        if (signal?.aborted) {
+          reject(new Cancelled('Cancelled'));
+          return;
+        }
+        if (waiting.length >= MOST_WAITING) {
+          reject(new TooMuchWork('Too much at once'));
+          return;
+        }
+        const limits = limitsOf(name, input);
+        const job: Job = { name, input, signal, ...limits, resolve, reject };
+        if (mostMs !== undefined) job.mostMs = mostMs;
+        waiting.push(job);
+        // Called off before it began.
+        signal?.addEventListener(
+          'abort',
+          () => {
+            const at = waiting.indexOf(job);
+            if (at < 0) return;
+            waiting.splice(at, 1);
+            reject(new Cancelled('Cancelled'));
+            next();
+          },
+          { once: true },
+        );
         next();
       }),
     close() {

@@ -1,28 +1,59 @@
-import { bake, measureBlocks } from '../pictures/bake.ts';
-import { inspectFont } from '../fonts/inspect.ts';
+import type { Answer } from './pool.ts';
 
-/** What helpers can do. Input and output cross over as plain data and buffers. */
+/** What helpers can do. Each loads what it needs when it is asked for: a helper holds no more than its work takes. */
 const work = {
-  bake,
-  measureBlocks,
-  inspectFont,
+  bake: async () => (await import('../pictures/bake.ts')).bake,
+  takePicture: async () => (await import('../pictures/take.ts')).takePicture,
+  drawIcon: async () => (await import('../pictures/take.ts')).drawIcon,
+  showPicture: async () => (await import('../pictures/take.ts')).showPicture,
+  pictureFacts: async () => (await import('../pictures/take.ts')).pictureFacts,
+  inspectFont: async () => (await import('../fonts/inspect.ts')).inspectFont,
+  takeBundle: async () => (await import('../desks/take-bundle.ts')).takeBundle,
+  readDeskText: async () => (await import('../desks/read-text.ts')).readDeskText,
 };
 
 type Work = typeof work;
 export type WorkName = keyof Work;
+/** Input and output cross over as plain data and buffers. */
 export interface WorkOf<Name extends WorkName> {
-  input: Parameters<Work[Name]>[0];
-  output: Awaited<ReturnType<Work[Name]>>;
+  input: Parameters<Awaited<ReturnType<Work[Name]>>>[0];
+  output: Awaited<ReturnType<Awaited<ReturnType<Work[Name]>>>>;
 }
 
-process.on('message', ({ name, input }: { name: WorkName; input: never }) => {
-  Promise.resolve()
-    .then((): unknown => work[name](input))
+const WATCH_MS = 30;
+const heldMiB = () => Math.round(process.memoryUsage.rss() / 2 ** 20);
+
+interface Order {
+  name: WorkName;
+  input: never;
+  /** MiB that this process may come to. */
+  memory: number;
+}
+
+async function carryOut({ name, input }: Order): Promise<unknown> {
+  const act = await work[name]();
+  return act(input);
+}
+
+process.on('message', (order: Order) => {
+  const answer = (given: Answer) => process.send?.(given);
+  // Pictures are decoded on other threads: this one looks on, and stops the process before the machine suffers.
+  const watch = setInterval(() => {
+    if (heldMiB() <= order.memory) return;
+    clearInterval(watch);
+    answer({ tooMuchMemory: true });
+  }, WATCH_MS);
+  carryOut(order)
     .then(
-      (value: unknown) => process.send?.({ ok: true, value }),
+      (value: unknown) => answer({ ok: true, value: value as never, memory: heldMiB() }),
       (error: unknown) =>
-        process.send?.({ ok: false, message: error instanceof Error ? error.message : String(error) }),
-    );
+        answer({
+          ok: false,
+          message: error instanceof Error ? error.message : String(error),
+          memory: heldMiB(),
+        }),
+    )
+    .finally(() => clearInterval(watch));
 });
 // The server has gone.
 process.on('disconnect', () => process.exit(0));

@@ -1,6 +1,7 @@
 import type { ErrorRequestHandler } from 'express';
 import type { Problem } from '../../core/desk/read.ts';
 import { problemText } from '../../core/desk/read.ts';
+import { Cancelled, TooMuchMemory, TooMuchWork, TookTooLong } from '../helpers/pool.ts';
 
 /** An answer that something is wrong (RFC 9457): a status, and a sentence for a person. */
 export class HttpProblem extends Error {
@@ -20,20 +21,40 @@ export function refusal(title: string, problems: readonly Problem[], status = 42
   return new HttpProblem(status, title, first ? problemText(first) : title, { problems });
 }
 
-/** Errors that body parsers throw carry a `type`; these are the ones that a person can cause. */
-const parserProblems: Record<string, { status: number; title: string; detail: string }> = {
-  'entity.too.large': {
-    status: 413,
-    title: 'Too large',
-    detail: 'The file is larger than the server takes.',
-  },
-  'entity.parse.failed': { status: 400, title: 'Not JSON', detail: 'The request is not JSON.' },
-  'request.aborted': {
-    status: 400,
-    title: 'Cut short',
-    detail: 'The upload was cut short; nothing was kept.',
-  },
-};
+/** What the asker caused, in the words of whoever noticed; null for what is our own fault. */
+function asProblem(error: unknown): HttpProblem | null {
+  if (error instanceof HttpProblem) return error;
+  if (error instanceof TookTooLong || error instanceof TooMuchMemory)
+    return new HttpProblem(
+      413,
+      'Too much work',
+      `This ${error instanceof TookTooLong ? 'takes longer' : 'needs more memory'} than the server gives to one thing; nothing was changed.`,
+    );
+  if (error instanceof TooMuchWork)
+    return new HttpProblem(429, 'Too much at once', 'The server has its hands full; try again in a moment.');
+  if (error instanceof Cancelled) return new HttpProblem(499, 'Nobody waits', 'The work was called off.');
+  // Errors of the parts that read requests and send files say whose fault they are by their status.
+  const { status, type } = error as { status?: unknown; type?: unknown };
+  if (typeof status !== 'number' || status < 400 || status > 499) return null;
+  const [title, detail] = lookedUp.get(typeof type === 'string' ? type : '') ??
+    byStatus.get(status) ?? ['Not understood', 'The server can’t make sense of this request.'];
+  return new HttpProblem(status, title, detail);
+}
+
+/** By the type that body parsers give their errors. */
+const lookedUp = new Map<string, [title: string, detail: string]>([
+  ['entity.too.large', ['Too large', 'The file is larger than the server takes.']],
+  ['request.aborted', ['Cut short', 'The upload was cut short; nothing was kept.']],
+  ['charset.unsupported', ['Not UTF-8', 'The server reads UTF-8 only.']],
+  ['encoding.unsupported', ['Packed', 'The server takes requests as they are, not packed.']],
+]);
+
+const byStatus = new Map<number, [title: string, detail: string]>([
+  [400, ['Not understood', 'The address or the request is damaged.']],
+  [404, ['Nothing here', 'There is nothing under this address.']],
+  [412, ['Changed meanwhile', 'What lies here is not what the request is based on.']],
+  [416, ['Beyond the end', 'There is nothing in that part of the file.']],
+]);
 
 export function problemHandler(report: (error: unknown) => void): ErrorRequestHandler {
   return (error: unknown, _request, response, next) => {
@@ -41,11 +62,8 @@ export function problemHandler(report: (error: unknown) => void): ErrorRequestHa
       next(error);
       return;
     }
-    const parser = parserProblems[(error as { type?: string }).type ?? ''];
-    let problem: HttpProblem;
-    if (error instanceof HttpProblem) problem = error;
-    else if (parser) problem = new HttpProblem(parser.status, parser.title, parser.detail);
-    else {
+    let problem = asProblem(error);
+    if (!problem) {
       report(error);
       problem = new HttpProblem(
         500,
@@ -53,17 +71,15 @@ export function problemHandler(report: (error: unknown) => void): ErrorRequestHa
         'Something went wrong on the server; nothing was changed.',
       );
     }
-    response
-      .status(problem.status)
-      .type('application/problem+json')
-      .send(
-        JSON.stringify({
-          type: 'about:blank',
-          title: problem.title,
-          status: problem.status,
-          detail: problem.message,
-          ...problem.extra,
-        }),
-      );
+    response.status(problem.status).removeHeader('Cache-Control');
+    response.type('application/problem+json').send(
+      JSON.stringify({
+        type: 'about:blank',
+        title: problem.title,
+        status: problem.status,
+        detail: problem.message,
+        ...problem.extra,
+      }),
+    );
   };
 }

@@ -1,19 +1,16 @@
 import sharp, { type Sharp } from 'sharp';
-import type { Rect, Size } from '../../core/arrange/geometry.ts';
+import { intersection, lengthOf, type Point, type Rect, type Size } from '../../core/arrange/geometry.ts';
 import { adjustPixels } from '../../core/backdrop/adjust.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
-import { blockiness } from '../../core/backdrop/fitness.ts';
 import { fitPicture } from '../../core/backdrop/fit.ts';
 import { paintGradient } from '../../core/backdrop/gradient.ts';
 import { drawScene } from '../../core/backdrop/scenes.ts';
 import { toBytes } from '../../core/colour/convert.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createRandom } from '../../core/sources/noise.ts';
+import { MOST_PIXELS, openPicture } from './open.ts';
 
 /** The work on pixels that takes long; it runs in helpers of its own. */
-
-/** Pictures with more pixels than this are refused: decoding one would take over a gigabyte. */
-export const MOST_PIXELS = 120_000_000;
 
 export const bakeFormats = ['png', 'webp', 'avif', 'jpeg'] as const;
 export type BakeFormat = (typeof bakeFormats)[number];
@@ -83,7 +80,7 @@ async function sourcePixels({ drawn, path, width, height }: BakeOrder): Promise<
     source.focal,
     density,
   ).map((rect) => ({ ...rect, x: rect.x - part.x * density, y: rect.y - part.y * density }));
-  return layPicture(turned.image, rects, { width, height }, drawn.ground);
+  return layPicture(turned, rects, { width, height }, drawn.ground);
 }
 
 function scaleSize({ width, height }: Size, by: number, isWhole = true): Size {
@@ -110,55 +107,111 @@ async function cut(image: Sharp, size: Size, { x, y, width, height }: Rect): Pro
   return { width, height, data: part };
 }
 
-async function turnedPicture(
-  path: string,
-  turn: number,
-  mirror: boolean,
-): Promise<{ image: Sharp; size: Size }> {
-  // An animated picture gives its first frame.
-  const upright = () => sharp(path, { limitInputPixels: MOST_PIXELS, pages: 1 }).autoOrient();
-  const { autoOrient } = await upright().metadata();
+/** A picture as it is turned and mirrored, and how to get a part of it (in its px, as it is turned). */
+interface Turned {
+  size: Size;
+  /** The part scaled to a size in pixels. */
+  part(rect: Rect, to: Size, ground: string): Promise<Pixels>;
+}
+
+async function turnedPicture(path: string, turn: number, mirror: boolean): Promise<Turned> {
+  const { autoOrient } = await openPicture(path).metadata();
   const size =
     turn % 180 === 0
       ? { width: autoOrient.width, height: autoOrient.height }
       : { width: autoOrient.height, height: autoOrient.width };
-  const image = turn === 0 ? upright() : upright().rotate(turn);
-  return { image: mirror ? image.flop() : image, size };
+  return {
+    size,
+    async part({ x, y, width, height }, to, ground) {
+      const upright = openPicture(path).autoOrient();
+      const turned = turn === 0 ? upright : upright.rotate(turn);
+      // A picture is mirrored before it is turned. It is done last here, on the few pixels that are left: on its side,
+      // what was left and right is above and below.
+      const isUpright = turn % 180 === 0;
+      const left = mirror && isUpright ? size.width - x - width : x;
+      const top = mirror && !isUpright ? size.height - y - height : y;
+      const isWhole = width === size.width && height === size.height;
+      const pixels = await scaledPixels(
+        isWhole ? turned : turned.extract({ left, top, width, height }),
+        to,
+        ground,
+      );
+      if (!mirror) return pixels;
+      const plain = sharp(pixels.data, { raw: { width: pixels.width, height: pixels.height, channels: 4 } });
+      return { ...pixels, data: await (isUpright ? plain.flop() : plain.flip()).raw().toBuffer() };
+    },
+  };
 }
 
+/** Tiles that each are cut and scaled by themselves; more of them are small, and alike. */
+const MOST_SINGLE = 9;
+
 /** Lays a picture on a surface of the ground's colour, once or as tiles. Rects are in the surface's pixels. */
-async function layPicture(image: Sharp, rects: Rect[], surface: Size, ground: string): Promise<Pixels> {
+async function layPicture(turned: Turned, rects: Rect[], surface: Size, ground: string): Promise<Pixels> {
   const data = Buffer.alloc(surface.width * surface.height * 4);
   const [r, g, b] = toBytes(ground);
-  for (let at = 0; at < data.length; at += 4) {
-    data[at] = r;
-    data[at + 1] = g;
-    data[at + 2] = b;
-    data[at + 3] = 255;
+  data.fill(Buffer.from([r, g, b, 255]));
+  const isSingle = rects.length <= MOST_SINGLE;
+  const whole = { x: 0, y: 0, ...turned.size };
+  let tile: Pixels | null = null;
+  for (const rect of rects) {
+    // What is not seen is not scaled: a slim picture that covers a screen is many times as long as it.
+    const seen = isSingle ? partSeen(rect, surface, turned.size) : { part: whole, lies: rect };
+    if (!seen) continue;
+    const { part, lies } = seen;
+    if (!tile || isSingle) tile = await turned.part(part, lies, ground);
+    lay(tile, { x: Math.round(lies.x), y: Math.round(lies.y) }, { ...surface, data });
   }
-  const [first] = rects;
-  if (!first) return { ...surface, data };
-  const width = Math.max(1, Math.round(first.width));
-  const height = Math.max(1, Math.round(first.height));
-  const tile = await image
+  return { ...surface, data };
+}
+
+/** Px of a picture around what is seen of it, for the scaling to draw on. */
+const AROUND = 4;
+
+/** The part of a picture (in its px) that is seen where it lies at `rect`, and where that part lies; null for none. */
+function partSeen(rect: Rect, surface: Size, picture: Size): { part: Rect; lies: Rect } | null {
+  const seen = intersection(rect, { x: 0, y: 0, ...surface });
+  if (!seen) return null;
+  const along = (axis: 'x' | 'y') => {
+    const length = lengthOf[axis];
+    const scale = picture[length] / rect[length];
+    const start = Math.max(0, Math.floor((seen[axis] - rect[axis]) * scale) - AROUND);
+    const end = Math.min(
+      picture[length],
+      Math.ceil((seen[axis] + seen[length] - rect[axis]) * scale) + AROUND,
+    );
+    return { start, length: end - start, lies: rect[axis] + start / scale, long: (end - start) / scale };
+  };
+  const [x, y] = [along('x'), along('y')];
+  return {
+    part: { x: x.start, y: y.start, width: x.length, height: y.length },
+    lies: { x: x.lies, y: y.lies, width: x.long, height: y.long },
+  };
+}
+
+async function scaledPixels(image: Sharp, size: Size, ground: string): Promise<Pixels> {
+  const width = Math.max(1, Math.round(size.width));
+  const height = Math.max(1, Math.round(size.height));
+  const data = await image
     .resize(width, height, { fit: 'fill' })
     .flatten({ background: ground })
     .toColourspace('srgb')
     .ensureAlpha()
     .raw({ depth: 'uchar' })
     .toBuffer();
-  for (const rect of rects) {
-    const left = Math.round(rect.x);
-    const top = Math.round(rect.y);
-    const from = Math.max(0, -left);
-    const long = Math.min(width, surface.width - left) - from;
-    if (long <= 0) continue;
-    for (let row = Math.max(0, -top); row < height && top + row < surface.height; row++) {
-      const start = (row * width + from) * 4;
-      tile.copy(data, ((top + row) * surface.width + left + from) * 4, start, start + long * 4);
-    }
+  return { width, height, data };
+}
+
+/** Copies pixels to where they lie on a surface; what hangs over its sides is left away. */
+function lay(tile: Pixels, { x, y }: Point, surface: Size & { data: Buffer }): void {
+  const from = Math.max(0, -x);
+  const long = Math.min(tile.width, surface.width - x) - from;
+  if (long <= 0) return;
+  const bytes = Buffer.from(tile.data.buffer, tile.data.byteOffset, tile.data.length);
+  for (let row = Math.max(0, -y); row < tile.height && y + row < surface.height; row++) {
+    const start = (row * tile.width + from) * 4;
+    bytes.copy(surface.data, ((y + row) * surface.width + x + from) * 4, start, start + long * 4);
   }
-  return { ...surface, data };
 }
 
 const GRAIN_SIZE = 192;
@@ -172,23 +225,4 @@ function grain(seed: number): Promise<Buffer> {
   return sharp(grey, { raw: { width: GRAIN_SIZE, height: GRAIN_SIZE, channels: 3 } })
     .png()
     .toBuffer();
-}
-
-/** Pixels at each side of the square in the middle that is looked at for blocks. */
-const LOOKED_AT = 768;
-
-/** How visible the blocks of compression are in a picture; see blockiness. */
-export async function measureBlocks(path: string): Promise<number> {
-  const { width, height } = await sharp(path, { limitInputPixels: MOST_PIXELS, pages: 1 }).metadata();
-  // Cut on the grid of blocks, unturned and unscaled: that is where they can be seen.
-  const side = (length: number) => Math.min(length, LOOKED_AT);
-  const start = (length: number) => Math.floor(Math.max(0, length - LOOKED_AT) / 16) * 8;
-  const { data, info } = await sharp(path, { limitInputPixels: MOST_PIXELS, pages: 1 })
-    .extract({ left: start(width), top: start(height), width: side(width), height: side(height) })
-    .flatten({ background: '#808080' })
-    .toColourspace('srgb')
-    .ensureAlpha()
-    .raw({ depth: 'uchar' })
-    .toBuffer({ resolveWithObject: true });
-  return blockiness({ width: info.width, height: info.height, data });
 }

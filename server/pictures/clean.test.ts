@@ -1,8 +1,9 @@
+import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { HttpProblem } from '../http/problem.ts';
+import { fileOf, newPath } from '../../tests/support/files.ts';
 import { cleanPicture } from './clean.ts';
-import { drawIcon } from './icon.ts';
+import { drawIcon as drawIconFile } from './take.ts';
 
 const plain = () => sharp({ create: { width: 24, height: 16, channels: 3, background: '#5a7f6c' } });
 const talkative = {
@@ -50,13 +51,18 @@ describe('icons of one’s own', () => {
       `${head}<svg xmlns="http://www.w3.org/2000/svg" xmlns:xlink="http://www.w3.org/1999/xlink" viewBox="0 0 20 20">${inside}</svg>`,
     );
   const shape = '<circle cx="10" cy="10" r="8" fill="#c03020"/>';
+  async function draw(bytes: Buffer): Promise<Buffer | string> {
+    const out = newPath();
+    const taken = await drawIconFile({ path: fileOf(bytes), out });
+    return taken.ok ? readFileSync(out) : taken.reason;
+  }
+  async function drawIcon(bytes: Buffer): Promise<Buffer> {
+    const drawn = await draw(bytes);
+    return typeof drawn === 'string' ? expect.fail(drawn) : drawn;
+  }
   async function refusal(bytes: Buffer): Promise<string> {
-    try {
-      await drawIcon(bytes);
-    } catch (error) {
-      return error instanceof HttpProblem ? error.message : `not a sentence: ${String(error)}`;
-    }
-    return 'taken';
+    const drawn = await draw(bytes);
+    return typeof drawn === 'string' ? drawn : 'taken';
   }
 
   it('are drawn to pixels: nothing of a script, a link or a style goes on', async () => {

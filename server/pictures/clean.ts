@@ -1,4 +1,5 @@
 import sharp, { type Metadata } from 'sharp';
+import { MOST_PIXELS } from './open.ts';
 
 /**
  * Takes out of a picture whatever is not the picture: where it was taken, by whom, with what. The way up that EXIF
@@ -10,18 +11,17 @@ export async function cleanPicture(
 ): Promise<Buffer> {
   if (!exif && !xmp && !iptc && !comments) return bytes;
   if (format === 'jpeg') return cleanJpeg(bytes, orientation ?? 1);
-  const upright = sharp(bytes, { limitInputPixels: false, animated: true }).autoOrient().keepIccProfile();
+  // Of one that moves, what is shown is kept: its first frame.
+  const upright = sharp(bytes, { limitInputPixels: MOST_PIXELS, pages: 1, failOn: 'error' })
+    .autoOrient()
+    .keepIccProfile();
   switch (format) {
     case 'png':
       return upright.png().toBuffer();
     case 'webp':
       return upright.webp({ quality: 96 }).toBuffer();
     case 'heif':
-      return sharp(bytes, { limitInputPixels: false })
-        .autoOrient()
-        .keepIccProfile()
-        .avif({ quality: 80, effort: 2 })
-        .toBuffer();
+      return upright.avif({ quality: 80, effort: 2 }).toBuffer();
     default:
       return bytes;
   }

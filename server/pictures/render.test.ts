@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, statSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
@@ -10,7 +10,9 @@ import { deltaE } from '../../core/colour/convert.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createPicture, createScene } from '../../core/desk/defaults.ts';
 import type { Picture } from '../../core/desk/backdrop-schema.ts';
+import { fileOf } from '../../tests/support/files.ts';
 import { openStore } from '../db/open.ts';
+import { createIncoming } from '../files/incoming.ts';
 import { Cancelled, createHelpers, type Helpers } from '../helpers/pool.ts';
 import { WIDTHS, createRenderer, widthFor, type Renderer } from './render.ts';
 import { createPictureStore, type PictureStore } from './store.ts';
@@ -57,6 +59,16 @@ function meanDelta(a: Pixels, b: Pixels): number {
   return sum / count;
 }
 
+const flat = {
+  shape: 'linear' as const,
+  angle: 90,
+  centre: { x: 0.5, y: 0.5 },
+  points: [
+    { at: 0, colour: '#203040' },
+    { at: 1, colour: '#a0b0c0' },
+  ],
+};
+
 describe('making backdrops', function () {
   let folder: string;
   let helpers: Helpers;
@@ -70,7 +82,8 @@ describe('making backdrops', function () {
     folder = mkdtempSync(join(tmpdir(), 'velvet-render-'));
     const store = openStore(folder);
     end = () => store.$client.close();
-    pictures = createPictureStore(store, join(folder, 'pictures'), helpers);
+    const incoming = createIncoming(join(folder, 'incoming'));
+    pictures = createPictureStore(store, join(folder, 'pictures'), { helpers, incoming });
     renderer = createRenderer(join(folder, 'cache'), pictures, helpers);
   });
   afterEach(() => {
@@ -87,7 +100,7 @@ describe('making backdrops', function () {
     change: Partial<Picture>,
     [width, height] = [400, 200],
   ): Promise<Pixels> {
-    const { id } = await pictures.add(bytes, 'test.png');
+    const { id } = await pictures.add(fileOf(bytes), 'test.png');
     const whole = { width, height };
     const drawn: Drawn = {
       ...sampleOf(createPicture(id, 'test', change)),
@@ -121,25 +134,58 @@ describe('making backdrops', function () {
     expect(cached().filter((name) => name.endsWith('.part'))).to.deep.equal([]);
   });
 
-  it('forgets what was not asked for in the longest time, and nothing while there is little', async () => {
+  it('keeps within its bytes while it runs: what was not asked for in the longest time goes first', async () => {
     const cache = join(folder, 'forgetful');
-    const forgetful = createRenderer(cache, pictures, helpers);
-    await forgetful.backdrop(scene(4), 240);
-    await forgetful.backdrop(scene(5), 240);
-    const old = readdirSync(cache);
-    for (const name of old) utimesSync(join(cache, name), 1000, 1000);
+    const generous = createRenderer(cache, pictures, helpers);
+    for (const seed of [4, 5, 6]) await generous.backdrop(scene(seed), 240);
+    const size = (name: string) => statSync(join(cache, name)).size;
+    const all = readdirSync(cache);
+    expect(generous.cacheBytes()).to.equal(all.reduce((sum, name) => sum + size(name), 0));
+    const most = Math.ceil(generous.cacheBytes() * 1.1);
+    const forgetful = createRenderer(cache, pictures, helpers, most);
     // Asked for again: it is not the oldest any more.
     await forgetful.backdrop(scene(4), 240);
-    await forgetful.tidy();
-    expect(readdirSync(cache)).to.have.members(old);
-    for (let index = 0; index < 499; index++) writeFileSync(join(cache, `${index}.webp`), '');
-    await forgetful.tidy();
+    const before = new Set(readdirSync(cache));
+    await forgetful.backdrop(scene(7), 240);
+    await forgetful.backdrop(scene(8), 240);
     const left = readdirSync(cache);
-    expect(left).to.have.length(500);
-    expect(old.filter((name) => left.includes(name))).to.have.length(1);
+    expect(forgetful.cacheBytes()).to.equal(left.reduce((sum, name) => sum + size(name), 0));
+    expect(forgetful.cacheBytes()).to.be.at.most(most);
+    expect(left.filter((name) => !before.has(name)).length, 'the new ones').to.equal(2);
     // Still there: nothing is made anew.
     await forgetful.backdrop(scene(4), 240);
-    expect(readdirSync(cache)).to.have.length(500);
+    expect(readdirSync(cache)).to.have.members(left);
+  });
+
+  it('starts within its bytes, with what was used last, and sweeps away what a kill left half made', async () => {
+    const cache = join(folder, 'cache');
+    for (let index = 0; index < 10; index++) {
+      writeFileSync(join(cache, `${index}.webp`), Buffer.alloc(1000));
+      utimesSync(join(cache, `${index}.webp`), 1000 + index, 1000 + index);
+    }
+    writeFileSync(join(cache, 'half.part'), Buffer.alloc(5000));
+    utimesSync(join(cache, 'half.part'), 1000, 1000);
+    expect(createRenderer(cache, pictures, helpers, 3500).cacheBytes()).to.equal(3000);
+    expect(readdirSync(cache)).to.have.members(['7.webp', '8.webp', '9.webp']);
+  });
+
+  it('ends what nobody waits for any more, and goes on with what somebody still does', async () => {
+    const [first, second, third] = [new AbortController(), new AbortController(), new AbortController()];
+    const vast = sampleOf(createScene('headland', 77));
+    const failed = (work: Promise<unknown>) =>
+      work.then(
+        () => null,
+        (error: unknown) => error,
+      );
+    const gone = [first, second].map(({ signal }) => failed(renderer.backdrop(vast, 3840, signal)));
+    first.abort();
+    second.abort();
+    for (const work of gone) expect(await work).to.be.instanceOf(Cancelled);
+    const kept = renderer.backdrop(scene(9), 480);
+    const left = renderer.backdrop(scene(9), 480, third.signal);
+    third.abort();
+    expect((await sharp(await kept).metadata()).width).to.equal(480);
+    await left;
   });
 
   it('bakes what the stage paints: the same adjustments at another density, within two steps of colour', async () => {
@@ -200,6 +246,60 @@ describe('making backdrops', function () {
     near(await laid(bytes, { fit: 'centre' }), 20, 20, '#101010', 'smaller than the screen');
   });
 
+  it('scales only what is seen of a picture, and lays it where the whole would lie', async () => {
+    const bytes = await quarters(640, 480);
+    const surface = { width: 300, height: 100 };
+    for (const change of [
+      { focal: { x: 0.5, y: 0.5 } },
+      { focal: { x: 0.2, y: 0.9 }, turn: 90 as const },
+      { focal: { x: 1, y: 0 }, mirror: true },
+      { focal: { x: 0.3, y: 0.4 }, turn: 270 as const, mirror: true },
+      { focal: { x: 0.5, y: 0.5 }, turn: 180 as const },
+    ]) {
+      const { turn = 0, mirror = false, focal } = { mirror: undefined, turn: undefined, ...change };
+      // The whole, scaled in one piece and cut afterwards.
+      const mirrored = mirror ? await sharp(bytes).flop().png().toBuffer() : bytes;
+      const whole = sharp(await sharp(mirrored).rotate(turn).png().toBuffer());
+      const { width = 1, height = 1 } = await whole.metadata();
+      const factor = Math.max(surface.width / width, surface.height / height);
+      const [w, h] = [Math.round(width * factor), Math.round(height * factor)];
+      const cut = {
+        left: Math.round((w - surface.width) * focal.x),
+        top: Math.round((h - surface.height) * focal.y),
+        ...surface,
+      };
+      const scaled = await whole.resize(w, h, { fit: 'fill' }).png().toBuffer();
+      const expected = await decode(await sharp(scaled).extract(cut).png().toBuffer());
+      const pixels = await laid(bytes, { fit: 'cover', ...change }, [surface.width, surface.height]);
+      expect(meanDelta(pixels, expected), JSON.stringify(change)).to.be.below(1.2);
+    }
+  });
+
+  it('takes no more memory for a slim picture that covers a screen, nor for a vast one laid pixel on pixel', async () => {
+    const slim = await sharp({ create: { width: 10, height: 4000, channels: 3, background: '#406080' } })
+      .png()
+      .toBuffer();
+    expect(hexAt(await laid(slim, { fit: 'cover' }, [1920, 1080]), 900, 500)).to.equal('#406080');
+    const large = await sharp({ create: { width: 6000, height: 4000, channels: 3, background: '#806040' } })
+      .png()
+      .toBuffer();
+    for (const fit of ['tile', 'centre'] as const)
+      expect(hexAt(await laid(large, { fit }, [640, 360]), 300, 200), fit).to.equal('#806040');
+  });
+
+  it('blurs a sliver of a screen as quickly as a screen', async () => {
+    const sliver = scene(3, { part: { x: 0, y: 0, width: 1, height: 1 }, adjust: { ...adjust, blur: 80 } });
+    const start = performance.now();
+    await renderer.backdrop({ ...sliver, source: { kind: 'gradient', ...flat } }, 960);
+    const first = performance.now() - start;
+    await renderer.backdrop(
+      { ...scene(3), source: { kind: 'gradient', ...flat }, adjust: { ...adjust, blur: 80 } },
+      960,
+    );
+    // Before, each row took as many steps as the blur is wide: hundreds of times as long.
+    expect(first).to.be.below(20 * (performance.now() - start - first));
+  });
+
   it('turns a picture as its EXIF data says before anything else', async () => {
     const turned = await sharp(await quarters(80, 40))
       .jpeg({ quality: 100 })
@@ -231,7 +331,7 @@ describe('making backdrops', function () {
     const animated = await sharp(frames, { raw: { width: 20, height: 40, channels: 3, pageHeight: 20 } })
       .webp({ lossless: true, loop: 0 })
       .toBuffer();
-    const { id } = await pictures.add(animated, 'moving.webp');
+    const { id } = await pictures.add(fileOf(animated), 'moving.webp');
     expect(await pictures.facts(id)).to.deep.include({ width: 20, height: 20, isAnimated: true });
     expect(hexAt(await laid(animated, { fit: 'stretch' }), 50, 50)).to.equal('#202020');
   });
@@ -241,11 +341,11 @@ describe('making backdrops', function () {
     const packed = await sharp(soft.data, { raw: { width: 640, height: 360, channels: 4 } })
       .jpeg({ quality: 6 })
       .toBuffer();
-    const facts = await pictures.facts((await pictures.add(packed, 'packed.jpg')).id);
+    const facts = await pictures.facts((await pictures.add(fileOf(packed), 'packed.jpg')).id);
     expect(facts).to.deep.include({ width: 640, height: 360, depth: 8, isAnimated: false });
     expect(facts.blocks).to.be.above(2);
     const whole = await renderer.export(scene(3), { width: 640, height: 360, format: 'png' });
-    const clean = await pictures.facts((await pictures.add(whole, 'clean.png')).id);
+    const clean = await pictures.facts((await pictures.add(fileOf(whole), 'clean.png')).id);
     expect(clean.blocks).to.be.below(1.2);
   });
 
@@ -287,10 +387,10 @@ describe('making backdrops', function () {
     const pixels = await laid(large, { fit: 'cover' }, [640, 360]);
     expect(deltaE(hexAt(pixels, 320, 180), '#406080')).to.be.below(3);
     expect((process.memoryUsage().rss - before) / 2 ** 20, 'MiB taken').to.be.below(900);
-    const refused = await pictures.add(await plane(16_000, 9_000), 'vast.jpg').then(
+    const refused = await pictures.add(fileOf(await plane(16_000, 9_000)), 'vast.jpg').then(
       () => null,
       (error: Error) => error.message,
     );
-    expect(refused).to.match(/144 megapixels; up to 120 are taken/);
+    expect(refused).to.match(/144 megapixels; up to 100 of this kind are taken/);
   });
 });

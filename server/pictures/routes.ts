@@ -1,39 +1,40 @@
-import express, { Router, type Request, type Response } from 'express';
-import { BUNDLE_LIMITS } from '../../core/bundle/bundle.ts';
+import { Router, type Request, type Response } from 'express';
+import { DESK_LIMITS } from '../../core/bundle/bundle.ts';
+import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
 import { Cancelled } from '../helpers/pool.ts';
 import { bakeFormats } from './bake.ts';
 import { readDrawn } from './drawn.ts';
-import { MOST_ICON_BYTES, drawIcon } from './icon.ts';
 import { widthFor, type Renderer } from './render.ts';
 import type { PictureStore } from './store.ts';
 
+const MOST_ICON_BYTES = 2 * 1024 * 1024;
 const MOST_SIDE = 16384;
-const MOST_EXPORTED = 80_000_000;
+const MOST_EXPORTED = 40_000_000;
 
-export function pictureRoutes(pictures: PictureStore, renderer: Renderer): Router {
+export function pictureRoutes(pictures: PictureStore, renderer: Renderer, incoming: Incoming): Router {
   const router = Router();
 
-  router.post(
-    '/pictures',
-    express.raw({ type: () => true, limit: BUNDLE_LIMITS.entry }),
-    async (request, response) => {
-      response.status(201).json(await pictures.add(bodyOf(request), nameOf(request)));
-    },
-  );
+  router.post('/pictures', async (request, response) => {
+    const picture = await incoming.receive(request, DESK_LIMITS.picture, (path) =>
+      pictures.add(path, nameOf(request)),
+    );
+    response.status(201).json(picture);
+  });
 
-  router.post(
-    '/icons',
-    express.raw({ type: () => true, limit: MOST_ICON_BYTES }),
-    async (request, response) => {
-      response.status(201).json(await pictures.add(await drawIcon(bodyOf(request)), nameOf(request)));
-    },
-  );
+  router.post('/icons', async (request, response) => {
+    const icon = await incoming.receive(request, MOST_ICON_BYTES, (path) =>
+      pictures.addIcon(path, nameOf(request)),
+    );
+    response.status(201).json(icon);
+  });
 
   router.get('/pictures/:id', async (request: Request<{ id: string }>, response) => {
     const { id } = request.params;
     known(id);
-    sendForGood(response, await renderer.picture(id, widthFrom(request)));
+    await whileWaiting(response, async (signal) =>
+      sendForGood(response, await renderer.picture(id, widthFrom(request), signal)),
+    );
   });
 
   router.get('/pictures/:id/facts', async (request: Request<{ id: string }>, response) => {
@@ -43,7 +44,10 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer): Route
   });
 
   router.get('/backdrops', async (request, response) => {
-    sendForGood(response, await renderer.backdrop(readDrawn(request.query['drawn']), widthFrom(request)));
+    const drawn = readDrawn(request.query['drawn']);
+    await whileWaiting(response, async (signal) =>
+      sendForGood(response, await renderer.backdrop(drawn, widthFrom(request), signal)),
+    );
   });
 
   router.get('/backdrops/export', async (request, response) => {
@@ -58,15 +62,10 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer): Route
         'Too many pixels',
         `A backdrop leaves with up to ${MOST_EXPORTED / 1e6} megapixels.`,
       );
-    const gone = new AbortController();
-    // Whoever goes away before it is done has cancelled it.
-    response.on('close', () => gone.abort());
-    try {
-      const bytes = await renderer.export(drawn, { width, height, format }, gone.signal);
+    await whileWaiting(response, async (signal) => {
+      const bytes = await renderer.export(drawn, { width, height, format }, signal);
       response.type(`image/${format}`).send(bytes);
-    } catch (error) {
-      if (!(error instanceof Cancelled)) throw error;
-    }
+    });
   });
 
   function known(id: string): void {
@@ -77,8 +76,15 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer): Route
   return router;
 }
 
-function bodyOf(request: Request): Buffer {
-  return Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0);
+/** Work for an answer; whoever goes away before it is there has called it off. */
+async function whileWaiting(response: Response, work: (signal: AbortSignal) => Promise<void>): Promise<void> {
+  const gone = new AbortController();
+  response.on('close', () => gone.abort());
+  try {
+    await work(gone.signal);
+  } catch (error) {
+    if (!(error instanceof Cancelled && gone.signal.aborted)) throw error;
+  }
 }
 
 function nameOf(request: Request): string {

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { strToU8, zipSync } from 'fflate';
-import { digestOf } from '../../core/bundle/bundle.ts';
+import { digestOf } from '../support/digest.ts';
 import { dawnCount } from '../support/desks.ts';
 import { addDesk, handle, withApp } from '../support/app.ts';
 

@@ -121,7 +121,7 @@ export function withApp(
         });
         pages.push(page);
         if (at) await page.clock.setFixedTime(at);
-        await page.goto(server.address + path);
+        await openOn(page, server, path);
         return page;
       },
     });
@@ -150,9 +150,42 @@ export async function drag(page: Page, what: Locator, by: { x: number; y: number
 
 export const handle = (page: Page, id: string) => page.locator(`[data-handle="${id}"]`);
 
-/** Waits until the header says that everything is kept. */
-export async function untilKept(page: Page): Promise<void> {
-  await page.locator('[data-saving="kept"]').waitFor();
+/** The revision that a page was last seen to have kept, by desk. */
+const lastKept = new WeakMap<Page, Map<string, number>>();
+
+function keptBy(page: Page): Map<string, number> {
+  const known = lastKept.get(page) ?? new Map<string, number>();
+  lastKept.set(page, known);
+  return known;
+}
+
+function deskOf(page: Page): string {
+  return /\/desk\/([^/?#]+)/.exec(page.url())?.[1] ?? '';
+}
+
+/**
+ * Waits until what was done on a page since it was last kept (or opened) is kept: until the header names a newer
+ * revision, never for a rest that was there before. Give `isNew: false` where nothing may have changed.
+ */
+export async function untilKept(page: Page, { isNew = true } = {}): Promise<void> {
+  const kept = keptBy(page);
+  const desk = deskOf(page);
+  const before = isNew ? (kept.get(desk) ?? -1) : -1;
+  const handle = await page.waitForFunction((old) => {
+    const revision = Number(document.querySelector('[data-saving="kept"]')?.getAttribute('data-revision'));
+    return revision > old ? revision : null;
+  }, before);
+  kept.set(desk, (await handle.jsonValue()) ?? before);
+}
+
+/** Opens an address on a page; what is kept from then on is newer than what the server has now. */
+async function openOn(page: Page, server: RunningServer, path: string): Promise<void> {
+  const desk = /^\/desk\/([^/?#]+)/.exec(path)?.[1];
+  if (desk) {
+    const { revision } = await stored(server, desk);
+    keptBy(page).set(desk, revision ?? -1);
+  }
+  await page.goto(server.address + path);
 }
 
 /** Waits until a page with a desk open has kept it; pages that tests have closed or left unsaved are let go. */

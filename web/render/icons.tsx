@@ -5,6 +5,7 @@ import { drawnName, type IconName } from '../../core/icons/names.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { ownIconAddress } from '../api/addresses.ts';
 import { later } from '../later.ts';
+import { lookUp } from '../../core/look-up.ts';
 
 export interface IconDrawing {
   name: IconName;
@@ -77,7 +78,7 @@ export function ApplicationIcon({
   size: number;
 }) {
   const { tile, tiles } = useContext(IconSet);
-  const colours = tiles[application];
+  const colours = lookUp(tiles, application);
   if (tile === 'none' || !colours) return <DeskIcon name={name} size={size} />;
   return (
     <span

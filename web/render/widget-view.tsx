@@ -6,6 +6,7 @@ import { QuietCard } from './quiet-card.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 import { clockFaces } from './widgets/clock/clock.tsx';
 import { machineFaces } from './widgets/machine/machine.tsx';
+import { lookUp } from '../../core/look-up.ts';
 
 /** The drawing half of every kind of widget: a face for each of its faces. The type checker asks for all of them. */
 const faces: { [Type in WidgetType]: Record<FaceOf<Type>, FC<{ view: WidgetViewOf<Type> }>> } = {
@@ -45,7 +46,7 @@ type InsideProps = Pick<SceneWidget, 'type' | 'face' | 'view' | 'surface' | 'pad
 
 const WidgetInside = memo(function WidgetInside({ type, face, view, surface, padding }: InsideProps) {
   // The face was checked against the kind when the desk was read.
-  const Face = (faces[type] as Record<string, FC<{ view: unknown }>>)[face];
+  const Face = lookUp(faces[type] as Record<string, FC<{ view: unknown }>>, face);
   const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface), padding };
   return (
     <div className="size-full" style={style}>

@@ -60,7 +60,7 @@ describe('the saver', () => {
     expect(last()).to.deep.equal({ state: 'changed' });
     await pass();
     expect(sent).to.deep.equal([{ name: 'Later', basedOn: 1 }]);
-    expect(last()).to.deep.equal({ state: 'kept', at: 5 });
+    expect(last()).to.deep.equal({ state: 'kept', at: 5, revision: 2 });
     expect(readUnsaved(storage, desk.id)).to.equal(null);
   });
 
@@ -93,7 +93,7 @@ describe('the saver', () => {
     answerWith(() => Promise.resolve({ revision: 2, savedAt: 9 }));
     await pass();
     expect(sent).to.have.length(3);
-    expect(last()).to.deep.equal({ state: 'kept', at: 9 });
+    expect(last()).to.deep.equal({ state: 'kept', at: 9, revision: 2 });
   });
 
   it('stops at a conflict until somebody has chosen', async () => {
@@ -119,7 +119,7 @@ describe('the saver', () => {
     );
     saver.change(named('Mine'));
     await pass();
-    expect(last()).to.deep.equal({ state: 'kept', at: 8 });
+    expect(last()).to.deep.equal({ state: 'kept', at: 8, revision: 2 });
     expect(saver.revision()).to.equal(2);
   });
 

@@ -4,7 +4,8 @@ import { ServerGone, ServerProblem, type StoredDesk } from '../api/client.ts';
 
 /** What is said of the desk's saving. */
 export type SavingState =
-  | { state: 'kept'; at: number }
+  /** The server has what is shown, as this revision. */
+  | { state: 'kept'; at: number; revision: number }
   | { state: 'changed' | 'saving' }
   /** The server does not answer; the work lies in this browser. */
   | { state: 'gone' }
@@ -101,7 +102,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     revision = number;
     if (newest === saved) {
       ports.storage.removeItem(keyOf(desk.id));
-      say({ state: 'kept', at });
+      say({ state: 'kept', at, revision });
     } else {
       keep();
       say({ state: 'changed' });
@@ -137,7 +138,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
       saved = newest = stored.desk;
       revision = stored.revision;
       ports.storage.removeItem(keyOf(stored.desk.id));
-      say({ state: 'kept', at: stored.savedAt });
+      say({ state: 'kept', at: stored.savedAt, revision });
     },
     /** Keeps what is here, over what was saved elsewhere; that stays in the history. */
     overrule(theirs: StoredDesk): void {

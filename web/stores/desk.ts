@@ -71,7 +71,7 @@ export const useDesk = create<DeskState>()((set, get) => {
 
   return {
     history: null,
-    saving: { state: 'kept', at: 0 },
+    saving: { state: 'kept', at: 0, revision: 0 },
     failure: null,
 
     async open(id) {
@@ -90,7 +90,10 @@ export const useDesk = create<DeskState>()((set, get) => {
       }
       await prepareDrawing(stored.desk);
       startSaver(stored);
-      set({ history: startHistory(stored.desk), saving: { state: 'kept', at: stored.savedAt } });
+      set({
+        history: startHistory(stored.desk),
+        saving: { state: 'kept', at: stored.savedAt, revision: stored.revision },
+      });
       if (!unsaved || JSON.stringify(unsaved.desk) === JSON.stringify(stored.desk)) return;
       // What an earlier page could not save comes back as a step that can be undone.
       get().edit('Unsaved work', (draft) => void Object.assign(draft, unsaved.desk));

@@ -1,3 +1,5 @@
+import { lookUp } from '../../core/look-up.ts';
+
 const keyNames: Record<string, string> = { ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓' };
 
 /** Keys as they stand on the keyboard. */
@@ -6,7 +8,7 @@ export function Keys({ keys }: { keys: string }) {
     <kbd className="font-mono text-[11.5px] opacity-80">
       {keys
         .split('+')
-        .map((key) => keyNames[key] ?? key)
+        .map((key) => lookUp(keyNames, key) ?? key)
         .join(' ')}
     </kbd>
   );

@@ -10,6 +10,7 @@ import { ItemEditor } from './item-editor.tsx';
 import { SeveralEditor } from './several.tsx';
 import { WidgetEditor } from './widget-editor.tsx';
 import { WidgetsChapter } from './widgets.tsx';
+import { lookUp } from '../../../core/look-up.ts';
 
 /** Chapters that are not the first to be seen come when they are asked for. */
 const BackdropChapter = later(() => import('./backdrop/backdrop.tsx'));
@@ -58,7 +59,7 @@ export function Column() {
     body = <SeveralEditor widgets={widgets} />;
   } else if (page !== null) {
     crumbs = [chapterCrumb(chapter)];
-    title = (pages[chapter] as Record<string, string>)[page] ?? title;
+    title = lookUp(pages[chapter] as Record<string, string>, page) ?? title;
   } else if (entry !== null) {
     crumbs = [
       chapterCrumb('backdrop'),

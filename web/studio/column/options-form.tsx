@@ -16,6 +16,7 @@ import {
   SwitchField,
   TextField,
 } from '../../ui/controls.tsx';
+import { lookUp } from '../../../core/look-up.ts';
 
 /** What a kind's options schema says of one field, with the meta data that the schema carries. */
 interface Field {
@@ -63,8 +64,8 @@ export function OptionsForm({
       <OptionField
         key={key}
         field={field}
-        value={options[key]}
-        schema={schema.shape[key] as z.ZodType}
+        value={lookUp(options, key)}
+        schema={lookUp(schema.shape, key) as z.ZodType}
         roles={roles}
         applications={applications}
         onTurn={(value) => onTurn({ [key]: value })}
@@ -151,7 +152,10 @@ function Control({
       />
     );
   if (field.enum) {
-    const choices = field.enum.map((choice) => ({ value: choice, label: field.choices?.[choice] ?? choice }));
+    const choices = field.enum.map((choice) => ({
+      value: choice,
+      label: (field.choices && lookUp(field.choices, choice)) ?? choice,
+    }));
     const Chooser = choices.length <= 3 ? Segmented : SelectField;
     return <Chooser label={label} value={String(value)} choices={choices} onChange={onTake} />;
   }

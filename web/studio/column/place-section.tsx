@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { useState } from 'react';
 import { edits } from '../../../core/desk/edits.ts';
-import { leadsTo, type Widget } from '../../../core/desk/schema.ts';
+import { hangingFrom, type Widget } from '../../../core/desk/schema.ts';
 import { alignments, points, type Hanging, type NinePoint } from '../../../core/desk/values.ts';
 import { sides } from '../../../core/arrange/geometry.ts';
 import { presentDesk, useDesk } from '../../stores/desk.ts';
@@ -146,6 +146,7 @@ function neighboursOf(widget: Widget, only?: string): { value: string; label: st
   const desk = presentDesk();
   const here = currentScreen();
   if (!desk || !here) return [];
+  const guests = hangingFrom(widget.id, desk.widgets);
   const ids = new Set(
     [...here.edges, ...here.widgets].map(({ id }) => id).filter((id) => only === undefined || id === only),
   );
@@ -157,7 +158,7 @@ function neighboursOf(widget: Widget, only?: string): { value: string; label: st
         label: `the ${titleOfEdge(edge).toLowerCase()} at the ${edge.side}`,
       })),
     ...desk.widgets
-      .filter(({ id }) => ids.has(id) && !leadsTo(id, widget.id, desk.widgets))
+      .filter(({ id }) => ids.has(id) && !guests.has(id))
       .map((other) => ({
         value: other.id,
         label: `the ${titleOfWidget(other).toLowerCase()} (${other.face})`,

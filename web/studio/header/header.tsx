@@ -109,6 +109,7 @@ function SavingNote() {
     <span
       role="status"
       data-saving={saving.state}
+      data-revision={saving.state === 'kept' ? saving.revision : undefined}
       title={text}
       className={clsx('min-w-0 max-w-[230px] truncate text-[12.5px]', isBad ? 'text-rust' : 'text-dust')}
     >

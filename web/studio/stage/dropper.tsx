@@ -3,6 +3,7 @@ import { clamp } from '../../../core/arrange/geometry.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { useView, type Picking } from '../../stores/view.ts';
 import { pixelsWorker } from '../../workers/pixels.ts';
+import { lookUp } from '../../../core/look-up.ts';
 
 /** Pixels seen in the magnified cell along a side (odd), and how large each is drawn, px. */
 const SEEN = 11;
@@ -45,7 +46,7 @@ export function Dropper({
       ArrowUp: [0, -by],
       ArrowDown: [0, by],
     };
-    const move = moves[event.key];
+    const move = lookUp(moves, event.key);
     if (move)
       setAt(({ x, y }) => ({ x: clamp(x + move[0], 0, width - 1), y: clamp(y + move[1], 0, height - 1) }));
     else if (event.key === 'Enter' || event.key === ' ') take();

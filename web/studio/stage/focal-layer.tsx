@@ -7,6 +7,7 @@ import { useDesk } from '../../stores/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { usePictureFacts } from '../picture-facts.ts';
 import { editSource, useBackdrop } from '../column/backdrop/use-backdrop.ts';
+import { lookUp } from '../../../core/look-up.ts';
 
 /** Drags the picture of a backdrop beneath everything, while the column shows it. */
 export function FocalLayer({ screen, scale }: { screen: SceneScreen; scale: number }) {
@@ -67,7 +68,7 @@ function FocalDrag({
       ArrowUp: [0, -by],
       ArrowDown: [0, by],
     };
-    const step = steps[event.key];
+    const step = lookUp(steps, event.key);
     if (!step) return;
     event.preventDefault();
     event.stopPropagation();

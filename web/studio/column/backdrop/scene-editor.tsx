@@ -8,6 +8,7 @@ import { backdropAddress } from '../../../api/addresses.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { Button, Row, Section, Segmented, SliderField, SwitchField } from '../../../ui/controls.tsx';
 import type { EditedSource } from './use-backdrop.ts';
+import { lookUp } from '../../../../core/look-up.ts';
 
 /** A scene that the project draws: which, from which seed, and its few controls. */
 export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: DrawnScene }) {
@@ -57,7 +58,7 @@ export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: Dr
             <Row key={id} label={title}>
               <SliderField
                 label={title}
-                value={(scene.controls as Record<string, number>)[id] ?? start}
+                value={lookUp(scene.controls as Record<string, number>, id) ?? start}
                 min={0}
                 max={100}
                 onTurn={(value) =>

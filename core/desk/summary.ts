@@ -1,0 +1,18 @@
+import { z } from 'zod';
+import type { Desk } from './schema.ts';
+
+/** What a list of desks says of each besides its name: enough to keep its place, without reading it. */
+export const Summary = z.object({
+  screens: z.array(z.object({ x: z.number(), y: z.number(), width: z.number(), height: z.number() })),
+  edges: z.number(),
+  widgets: z.number(),
+});
+export type Summary = z.infer<typeof Summary>;
+
+export function summaryOf({ screens, edges, widgets }: Desk): Summary {
+  return {
+    screens: screens.map(({ x, y, width, height }) => ({ x, y, width, height })),
+    edges: edges.length,
+    widgets: widgets.length,
+  };
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `desks` ADD `summary` text;

@@ -1,0 +1,16 @@
+import { readDesk, refuse, type Result } from '../../core/desk/read.ts';
+import type { Desk } from '../../core/desk/schema.ts';
+
+/** A desk from the text of its JSON. */
+export function readDeskText(text: string): Result<Desk> {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    return refuse('', 'is not JSON');
+  }
+  return readDesk(json);
+}
+
+/** Texts longer than this take noticeable time to check: a helper does it. */
+export const MOST_READ_HERE = 200_000;

@@ -1,0 +1,55 @@
+import { mkdir, readFile } from 'node:fs/promises';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { openBundle } from '../../core/bundle/bundle.ts';
+import { sourcesOf } from '../../core/desk/backdrop-schema.ts';
+import type { Problem } from '../../core/desk/read.ts';
+import type { Desk } from '../../core/desk/schema.ts';
+import { digestOf } from '../files/digest.ts';
+import { inspectFont } from '../fonts/inspect.ts';
+import { takePicture, type TakenPicture } from '../pictures/take.ts';
+
+/** What came in a bundle: the desk, and the files it uses, each written aside and found to be sound. */
+export type TakenBundle =
+  | {
+      ok: true;
+      desk: Desk;
+      pictures: { path: string; name: string; picture: TakenPicture }[];
+      fonts: { path: string; id: string }[];
+    }
+  | { ok: false; problems: Problem[] };
+
+/** Takes a bundle apart into a folder. Every picture is decoded and every font read, as if each came by itself. */
+export async function takeBundle({ path, folder }: { path: string; folder: string }): Promise<TakenBundle> {
+  await mkdir(folder, { recursive: true });
+  const found: { kind: 'picture' | 'font'; id: string; path: string }[] = [];
+  const desk = openBundle(await readFile(path), digestOf, (kind, { id, bytes }) => {
+    const file = { kind, id, path: join(folder, `${kind}-${id}`) };
+    writeFileSync(file.path, bytes);
+    found.push(file);
+  });
+  if (!desk.ok) return desk;
+  const names = new Map(
+    desk.value.backdrops
+      .flatMap(sourcesOf)
+      .flatMap((source) => (source.kind === 'picture' ? [[source.picture, source.name] as const] : [])),
+  );
+  const taken: TakenBundle & { ok: true } = { ok: true, desk: desk.value, pictures: [], fonts: [] };
+  for (const file of found) {
+    const out = `${file.path}-taken`;
+    const no = (reason: string): TakenBundle => ({
+      ok: false,
+      problems: [{ path: `${file.kind}s/${file.id.slice(0, 8)}…`, message: reason }],
+    });
+    if (file.kind === 'font') {
+      const font = await inspectFont({ path: file.path, out });
+      if (!font.ok) return no(`as a font, ${font.reason}`);
+      taken.fonts.push({ path: out, id: font.id });
+      continue;
+    }
+    const picture = await takePicture({ path: file.path, out, asIs: true });
+    if (!picture.ok) return no(picture.reason);
+    taken.pictures.push({ path: out, name: names.get(file.id) ?? 'picture', picture: picture.picture });
+  }
+  return taken;
+}

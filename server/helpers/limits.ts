@@ -1,0 +1,41 @@
+import type { WorkName, WorkOf } from './work.ts';
+
+/** What one piece of work may take: ms, and MiB of its process. */
+export interface Limits {
+  mostMs: number;
+  memory: number;
+}
+
+/** What a helper that is still at work after work may hold, before its pixels come to it, MiB. */
+const RESTING = 190;
+/** What decoding a picture of one's own may take besides. */
+const DECODING = 180;
+
+type LimitsFor<Name extends WorkName> = Limits | ((input: WorkOf<Name>['input']) => Limits);
+
+const limits: { [Name in WorkName]: LimitsFor<Name> } = {
+  bake: ({ drawn, width, height, format, isForShow }) => {
+    const megapixels = (width * height) / 2 ** 20;
+    const resting = RESTING + (drawn.source.kind === 'picture' ? DECODING : 0);
+    return {
+      mostMs: isForShow ? 40_000 : 240_000,
+      // Pixels are held about three times while they are changed and packed; packing AVIF takes far more.
+      memory:
+        format === 'avif'
+          ? Math.min(1500, resting + 40 * megapixels)
+          : Math.min(430, resting + 20 * megapixels),
+    };
+  },
+  takePicture: { mostMs: 25_000, memory: 400 },
+  drawIcon: { mostMs: 6000, memory: 250 },
+  showPicture: { mostMs: 25_000, memory: 400 },
+  pictureFacts: { mostMs: 15_000, memory: 300 },
+  inspectFont: { mostMs: 8000, memory: 250 },
+  takeBundle: { mostMs: 60_000, memory: 430 },
+  readDeskText: { mostMs: 10_000, memory: 300 },
+};
+
+export function limitsOf<Name extends WorkName>(name: Name, input: WorkOf<Name>['input']): Limits {
+  const given = limits[name];
+  return typeof given === 'function' ? given(input) : given;
+}

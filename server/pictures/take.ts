@@ -1,0 +1,206 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import sharp, { type Metadata } from 'sharp';
+import { DESK_LIMITS } from '../../core/bundle/bundle.ts';
+import { blockiness } from '../../core/backdrop/fitness.ts';
+import { digestOf } from '../files/digest.ts';
+import { cleanPicture } from './clean.ts';
+import { mostPixelsOf, openPicture } from './open.ts';
+
+/** The work on pictures of one's own; it runs in helpers. */
+
+/** A picture that was taken in, or why it was not: a status for the answer, and a sentence. */
+export type Taken =
+  { ok: true; picture: TakenPicture } | { ok: false; status: number; title: string; reason: string };
+
+export interface TakenPicture {
+  /** SHA-256 of the bytes. */
+  id: string;
+  /** Media type. */
+  type: string;
+  width: number;
+  height: number;
+  bytes: number;
+}
+
+/** sharp's format names, and what they are called outside. */
+const types = new Map([
+  ['png', 'image/png'],
+  ['jpeg', 'image/jpeg'],
+  ['webp', 'image/webp'],
+  ['heif', 'image/avif'],
+  ['gif', 'image/gif'],
+]);
+
+const no = (status: number, title: string, reason: string): Taken => ({ ok: false, status, title, reason });
+const unreadable = no(
+  415,
+  'Not a picture',
+  'This is not a PNG, JPEG, WebP, AVIF or GIF picture; nothing was changed.',
+);
+const damaged = no(
+  422,
+  'Damaged picture',
+  'This picture is damaged and could not be decoded; nothing was changed.',
+);
+
+export interface TakeOrder {
+  /** Where the bytes lie, and where those to be kept are to be written. */
+  path: string;
+  out: string;
+  /** The very bytes are kept, whatever they say besides the picture. */
+  asIs: boolean;
+}
+
+/**
+ * Takes in PNG, JPEG, WebP, AVIF or GIF: without what it says besides the picture, and only once all of it has been
+ * decoded by the settings that will show it.
+ */
+export async function takePicture({ path, out, asIs }: TakeOrder): Promise<Taken> {
+  const found = await metadataOf(path);
+  const type = found && typeOf(found);
+  if (!found || !type) return unreadable;
+  const pixels = found.width * found.height;
+  const most = mostPixelsOf(found);
+  if (pixels > most)
+    return no(
+      413,
+      'Too many pixels',
+      `This picture has ${Math.round(pixels / 1e6)} megapixels; up to ${most / 1e6} of this kind are taken. Nothing was changed.`,
+    );
+  let bytes: Buffer;
+  try {
+    const given = await readFile(path);
+    bytes = asIs ? given : await cleanPicture(given, found);
+    await writeFile(out, bytes);
+    await decodeWhole(out);
+  } catch {
+    return damaged;
+  }
+  if (bytes.length > DESK_LIMITS.picture)
+    return no(413, 'Too large', 'This picture is too large once it is packed anew; nothing was changed.');
+  const { width, height } = found.autoOrient;
+  return { ok: true, picture: { id: digestOf(bytes), type, width, height, bytes: bytes.length } };
+}
+
+async function metadataOf(path: string): Promise<Metadata | null> {
+  try {
+    return await sharp(path, { limitInputPixels: false, pages: 1 }).metadata();
+  } catch {
+    return null;
+  }
+}
+
+function typeOf({ format, compression, width, height }: Metadata): string | null {
+  if (!width || !height || (format === 'heif' && compression !== 'av1')) return null;
+  return types.get(format) ?? null;
+}
+
+/** Decodes every pixel, at full size. Throws where a part of the picture can't be read. */
+async function decodeWhole(path: string): Promise<void> {
+  await openPicture(path)
+    .autoOrient()
+    .resize({ width: 64, height: 64, fit: 'fill', fastShrinkOnLoad: false, kernel: 'nearest' })
+    .toColourspace('srgb')
+    .raw()
+    .toBuffer();
+}
+
+const ICON_SIDE = 256;
+const notAnIcon = (reason: string) => no(415, 'Not an icon', `This file ${reason}; nothing was changed.`);
+
+/**
+ * An icon of one's own, drawn to pixels: whatever an SVG may carry besides its shapes (scripts, links, styles from
+ * elsewhere) stays behind. Writes a PNG of 256 pixels square.
+ */
+export async function drawIcon({ path, out }: Omit<TakeOrder, 'asIs'>): Promise<Taken> {
+  const bytes = await readFile(path);
+  const start = bytes
+    .toString('utf8', 0, 1024)
+    .trimStart()
+    .replace(/^\uFEFF/, '');
+  const isSvg = start.startsWith('<');
+  if (!isSvg && bytes.toString('latin1', 1, 4) !== 'PNG') return notAnIcon('is neither an SVG nor a PNG');
+  // Entities can multiply without end and name files; an icon needs none.
+  if (isSvg && /<!ENTITY/i.test(bytes.toString('utf8'))) return notAnIcon('declares entities');
+  let png: Buffer;
+  try {
+    png = await sharp(bytes, { limitInputPixels: 40_000_000, failOn: 'error' })
+      .resize(ICON_SIDE, ICON_SIDE, { fit: 'contain', background: { r: 0, g: 0, b: 0, alpha: 0 } })
+      .png()
+      .toBuffer();
+  } catch {
+    return notAnIcon(isSvg ? 'can’t be drawn as SVG' : 'is damaged');
+  }
+  await writeFile(out, png);
+  return {
+    ok: true,
+    picture: {
+      id: digestOf(png),
+      type: 'image/png',
+      width: ICON_SIDE,
+      height: ICON_SIDE,
+      bytes: png.length,
+    },
+  };
+}
+
+/** A picture upright, at most `width` px wide, as WebP. */
+export function showPicture({ path, width }: { path: string; width: number }): Promise<Buffer> {
+  return openPicture(path)
+    .autoOrient()
+    .resize({ width, withoutEnlargement: true })
+    .webp({ quality: 88, effort: 2 })
+    .toBuffer();
+}
+
+/** What is worth knowing of a picture before it is a backdrop. */
+export interface PictureFacts {
+  width: number;
+  height: number;
+  isAnimated: boolean;
+  /** Bits of each channel. */
+  depth: number;
+  hasProfile: boolean;
+  /** How visible the blocks of compression are; 1 is not at all. */
+  blocks: number;
+}
+
+const depths = new Map([
+  ['uchar', 8],
+  ['char', 8],
+  ['ushort', 16],
+  ['short', 16],
+  ['float', 32],
+  ['double', 64],
+]);
+
+export async function pictureFacts(path: string): Promise<PictureFacts> {
+  const { autoOrient, depth, pages, hasProfile } = await openPicture(path).metadata();
+  return {
+    width: autoOrient.width,
+    height: autoOrient.height,
+    isAnimated: (pages ?? 1) > 1,
+    depth: depths.get(depth ?? '') ?? 8,
+    hasProfile: hasProfile ?? false,
+    blocks: await measureBlocks(path),
+  };
+}
+
+/** Pixels at each side of the square in the middle that is looked at for blocks. */
+const LOOKED_AT = 768;
+
+/** How visible the blocks of compression are in a picture; see blockiness. */
+async function measureBlocks(path: string): Promise<number> {
+  const { width, height } = await openPicture(path).metadata();
+  // Cut on the grid of blocks, unturned and unscaled: that is where they can be seen.
+  const side = (length: number) => Math.min(length, LOOKED_AT);
+  const start = (length: number) => Math.floor(Math.max(0, length - LOOKED_AT) / 16) * 8;
+  const { data, info } = await openPicture(path)
+    .extract({ left: start(width), top: start(height), width: side(width), height: side(height) })
+    .flatten({ background: '#808080' })
+    .toColourspace('srgb')
+    .ensureAlpha()
+    .raw({ depth: 'uchar' })
+    .toBuffer({ resolveWithObject: true });
+  return blockiness({ width: info.width, height: info.height, data });
+}
