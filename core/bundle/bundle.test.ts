@@ -6,7 +6,8 @@ import { problemText } from '../desk/read.ts';
 import { createBackdrop, createPicture } from '../desk/defaults.ts';
 import type { Desk } from '../desk/schema.ts';
 import { digestOf } from '../../tests/support/digest.ts';
-import { BUNDLE_LIMITS, DESK_LIMITS, readBundle, writeBundle } from './bundle.ts';
+import { BUNDLE_LIMITS, readBundle, writeBundle } from './bundle.ts';
+import { DESK_LIMITS } from '../desk/limits.ts';
 
 const picture = strToU8('pretend this is a picture');
 const withPicture = (): Desk => ({

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { sourcesOf } from '../desk/backdrop-schema.ts';
 import { isOwn } from '../desk/values.ts';
 import { readDesk, refuse, type Problem, type Result } from '../desk/read.ts';
+import { DESK_LIMITS } from '../desk/limits.ts';
 import type { Desk } from '../desk/schema.ts';
 
 /** A desk in one file: a ZIP with `manifest.json`, `desk.json`, and the pictures and fonts that the desk uses. */
@@ -11,20 +12,6 @@ export const BUNDLE_ENDING = '.ledge';
 const BUNDLE_FORMAT = 1;
 
 const MIB = 1024 * 1024;
-
-/** What a desk and its files may come to: a save, a file that leaves and one that comes in are held to the same. */
-export const DESK_LIMITS = {
-  /** Bytes of the desk as JSON. */
-  json: 8 * MIB,
-  /** Pictures of one's own. */
-  pictures: 400,
-  /** Bytes of one picture. */
-  picture: 60 * MIB,
-  /** Bytes of one font. */
-  font: 10 * MIB,
-  /** Bytes of all files together. */
-  files: 180 * MIB,
-};
 
 export const BUNDLE_LIMITS = {
   /** Bytes of the file as it comes: whatever the limits of a desk allow fits in. */

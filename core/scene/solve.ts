@@ -157,28 +157,30 @@ function placeWidgets(
   const placed = new Map<string, Rect>(edges.map((edge) => [edge.id, edge.rect]));
   const here = solving.widgets.get(screen) ?? [];
   const unplaced = new Map(here.map((widget) => [widget.id, sizeWidget(widget, rect, solving)]));
-  const underWay = new Set<string>();
 
+  function place({ widget, width, height }: Unplaced): Rect {
+    const { hangs, x, y } = widget.place;
+    const size = { width, height };
+    if (hangs.from !== 'part')
+      return hangFromPoint(hangs.point, hangs.from === 'free' ? free : rect, size, { x, y });
+    const neighbour = placed.get(hangs.part);
+    return neighbour
+      ? hangFromNeighbour(hangs.side, hangs.align, neighbour, size, { x, y })
+      : { x, y, ...size };
+  }
+
+  /** Places a widget and, before it, all that it hangs from: thousands may hang one from the other. */
   function rectOf(id: string): Rect | null {
-    const known = placed.get(id);
-    if (known) return known;
-    const part = unplaced.get(id);
-    if (!part || underWay.has(id)) return null;
-    underWay.add(id);
-    const { hangs, x, y } = part.widget.place;
-    const size = { width: part.width, height: part.height };
-    let wanted: Rect;
-    if (hangs.from === 'part') {
-      const neighbour = rectOf(hangs.part);
-      wanted = neighbour
-        ? hangFromNeighbour(hangs.side, hangs.align, neighbour, size, { x, y })
-        : { x, y, ...size };
-    } else {
-      wanted = hangFromPoint(hangs.point, hangs.from === 'free' ? free : rect, size, { x, y });
+    const chain = new Set<string>();
+    for (let at: string | null = id; at !== null && unplaced.has(at) && !placed.has(at) && !chain.has(at);) {
+      chain.add(at);
+      at = hostOf(unplaced.get(at)?.widget);
     }
-    const inside = moveInside(wanted, rect);
-    placed.set(id, inside);
-    return inside;
+    for (const link of [...chain].reverse()) {
+      const part = unplaced.get(link);
+      if (part) placed.set(link, moveInside(place(part), rect));
+    }
+    return placed.get(id) ?? null;
   }
 
   return Array.from(unplaced, ([id, { scene }]) => {
@@ -187,28 +189,43 @@ function placeWidgets(
   });
 }
 
+/** Id of what a widget hangs from, when that is a part. */
+function hostOf(widget: Widget | undefined): string | null {
+  const hangs = widget?.place.hangs;
+  return hangs?.from === 'part' ? hangs.part : null;
+}
+
 /** Widgets by the screen that they are on: their own, or that of whatever they hang from in the end. */
 function groupByScreen({ edges, widgets }: Desk): Map<string, Widget[]> {
   const byId = new Map(widgets.map((widget) => [widget.id, widget]));
-  const screens = new Map(edges.map((edge) => [edge.id, edge.screen]));
-  function screenOf(widget: Widget, steps: number): string | undefined {
-    const known = screens.get(widget.id);
-    if (known !== undefined) return known;
-    const { hangs } = widget.place;
-    let screen: string | undefined;
-    if (hangs.from !== 'part') screen = hangs.screen;
-    else {
-      const host = byId.get(hangs.part);
-      // A document whose widgets hang in a circle is refused; one that gets here is on no screen.
-      screen = host ? (steps > 0 ? screenOf(host, steps - 1) : undefined) : screens.get(hangs.part);
+  const screens = new Map<string, string | null>(edges.map((edge) => [edge.id, edge.screen]));
+  function screenOf(widget: Widget): string | null {
+    const chain: string[] = [];
+    // A document whose widgets hang in a circle is refused; one that gets here is on no screen.
+    let screen: string | null = null;
+    for (let at: Widget | undefined = widget; at;) {
+      const known = screens.get(at.id);
+      if (known !== undefined) {
+        screen = known;
+        break;
+      }
+      chain.push(at.id);
+      screens.set(at.id, null);
+      const { hangs }: Widget['place'] = at.place;
+      if (hangs.from !== 'part') {
+        screen = hangs.screen;
+        break;
+      }
+      screen = screens.get(hangs.part) ?? null;
+      at = byId.get(hangs.part);
     }
-    if (screen !== undefined) screens.set(widget.id, screen);
+    for (const id of chain) screens.set(id, screen);
     return screen;
   }
   const groups = new Map<string, Widget[]>();
   for (const widget of widgets) {
-    const screen = screenOf(widget, widgets.length);
-    if (screen === undefined) continue;
+    const screen = screenOf(widget);
+    if (screen === null) continue;
     const group = groups.get(screen);
     if (group) group.push(widget);
     else groups.set(screen, [widget]);

@@ -4,13 +4,13 @@ import {
   BUNDLE_ENDING,
   BUNDLE_LIMITS,
   BUNDLE_TYPE,
-  DESK_LIMITS,
   fontName,
   fontsOf,
   pictureName,
   picturesOf,
   startBundle,
 } from '../../core/bundle/bundle.ts';
+import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import type { Problem } from '../../core/desk/read.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import type { Events } from '../events/events.ts';

@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
-import { DESK_LIMITS } from '../../core/bundle/bundle.ts';
+import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import type { Problem } from '../../core/desk/read.ts';
 import { MOST_NAME, type Desk } from '../../core/desk/schema.ts';
 import { Summary, summaryOf } from '../../core/desk/summary.ts';

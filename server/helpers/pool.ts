@@ -121,7 +121,6 @@ export function createHelpers(): Helpers {
     helper.ref();
     helper.channel?.ref();
     memory += job.memory;
-    let timer: NodeJS.Timeout | undefined;
     function end(act: () => void, isBroken: boolean): void {
       clearTimeout(timer);
       memory -= job.memory;
@@ -149,7 +148,7 @@ export function createHelpers(): Helpers {
     helper.once('exit', gone);
     helper.once('error', gone);
     job.signal?.addEventListener('abort', abort);
-    timer = setTimeout(() => end(() => job.reject(new TookTooLong('Took too long')), true), job.mostMs);
+    const timer = setTimeout(() => end(() => job.reject(new TookTooLong('Took too long')), true), job.mostMs);
     helper.send({ name: job.name, input: job.input, memory: job.memory });
   }
 

@@ -1,5 +1,5 @@
 import express, { type Request } from 'express';
-import { DESK_LIMITS } from '../../core/bundle/bundle.ts';
+import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import { HttpProblem } from './problem.ts';
 
 /** Takes the bytes of a request that carries a desk, as they are: packed ones could be anything. */

@@ -1,5 +1,5 @@
 import { Router, type Request, type Response } from 'express';
-import { DESK_LIMITS } from '../../core/bundle/bundle.ts';
+import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
 import { Cancelled } from '../helpers/pool.ts';

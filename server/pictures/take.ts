@@ -1,6 +1,6 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import sharp, { type Metadata } from 'sharp';
-import { DESK_LIMITS } from '../../core/bundle/bundle.ts';
+import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import { blockiness } from '../../core/backdrop/fitness.ts';
 import { digestOf } from '../files/digest.ts';
 import { cleanPicture } from './clean.ts';

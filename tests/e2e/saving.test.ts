@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { handle, stored, untilKept, withApp } from '../support/app.ts';
+import { handle, listed, stored, untilKept, withApp } from '../support/app.ts';
 
 withApp('saving', ({ server, open, browser }) => {
   it('keeps work while the server is gone and saves it when it is back', async () => {
@@ -90,11 +90,9 @@ withApp('saving', ({ server, open, browser }) => {
     expect(theirs.desk.widgets.find(({ id }) => id === 'clock')?.place).to.include({ x: 160, y: -150 });
     await second.getByRole('button', { name: /keep mine as a desk of its own/ }).click();
     await question.waitFor({ state: 'detached' });
-    const desks = (await (await fetch(`${server.address}/api/desks`)).json()) as {
-      desk: { name: string; widgets: { id: string; place: object }[] };
-    }[];
-    const mine = desks.find(({ desk }) => desk.name === 'Night watch 2');
-    expect(mine?.desk.widgets.find(({ id }) => id === 'clock')?.place).to.include({ x: 150, y: -140 });
+    const copy = (await listed(server)).find(({ name }) => name === 'Night watch 2');
+    const mine = await stored(server, copy?.id ?? '');
+    expect(mine.desk.widgets.find(({ id }) => id === 'clock')?.place).to.include({ x: 150, y: -140 });
     expect(await stored(server, 'night-watch')).to.deep.equal(theirs);
   });
 

@@ -210,3 +210,9 @@ export async function stored(server: RunningServer, id: string) {
   const response = await fetch(`${server.address}/api/desks/${id}`);
   return (await response.json()) as { desk: Desk; revision: number };
 }
+
+/** The shelf's list as the server has it. */
+export async function listed(server: RunningServer): Promise<{ id: string; name: string }[]> {
+  const response = await fetch(`${server.address}/api/desks`);
+  return (await response.json()) as { id: string; name: string }[];
+}

@@ -1,6 +1,7 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { OwnFont } from '../../core/desk/look-schema.ts';
 import type { Desk } from '../../core/desk/schema.ts';
+import type { Summary } from '../../core/desk/summary.ts';
 
 /** The server's interface, typed. Everything that fails ends in one of two errors. */
 
@@ -8,6 +9,16 @@ export interface StoredDesk {
   desk: Desk;
   revision: number;
   savedAt: number;
+}
+
+/** A line of the shelf's list. */
+export interface ListedDesk {
+  id: string;
+  name: string;
+  revision: number;
+  savedAt: number;
+  /** Null where the desk can't be read. */
+  summary: Summary | null;
 }
 
 export interface RevisionNote {
@@ -89,17 +100,17 @@ function outlivingThePage(init: RequestInit): RequestInit {
 }
 
 export const api = {
-  desks: () => askJson<StoredDesk[]>('/desks'),
+  desks: () => askJson<ListedDesk[]>('/desks'),
   desk: (id: string) => askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}`),
   create: (desk: Desk) => askJson<StoredDesk>('/desks', json('POST', desk)),
+  copy: (id: string) => askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/copy`, { method: 'POST' }),
   save: (desk: Desk, basedOn: number) =>
     askJson<{ revision: number; savedAt: number }>(
       `/desks/${encodeURIComponent(desk.id)}`,
       outlivingThePage(json('PUT', desk, { 'If-Match': `"${basedOn}"` })),
     ),
   remove: (id: string) => ask(`/desks/${encodeURIComponent(id)}`, { method: 'DELETE' }),
-  restore: (id: string) =>
-    askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/restore`, { method: 'POST' }),
+  restore: (id: string) => ask(`/desks/${encodeURIComponent(id)}/restore`, { method: 'POST' }),
   revisions: (id: string) => askJson<RevisionNote[]>(`/desks/${encodeURIComponent(id)}/revisions`),
   revision: (id: string, number: number) =>
     askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/revisions/${number}`),
@@ -125,5 +136,7 @@ export const api = {
     });
     return (await ask(`/backdrops/export?${query.toString()}`, { signal })).blob();
   },
+  /** What stands in the database, where it is no desk that can be read. */
+  rawAddress: (id: string) => `/api/desks/${encodeURIComponent(id)}/raw`,
   bundleAddress: (id: string) => `/api/desks/${encodeURIComponent(id)}/bundle`,
 };

@@ -11,6 +11,7 @@ import { conditionsOf, useConditions } from '../stores/conditions.ts';
 import { prepareType } from '../stores/drawing.ts';
 import { useDesk } from '../stores/desk.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
+import { LargeDesk, useHeldDesk } from '../ui/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
 
 const AppList = later(() => import('../render/app-list.tsx'));
@@ -27,6 +28,7 @@ export function Live() {
   const conditions = useConditions();
   const [memory] = useState<{ scene: Scene | undefined }>(() => ({ scene: undefined }));
 
+  const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
   useEffect(fetchLater, []);
   useEffect(() => {
@@ -48,6 +50,7 @@ export function Live() {
   );
 
   if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
+  if (held) return <LargeDesk {...held} />;
   if (!desk) return null;
   const scene = shareUnchanged(memory.scene, solve(fitted(desk, size), conditionsOf(conditions)));
   memory.scene = scene;
@@ -55,14 +58,16 @@ export function Live() {
   if (!screen) return null;
   return (
     <div className="group relative h-full overflow-hidden">
-      <Actions.Provider value={actions}>
-        <ScreenView scene={scene} screen={screen} pictureWidth={size.width * devicePixelRatio} isInUse />
-        {isListOpen && (
-          <Suspense>
-            <AppList scene={scene} screen={screen} onClose={() => setListOpen(false)} />
-          </Suspense>
-        )}
-      </Actions.Provider>
+      <main aria-label={desk.name} className="h-full">
+        <Actions.Provider value={actions}>
+          <ScreenView scene={scene} screen={screen} pictureWidth={size.width * devicePixelRatio} isInUse />
+          {isListOpen && (
+            <Suspense>
+              <AppList scene={scene} screen={screen} onClose={() => setListOpen(false)} />
+            </Suspense>
+          )}
+        </Actions.Provider>
+      </main>
       <WayBack id={id} />
     </div>
   );
@@ -103,7 +108,8 @@ function WayBack({ id }: { id: string }) {
     };
   }, []);
   return (
-    <div
+    <nav
+      aria-label="Out of live"
       className={`absolute bottom-4 right-4 flex gap-2 transition-opacity focus-within:opacity-100 ${isShown ? 'opacity-100' : 'opacity-0'}`}
     >
       <button
@@ -119,6 +125,6 @@ function WayBack({ id }: { id: string }) {
       >
         Back to the studio
       </Link>
-    </div>
+    </nav>
   );
 }

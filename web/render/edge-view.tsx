@@ -106,7 +106,7 @@ const ItemInside = memo(function ItemInside({
   const Drawn = drawings[type] as FC<{ view: unknown; edge: EdgeFacts }> | null;
   if (!Drawn) return null;
   return (
-    <QuietCard title={type}>
+    <QuietCard title={type} of={view}>
       <Drawn view={view} edge={{ side, isDock, iconSize, isVertical: !isHorizontal(side) }} />
     </QuietCard>
   );

@@ -5,6 +5,7 @@ import { drawnName, type IconName } from '../../core/icons/names.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { ownIconAddress } from '../api/addresses.ts';
 import { later } from '../later.ts';
+import { Quiet } from './quiet-card.tsx';
 import { lookUp } from '../../core/look-up.ts';
 
 export interface IconDrawing {
@@ -68,15 +69,25 @@ const clips: Partial<Record<Scene['icons']['tile'], string>> = {
 const radii: Partial<Record<Scene['icons']['tile'], string>> = { circle: '50%', rounded: '26%', square: '0' };
 
 /** The icon of an application, on the desk's tile when it has one. */
-export function ApplicationIcon({
-  application,
-  name,
-  size,
-}: {
-  application: string;
-  name: string;
-  size: number;
-}) {
+export function ApplicationIcon(props: { application: string; name: string; size: number }) {
+  const { name, size } = props;
+  return (
+    <Quiet
+      of={name}
+      instead={() => (
+        <span
+          data-quiet
+          className="block shrink-0 rounded-[26%] opacity-40"
+          style={{ width: size, height: size, background: 'currentColor' }}
+        />
+      )}
+    >
+      <TiledIcon {...props} />
+    </Quiet>
+  );
+}
+
+function TiledIcon({ application, name, size }: { application: string; name: string; size: number }) {
   const { tile, tiles } = useContext(IconSet);
   const colours = lookUp(tiles, application);
   if (tile === 'none' || !colours) return <DeskIcon name={name} size={size} />;

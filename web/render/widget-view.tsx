@@ -50,7 +50,9 @@ const WidgetInside = memo(function WidgetInside({ type, face, view, surface, pad
   const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface), padding };
   return (
     <div className="size-full" style={style}>
-      <QuietCard title={widgetKindsByType.get(type)?.title ?? type}>{Face && <Face view={view} />}</QuietCard>
+      <QuietCard title={widgetKindsByType.get(type)?.title ?? type} of={view}>
+        {Face && <Face view={view} />}
+      </QuietCard>
     </div>
   );
 });

@@ -1,31 +1,17 @@
 import Fuse from 'fuse.js';
-import { DropdownMenu } from 'radix-ui';
-import {
-  Copy,
-  Download,
-  FileUp,
-  MonitorPlay,
-  MoreHorizontal,
-  Pencil,
-  Plus,
-  Search,
-  Trash2,
-} from 'lucide-react';
-import { format } from 'date-fns/format';
+import { FileUp, Plus, Search } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import { bareDesk } from '../../demo/bare-desk.ts';
-import { ServerProblem, api, type StoredDesk } from '../api/client.ts';
-import { listen } from '../api/events.ts';
+import { ServerProblem, api, type ListedDesk } from '../api/client.ts';
 import { LedgeMark } from '../render/icons.tsx';
 import { ThemeMenu } from '../studio/rail.tsx';
 import { Button } from '../ui/controls.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
-import { menuItem, menuLine, menuPanel } from '../ui/menu.ts';
-import { prepareDrawing } from '../stores/drawing.ts';
-import { Miniature } from './miniature.tsx';
+import { DeskOnLedge } from './desk-on-ledge.tsx';
+import { useDesks } from './use-desks.ts';
 import { useMinute } from './use-minute.ts';
 
 /** From so many desks on, a search is worth its room. */
@@ -35,7 +21,7 @@ const MANY = 7;
 export function Shelf() {
   const { desks, failure, reload } = useDesks();
   const [query, setQuery] = useState('');
-  const [renaming, setRenaming] = useState<StoredDesk | null>(null);
+  const [renaming, setRenaming] = useState<ListedDesk | null>(null);
   const [isFileOver, setFileOver] = useState(false);
   const navigate = useNavigate();
   const moment = useMinute();
@@ -43,7 +29,7 @@ export function Shelf() {
   const fuse = useMemo(
     () =>
       new Fuse(desks ?? [], {
-        keys: ['desk.name'],
+        keys: ['name'],
         threshold: 0.3,
         ignoreLocation: true,
       }),
@@ -82,12 +68,18 @@ export function Shelf() {
       }
     });
 
-  const remove = ({ desk }: StoredDesk) =>
+  const remove = ({ id, name }: ListedDesk) =>
     attempt(async () => {
-      await api.remove(desk.id);
-      toast(`${desk.name} is off the shelf.`, {
-        action: { label: 'Undo', onClick: () => void attempt(() => api.restore(desk.id)) },
+      await api.remove(id);
+      toast(`${name} is off the shelf.`, {
+        action: { label: 'Undo', onClick: () => void attempt(() => api.restore(id)) },
       });
+    });
+
+  const rename = ({ id }: ListedDesk, name: string) =>
+    attempt(async () => {
+      const { desk, revision } = await api.desk(id);
+      await api.save({ ...desk, name }, revision);
     });
 
   function onDrop(event: DragEvent) {
@@ -99,6 +91,7 @@ export function Shelf() {
 
   return (
     <div
+      data-shelf
       className="h-full overflow-y-auto bg-linear-to-b from-velvet to-pit"
       onDragOver={(event) => {
         event.preventDefault();
@@ -162,14 +155,14 @@ export function Shelf() {
           </p>
         )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(400px,100%),1fr))] gap-x-12 gap-y-10">
-          {shown?.map((stored) => (
+          {shown?.map((listed) => (
             <DeskOnLedge
-              key={stored.desk.id}
-              stored={stored}
+              key={listed.id}
+              listed={listed}
               moment={moment}
-              onRename={() => setRenaming(stored)}
-              onDuplicate={() => void attempt(() => api.create(stored.desk))}
-              onRemove={() => void remove(stored)}
+              onRename={() => setRenaming(listed)}
+              onDuplicate={() => void attempt(() => api.copy(listed.id))}
+              onRemove={() => void remove(listed)}
             />
           ))}
         </ul>
@@ -180,123 +173,12 @@ export function Shelf() {
       {renaming && (
         <Dialog title="Rename the desk" isOpen onClose={() => setRenaming(null)}>
           <NameForm
-            name={renaming.desk.name}
-            onRename={(name) => void attempt(() => api.save({ ...renaming.desk, name }, renaming.revision))}
+            name={renaming.name}
+            onRename={(name) => void rename(renaming, name)}
             onLeave={() => setRenaming(null)}
           />
         </Dialog>
       )}
     </div>
-  );
-}
-
-/** The desks on the shelf, once their type can be measured. */
-async function fetchDesks(): Promise<StoredDesk[]> {
-  const list = await api.desks();
-  await Promise.all(list.map(({ desk }) => prepareDrawing(desk)));
-  return list;
-}
-
-function useDesks() {
-  const [desks, setDesks] = useState<StoredDesk[] | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
-  const reload = useMemo(() => {
-    let newest = 0;
-    return async () => {
-      const mine = ++newest;
-      const found = await fetchDesks().then(
-        (desks) => ({ desks, failure: null }),
-        (error: Error) => ({ desks: null, failure: error.message }),
-      );
-      // One asked for later may have been answered sooner: an older answer doesn't undo it.
-      if (mine !== newest) return;
-      if (found.desks) setDesks(found.desks);
-      setFailure(found.failure);
-    };
-  }, []);
-  useEffect(() => {
-    void reload();
-    return listen(false, {
-      onSaved: () => void reload(),
-      onRemoved: () => void reload(),
-      onHello: () => void reload(),
-    });
-  }, [reload]);
-  return { desks, failure, reload };
-}
-
-interface DeskOnLedgeProps {
-  stored: StoredDesk;
-  moment: number;
-  onRename: () => void;
-  onDuplicate: () => void;
-  onRemove: () => void;
-}
-
-function DeskOnLedge({
-  stored: { desk, savedAt },
-  moment,
-  onRename,
-  onDuplicate,
-  onRemove,
-}: DeskOnLedgeProps) {
-  const screens = desk.screens.map((screen) => `${screen.width} × ${screen.height}`).join(', ');
-  return (
-    <li className="group" data-desk={desk.id}>
-      <Link
-        to={`/desk/${desk.id}`}
-        aria-label={`Open ${desk.name}`}
-        className="block px-4 transition-transform duration-200 group-hover:-translate-y-1 motion-reduce:transform-none"
-      >
-        <Miniature desk={desk} moment={moment} />
-      </Link>
-      {/* The ledge itself: a lit edge with its shadow beneath. */}
-      <div className="h-[3px] rounded-full bg-brass shadow-[0_0_16px_color-mix(in_oklab,var(--brass)_45%,transparent)]" />
-      <div className="mx-1 h-3 rounded-b-lg bg-linear-to-b from-seam to-transparent opacity-60" />
-      <div className="mt-1 flex items-start gap-2 px-4">
-        <div className="min-w-0 flex-1">
-          <h2 className="truncate font-display text-[20px] leading-tight">{desk.name}</h2>
-          <p className="truncate text-dust">
-            {screens} · kept {format(savedAt, 'd MMM, HH:mm')}
-          </p>
-        </div>
-        <DropdownMenu.Root modal={false}>
-          <DropdownMenu.Trigger
-            aria-label={`Menu of ${desk.name}`}
-            className="grid size-8 place-items-center rounded-lg text-dust hover:bg-nap hover:text-chalk"
-          >
-            <MoreHorizontal size={17} />
-          </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content
-              className={menuPanel}
-              align="end"
-              onCloseAutoFocus={(event) => event.preventDefault()}
-            >
-              <DropdownMenu.Item className={menuItem} asChild>
-                <Link to={`/live/${desk.id}`}>
-                  Go live <MonitorPlay size={14} />
-                </Link>
-              </DropdownMenu.Item>
-              <DropdownMenu.Item className={menuItem} onSelect={onRename}>
-                Rename <Pencil size={14} />
-              </DropdownMenu.Item>
-              <DropdownMenu.Item className={menuItem} onSelect={onDuplicate}>
-                Duplicate <Copy size={14} />
-              </DropdownMenu.Item>
-              <DropdownMenu.Item className={menuItem} asChild>
-                <a href={api.bundleAddress(desk.id)} download>
-                  Save as a file <Download size={14} />
-                </a>
-              </DropdownMenu.Item>
-              <DropdownMenu.Separator className={menuLine} />
-              <DropdownMenu.Item className={menuItem} onSelect={onRemove}>
-                Delete <Trash2 size={14} />
-              </DropdownMenu.Item>
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
-        </DropdownMenu.Root>
-      </div>
-    </li>
   );
 }

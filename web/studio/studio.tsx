@@ -19,6 +19,7 @@ import { currentScreen } from '../stores/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
 import { useView } from '../stores/view.ts';
 import { PickFromStage } from '../ui/colour-field.tsx';
+import { LargeDesk, useHeldDesk } from '../ui/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
 import { addWidget } from './acts.ts';
 import { Column } from './column/column.tsx';
@@ -40,6 +41,7 @@ export function Studio() {
   const isOpen = useDesk((state) => state.history !== null);
   const name = useDesk((state) => state.history?.present.name);
   const isSheetOpen = useView((view) => view.sheet !== null);
+  const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
   useKeys();
   useEffect(fetchLater, []);
@@ -52,6 +54,7 @@ export function Studio() {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
 
   if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
+  if (held) return <LargeDesk {...held} />;
   if (!isOpen) return <div className="grid h-full place-items-center text-dust">Opening the desk…</div>;
   return (
     <DndContext

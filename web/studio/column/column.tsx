@@ -1,6 +1,7 @@
 import { ChevronLeft } from 'lucide-react';
 import { Fragment, Suspense, useDeferredValue, useLayoutEffect, useRef, type ReactNode } from 'react';
 import { later } from '../../later.ts';
+import { Quiet } from '../../render/quiet-card.tsx';
 import { useDesk } from '../../stores/desk.ts';
 import { chapterTitles, pages, useView, type Chapter } from '../../stores/view.ts';
 import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
@@ -75,7 +76,9 @@ export function Column() {
     >
       <Crumbs crumbs={crumbs} />
       <h2 className="mb-4 font-display text-[26px] leading-tight [overflow-wrap:anywhere]">{title}</h2>
-      <Suspense fallback={<p className="text-dust">One moment…</p>}>{body}</Suspense>
+      <Quiet of={title} instead={(error) => <BrokenPage error={error} />}>
+        <Suspense fallback={<p className="text-dust">One moment…</p>}>{body}</Suspense>
+      </Quiet>
     </aside>
   );
 }
@@ -93,6 +96,14 @@ function ChapterRoot({ chapter }: { chapter: Chapter }) {
     case 'widgets':
       return <WidgetsChapter />;
   }
+}
+
+function BrokenPage({ error }: { error: Error }) {
+  return (
+    <p role="alert" data-quiet className="rounded-lg bg-pit p-3 text-dust">
+      This page can&rsquo;t be shown ({error.message}). The desk is untouched: go on from another page.
+    </p>
+  );
 }
 
 interface Crumb {

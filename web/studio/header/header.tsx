@@ -55,6 +55,8 @@ function DeskMenu() {
   const name = useDesk((state) => state.history?.present.name ?? '');
   return (
     <DropdownMenu.Root modal={false}>
+      {/* The page's first heading; the button beside it shows the same name. */}
+      <h1 className="sr-only">{name}</h1>
       <DropdownMenu.Trigger
         className="flex h-9 min-w-0 max-w-[230px] items-center gap-2 rounded-lg px-3.5 hover:bg-velvet"
         aria-label={`${name}: menu of the desk`}

@@ -1,0 +1,32 @@
+import { useEffect, useMemo, useState } from 'react';
+import { api, type ListedDesk } from '../api/client.ts';
+import { listen } from '../api/events.ts';
+
+/** The list of desks on the shelf, kept up to date. */
+export function useDesks() {
+  const [desks, setDesks] = useState<ListedDesk[] | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
+  const reload = useMemo(() => {
+    let newest = 0;
+    return async () => {
+      const mine = ++newest;
+      const found = await api.desks().then(
+        (desks) => ({ desks, failure: null }),
+        (error: Error) => ({ desks: null, failure: error.message }),
+      );
+      // One asked for later may have been answered sooner: an older answer doesn't undo it.
+      if (mine !== newest) return;
+      if (found.desks) setDesks(found.desks);
+      setFailure(found.failure);
+    };
+  }, []);
+  useEffect(() => {
+    void reload();
+    return listen(false, {
+      onSaved: () => void reload(),
+      onRemoved: () => void reload(),
+      onHello: () => void reload(),
+    });
+  }, [reload]);
+  return { desks, failure, reload };
+}

@@ -1,0 +1,69 @@
+import { useEffect, useState, type RefObject } from 'react';
+import type { Desk } from '../../core/desk/schema.ts';
+import { ServerProblem, api, type ListedDesk } from '../api/client.ts';
+import { prepareDrawing } from '../stores/drawing.ts';
+
+/** Desks with more widgets than this are not drawn on the shelf: it has others to show. */
+export const MOST_DRAWN = 600;
+const TRY_AGAIN_MS = 1500;
+
+export type Shelved =
+  | { state: 'waiting' }
+  | { state: 'there'; desk: Desk }
+  /** Too much to draw it small. */
+  | { state: 'large' }
+  | { state: 'unreadable'; sentence: string };
+
+/** The desk behind a line of the list, fetched once its place comes near the window, and anew when it was saved. */
+export function useShelvedDesk(
+  { id, revision, summary }: ListedDesk,
+  place: RefObject<HTMLElement | null>,
+): Shelved {
+  const [shelved, setShelved] = useState<Shelved>({ state: 'waiting' });
+  const isNear = useIsNear(place);
+  const isLarge = (summary?.widgets ?? 0) > MOST_DRAWN;
+
+  useEffect(() => {
+    if (!isNear) return;
+    if (isLarge) {
+      setShelved({ state: 'large' });
+      return;
+    }
+    let isWanted = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    async function fetchIt(): Promise<void> {
+      try {
+        const { desk } = await api.desk(id);
+        await prepareDrawing(desk);
+        if (isWanted) setShelved({ state: 'there', desk });
+      } catch (error) {
+        if (!isWanted) return;
+        if (!(error instanceof ServerProblem)) timer = setTimeout(() => void fetchIt(), TRY_AGAIN_MS);
+        else if (error.status !== 404) setShelved({ state: 'unreadable', sentence: error.message });
+      }
+    }
+    void fetchIt();
+    return () => {
+      isWanted = false;
+      clearTimeout(timer);
+    };
+  }, [id, revision, isNear, isLarge]);
+  return shelved;
+}
+
+/** Whether something has come within a window's height of being seen. */
+function useIsNear(place: RefObject<HTMLElement | null>): boolean {
+  const [isNear, setNear] = useState(false);
+  useEffect(() => {
+    const element = place.current;
+    if (!element || isNear) return;
+    const observer = new IntersectionObserver(
+      (entries) => entries.some(({ isIntersecting }) => isIntersecting) && setNear(true),
+      // What scrolls is the root: a margin around anything further out would be cut off by it.
+      { root: element.closest('[data-shelf]'), rootMargin: '100%' },
+    );
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [place, isNear]);
+  return isNear;
+}
