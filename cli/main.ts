@@ -8,6 +8,7 @@ import { drawRoles } from '../core/colour/scheme.ts';
 import { problemText, readDesk, refuse, type Result } from '../core/desk/read.ts';
 import type { Desk } from '../core/desk/schema.ts';
 import { solve } from '../core/scene/solve.ts';
+import { learnTextOf } from '../core/text/families.ts';
 import { formatMoment } from '../core/sources/time/time.ts';
 
 /** Exit codes, for scripts. */
@@ -136,6 +137,7 @@ async function solveFile(file: string, { screen, at }: Values, now: () => number
   const moment = at === undefined ? now() : Date.parse(at);
   if (Number.isNaN(moment))
     throw new Stop(EXIT.usage, `--at ${at}: not a moment, such as 2026-11-24T07:12:00Z.`);
+  await learnTextOf(desk.value);
   const scene = solve(sized(desk.value, screen), { moment });
   const lines = scene.screens.flatMap(({ name, rect, free, edges, widgets }) => [
     `${name}, ${rect.width} × ${rect.height}; free ${box(free)}`,

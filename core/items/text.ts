@@ -1,6 +1,6 @@
 import { clamp } from '../arrange/geometry.ts';
 import type { ItemContext, TextContext, TextSpot } from '../kinds.ts';
-import { setStyle, textWidth, type TextStyle } from '../text/measure.ts';
+import { setStyle, steadyWidth, textWidth, type TextStyle } from '../text/measure.ts';
 
 /** Room before and after a text or an icon on an edge, px. */
 export const ITEM_PADDING = 8;
@@ -19,7 +19,7 @@ export const LABEL_GAP = 8;
 export function linesLength(lines: readonly string[], context: ItemContext): number {
   const style = itemText(context);
   if (context.isVertical) return Math.ceil(lines.length * setStyle(style).size * LINE_HEIGHT) + ITEM_PADDING;
-  return Math.ceil(Math.max(0, ...lines.map((line) => textWidth(line, style)))) + 2 * ITEM_PADDING;
+  return Math.ceil(Math.max(0, ...lines.map((line) => steadyWidth(line, style)))) + 2 * ITEM_PADDING;
 }
 
 /** Lines of text in the middle of an item, one above the other. */

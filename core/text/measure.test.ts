@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { plainUse } from '../desk/look-schema.ts';
 import { families, type Family } from '../desk/values.ts';
-import { textWidth, type DeskFont } from './measure.ts';
+import { steadyWidth, textWidth, type DeskFont } from './measure.ts';
 
 describe('measuring text', () => {
   const font = (family: Family): DeskFont => ({ ...plainUse(family), metrics: null });
@@ -28,30 +28,58 @@ describe('measuring text', () => {
     );
   });
 
-  it('counts all figures as wide as each other', () => {
+  it('sets figures side by side in one width where a family has such figures, and gives room for any in all', () => {
     for (const family of families) {
-      const widths = [...'0123456789'].map((figure) => textWidth(figure, { ...style, font: font(family) }));
-      expect(new Set(widths).size, family).to.equal(1);
+      const of = (text: string) => textWidth(text, { ...style, font: font(family) });
+      const widths = [...'0123456789'].map(of);
+      if (family !== 'fraunces' && family !== 'commissioner')
+        expect(new Set(widths).size, family).to.equal(1);
+      const room = steadyWidth('0', { ...style, font: font(family) });
+      expect(room, family).to.equal(Math.max(...widths));
     }
   });
 
-  it('adds up: the whole is the sum of its parts', () => {
+  it('changes with the size in families that do: small text is set wider', () => {
+    for (const family of ['fraunces', 'newsreader', 'bricolage-grotesque'] as const) {
+      const of = (size: number) =>
+        textWidth('Thursday 26 November', { font: font(family), size, weight: 400 }) / size;
+      expect(of(11) / of(90), family).to.be.above(1.04);
+    }
+    const plain = (size: number) => textWidth('Thursday', { ...style, size }) / size;
+    expect(plain(11)).to.be.closeTo(plain(90), 1e-9);
+  });
+
+  it('stands pairs closer as the font does', () => {
+    const of = (text: string) => textWidth(text, style);
+    expect(of('AV')).to.be.below(of('A') + of('V') - 0.5);
+    expect(of('HH')).to.be.closeTo(2 * of('H'), 1e-9);
+    expect(of('ÀV'), 'with an accent as without').to.be.closeTo(of('AV'), 0.3);
+  });
+
+  it('is never below nothing, and knows a letter with an accent however it is written', () => {
     fc.assert(
       fc.property(
-        fc.string(),
-        fc.string(),
+        fc.string({ unit: 'binary' }),
         fc.constantFrom(...families),
-        fc.integer({ min: 100, max: 900 }),
-        (a, b, family, weight) => {
-          const width = (text: string) => textWidth(text, { font: font(family), size: 16, weight });
-          expect(width(a + b)).to.be.closeTo(width(a) + width(b), 1e-6);
-          expect(width(a)).to.be.at.least(0);
+        fc.integer({ min: 1, max: 1000 }),
+        (text, family, weight) => {
+          const width = (of: string) => textWidth(of, { font: font(family), size: 16, weight });
+          expect(width(text)).to.be.at.least(0);
+          expect(width(text.normalize('NFD'))).to.be.closeTo(width(text.normalize('NFC')), 0.2 * text.length);
         },
       ),
     );
+    expect(textWidth('Łódź', style)).to.be.closeTo(textWidth('Lodz', style), 3);
   });
 
-  it('leaves room for letters that it does not know', () => {
-    expect(textWidth('ж', style)).to.equal(textWidth('m', style));
+  it('takes other scripts and signs from what the page falls back to, and leaves room for the rest', () => {
+    const commissioner = { ...style, font: font('commissioner') };
+    expect(textWidth('Прилив', style)).to.be.closeTo(textWidth('Прилив', commissioner), 1e-9);
+    expect(textWidth('潮', style)).to.equal(20);
+    expect(textWidth('é', style)).to.equal(textWidth('e\u0301', style));
+    // A letter that nobody ships has the room of an m.
+    expect(textWidth('ཀ', style)).to.equal(textWidth('m', style));
+    for (const name of ['__proto__', 'constructor'])
+      expect(textWidth(name, style), name).to.be.within(20, 200);
   });
 });

@@ -30,6 +30,9 @@ export const ScreenView = memo(function ScreenView({
         background: scene.roles.ground,
         ...typeVariables(fonts),
         fontFamily: 'var(--font-desk-text)',
+        // As the core measures: figures of one width, and letters as wide at any zoom as they are drawn.
+        fontVariantNumeric: 'tabular-nums lining-nums',
+        textRendering: 'geometricPrecision',
         cursor: isInUse ? pointerCursor(scene.pointer) : undefined,
       }) as CSSProperties,
     [width, height, scene.roles.ground, fonts, isInUse, scene.pointer],

@@ -4,11 +4,14 @@ import { isOwn, type Family } from '../../core/desk/values.ts';
 import type { Fonts } from '../../core/kinds.ts';
 import type { TypeChoice } from '../../core/options.ts';
 
+/** What stands in for letters and signs that a family lacks: shipped too, so that the core can measure it. */
+const FALLBACK = "'Commissioner Variable', 'Noto Sans Symbols Variable', 'Noto Sans Symbols 2', sans-serif";
+
 /** How families are called in style sheets; those of one's own by their file. */
 export function fontStack(family: Family): string {
-  if (isOwn(family)) return `'${ownFontName(family)}', sans-serif`;
+  if (isOwn(family)) return `'${ownFontName(family)}', ${FALLBACK}`;
   const words = family.split('-').map((word) => (word[0] ?? '').toUpperCase() + word.slice(1));
-  return `'${words.join(' ')} Variable', sans-serif`;
+  return `'${words.join(' ')} Variable', ${FALLBACK}`;
 }
 
 export function ownFontName(family: string): string {

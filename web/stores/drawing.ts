@@ -1,7 +1,5 @@
 import type { Desk } from '../../core/desk/schema.ts';
-import { isOwn } from '../../core/desk/values.ts';
-import { familiesOf, learnFamilies } from '../../core/text/families.ts';
-import { knowsFamily } from '../../core/text/measure.ts';
+import { learnMissing, learnTextOf } from '../../core/text/families.ts';
 import { ownFontAddress } from '../api/addresses.ts';
 import { persist } from '../later.ts';
 import { loadIconSet } from '../render/icons.tsx';
@@ -12,11 +10,18 @@ const asked = new Set<string>();
 
 /** Fetches what a desk is drawn with besides its picture, before it is shown. */
 export async function prepareDrawing(desk: Desk): Promise<void> {
-  await Promise.all([prepareType(desk), loadIconSet(desk.look.icons.set)]);
+  askForOwnFonts(desk);
+  await Promise.all([persist(() => learnTextOf(desk)), loadIconSet(desk.look.icons.set)]);
 }
 
-/** Makes a desk's type ready: its widths are learned, fonts of one's own are fetched. Null when all is there. */
-export function prepareType(desk: Desk): Promise<void> | null {
+/** Makes the type of a desk that was changed ready: widths are learned, fonts of one's own fetched. Null when all is there. */
+export function prepareType(desk: Desk): Promise<unknown> | null {
+  askForOwnFonts(desk);
+  const learn = learnMissing(desk);
+  return learn && persist(learn);
+}
+
+function askForOwnFonts(desk: Desk): void {
   for (const { id } of desk.look.ownFonts) {
     if (asked.has(id)) continue;
     asked.add(id);
@@ -25,6 +30,4 @@ export function prepareType(desk: Desk): Promise<void> | null {
     // The browser checks a font too; one that it refuses leaves the fallback in its place.
     face.load().catch(() => asked.delete(id));
   }
-  const missing = familiesOf(desk).filter((family) => !isOwn(family) && !knowsFamily(family));
-  return missing.length > 0 ? persist(() => learnFamilies(missing)) : null;
 }

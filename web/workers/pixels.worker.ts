@@ -7,7 +7,7 @@ import { extractPalette, type Pixels, type Swatch } from '../../core/colour/extr
 import type { Desk } from '../../core/desk/schema.ts';
 import { judgeDesk, type JudgeConditions, type Judgement } from '../../core/legibility/judge.ts';
 import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
-import { familiesOf, learnFamilies } from '../../core/text/families.ts';
+import { learnTextOf } from '../../core/text/families.ts';
 import { backdropAddress } from '../api/addresses.ts';
 
 /** Work on pixels, off the page. Sources come from the server as they lie on the screen; the rest is done here. */
@@ -70,12 +70,12 @@ async function readColours(drawn: Drawn, size: Size): Promise<Swatch[]> {
 }
 
 async function judge(desk: Desk, conditions: JudgeConditions): Promise<Judgement[]> {
-  await learnFamilies(familiesOf(desk));
+  await learnTextOf(desk);
   return judgeDesk(desk, conditions, pixelsOf);
 }
 
 async function findMends(desk: Desk, conditions: JudgeConditions, judgement: Judgement): Promise<Mend[]> {
-  await learnFamilies(familiesOf(desk));
+  await learnTextOf(desk);
   return mendsFor(desk, conditions, judgement, pixelsOf);
 }
 

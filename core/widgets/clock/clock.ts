@@ -11,7 +11,7 @@ import {
   fontOf,
   type TypeChoice,
 } from '../../options.ts';
-import { setStyle, textWidth, type TextStyle } from '../../text/measure.ts';
+import { setStyle, steadyWidth, type TextStyle } from '../../text/measure.ts';
 
 const faces = [
   { id: 'serif', title: 'Serif' },
@@ -133,7 +133,7 @@ function line(
     y: 0,
     align: 'start',
     isSoft: false,
-    width: textWidth(text, style),
+    width: steadyWidth(text, style),
     height: size * leading,
     size,
     weight,
@@ -189,7 +189,7 @@ function layClock(
               ]
             : []),
         ],
-        across: textWidth('00', { font, ...time }) + (view.seconds ? 44 : 0),
+        across: steadyWidth('00', { font, ...time }) + (view.seconds ? 44 : 0),
       };
     }
     case 'hands': {

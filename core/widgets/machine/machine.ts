@@ -3,7 +3,7 @@ import { defineWidget, type TextContext, type TextSpot } from '../../kinds.ts';
 import { TypeOption, colourOption, fontOf, type TypeChoice } from '../../options.ts';
 import type { MachineReading } from '../../sources/machine/machine.ts';
 import { machineOrigins } from '../../sources/readings.ts';
-import { setStyle, textWidth, type TextStyle } from '../../text/measure.ts';
+import { setStyle, steadyWidth, textWidth, type TextStyle } from '../../text/measure.ts';
 import { formatBytes, formatRate } from './units.ts';
 
 const faces = [
@@ -116,7 +116,7 @@ export const machine = defineWidget({
   size(view, face, { fonts }) {
     const rows = Math.max(1, view.meters.length);
     const font = fontOf(view.type, 'text', fonts);
-    const width = (text: string, size: number, weight = 400) => textWidth(text, { font, size, weight });
+    const width = (text: string, size: number, weight = 400) => steadyWidth(text, { font, size, weight });
     /** The widest title with its widest figure beside it. */
     const across = (size: number) =>
       Math.ceil(

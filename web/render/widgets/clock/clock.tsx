@@ -14,8 +14,6 @@ function figures(
 ): CSSProperties {
   return {
     ...setAs(view.type, ofFace, setting),
-    fontVariationSettings: '"opsz" 144',
-    fontVariantNumeric: 'tabular-nums lining-nums',
     lineHeight: 0.82,
     whiteSpace: 'pre',
   };

@@ -1,0 +1,126 @@
+import { expect } from 'chai';
+import type { FontUse } from '../../core/desk/look-schema.ts';
+import { plainUse } from '../../core/desk/look-schema.ts';
+import { families, type Family } from '../../core/desk/values.ts';
+import { learnFamilies, learnOthers } from '../../core/text/families.ts';
+import { steadyWidth, textWidth } from '../../core/text/measure.ts';
+import { fontStack } from '../../web/render/type.ts';
+import { withApp } from '../support/app.ts';
+
+/** Texts of the kinds that stand on desks: names, dates, times, readings, accents, other scripts, signs. */
+const texts = [
+  'Thursday 26 November',
+  'AVATAR Type Yonder To Fjord',
+  'Tallybook, Wavebox & Postbag',
+  'processor 47 % 128.5 GB of 512 GB',
+  '11:11',
+  '07:12:48 pm',
+  'Çà et là: Ångström, Łódź, Žižek, Őrség, ğış',
+  'Hide “the dark room”… – 12 °C',
+  'WAVES & WIND',
+];
+const others = ['Θάλασσα και αέρας', 'Прилив и ветер', '★ ← ☀ ♪ ✓ ●', '潮の満ち引き'];
+const sizes = [9, 11, 14, 17, 20, 32, 56, 120];
+const weights = [200, 340, 400, 500, 620, 700, 850];
+
+withApp('text as the core measures it', ({ open }) => {
+  before(async () => {
+    await learnFamilies();
+    await learnOthers();
+  });
+
+  /** Widths of texts as the page sets them under a desk's settings. */
+  async function drawn(page: Awaited<ReturnType<typeof open>>, cases: Case[]): Promise<number[]> {
+    return page.evaluate(async (list) => {
+      const box = document.createElement('div');
+      box.style.cssText = 'position:absolute;left:0;top:0;white-space:pre;text-rendering:geometricPrecision';
+      document.body.append(box);
+      box.append(
+        ...list.map(({ text, stack, size, weight, spacing }) => {
+          const span = document.createElement('span');
+          span.style.cssText = `position:absolute;font:${weight} ${size}px ${stack};letter-spacing:${spacing}em;font-variant-numeric:tabular-nums lining-nums`;
+          span.textContent = text;
+          return span;
+        }),
+      );
+      await Promise.all(
+        list.map(({ text, stack, size, weight }) =>
+          document.fonts.load(`${weight} ${size}px ${stack}`, text),
+        ),
+      );
+      await document.fonts.ready;
+      const widths = [...box.children].map((span) => span.getBoundingClientRect().width);
+      box.remove();
+      return widths;
+    }, cases);
+  }
+
+  interface Case {
+    family: Family;
+    text: string;
+    stack: string;
+    size: number;
+    weight: number;
+    spacing: number;
+  }
+
+  const measured = ({ family, text, size, weight, spacing }: Case) => {
+    const font: FontUse = plainUse(family);
+    return textWidth(text, { font: { ...font, metrics: null }, size, weight, spacing });
+  };
+
+  it('is as wide as the page sets it, within 2 %, in every family, weight and size', async () => {
+    const page = await open('/desk/bare-desk');
+    await page.locator('[data-stage] [data-screen]').first().waitFor();
+    for (const family of families) {
+      const cases = texts.flatMap((text) =>
+        sizes.flatMap((size) =>
+          weights.map((weight) => ({ family, text, stack: fontStack(family), size, weight, spacing: 0 })),
+        ),
+      );
+      const widths = await drawn(page, cases);
+      const worst = cases
+        .map((one, index) => ({ ...one, off: measured(one) / (widths[index] ?? 1) - 1 }))
+        .sort((a, b) => Math.abs(b.off) - Math.abs(a.off))[0];
+      expect(
+        Math.abs(worst?.off ?? 1),
+        `${family}: "${worst?.text}" at ${worst?.size} px, ${worst?.weight}`,
+      ).to.be.below(0.02);
+    }
+  });
+
+  it('is as wide in scripts and signs that a family lacks, by what is shipped for them', async () => {
+    const page = await open('/desk/bare-desk');
+    await page.locator('[data-stage] [data-screen]').first().waitFor();
+    for (const family of families) {
+      const cases = others.map((text) => ({
+        family,
+        text,
+        stack: fontStack(family),
+        size: 24,
+        weight: 400,
+        spacing: 0.02,
+      }));
+      const widths = await drawn(page, cases);
+      cases.forEach((one, index) => {
+        const off = measured(one) / (widths[index] ?? 1) - 1;
+        // What nobody ships a font for is given room.
+        const limit = one.text.includes('潮') ? [-0.02, 0.8] : [-0.02, 0.02];
+        expect(off, `${family}: ${one.text}`).to.be.within(limit[0] ?? 0, limit[1] ?? 0);
+      });
+    }
+  });
+
+  it('has room for every time that a clock may show', () => {
+    for (const family of families) {
+      const style = { font: { ...plainUse(family), metrics: null }, size: 40, weight: 400 };
+      const room = steadyWidth('00:00', style);
+      for (let minute = 0; minute < 1440; minute++) {
+        const two = (value: number) => String(value).padStart(2, '0');
+        const width = textWidth(`${two(Math.floor(minute / 60))}:${two(minute % 60)}`, style);
+        expect(width, family).to.be.at.most(room * 1.02);
+      }
+      expect(steadyWidth('11:11', style)).to.equal(room);
+    }
+  });
+});
