@@ -67,6 +67,18 @@ describe('snap', () => {
     expect(guides.some(({ kind, from, to }) => kind === 'spacing' && to - from === 40)).to.equal(true);
   });
 
+  it('repeats only gaps that can be seen: between parts that face each other, with nothing across', () => {
+    const a = { x: 100, y: 200, width: 100, height: 50 };
+    const b = { x: 240, y: 200, width: 100, height: 50 };
+    // A long part lies under all of them and across the gap.
+    const across = { x: 90, y: 220, width: 160, height: 100 };
+    expect(at({ moving: moving(383, 185), others: [a, b] }).x).to.equal(380);
+    expect(at({ moving: moving(383, 185), others: [a, b, across] }).guides).to.deep.equal([]);
+    // The next by its start does not face the first; the one after it does.
+    const high = { x: 210, y: 150, width: 10, height: 45 };
+    expect(at({ moving: moving(383, 170), others: [a, high, b] }).x).to.equal(380);
+  });
+
   it('keeps an axis that the move does not change', () => {
     expect(at({ moving: moving(4, 45), along: { x: true, y: false } })).to.include({ x: 0, y: 45 });
   });
@@ -115,13 +127,43 @@ function plainSnap({ moving, others, screen, free, margin, tolerance }: SnapInpu
         moving[cross] < other[cross] + other[crossLength],
     )
     .sort((a, b) => a[axis] - b[axis]);
-  row.forEach((a, index) => {
-    const b = row[index + 1];
-    const gap = b ? b[axis] - a[axis] - a[length] : 0;
-    if (!b || gap <= 0) return;
-    starts.push(b[axis] + b[length] + gap, a[axis] - gap - own);
-    if (gap > own) starts.push(a[axis] + a[length] + (gap - own) / 2);
-  });
+  const end = (part: Rect) => part[axis] + part[length];
+  /** The gap from one part to a later one where they face each other, as a rectangle; null for none. */
+  function gapBetween(a: Rect, b: Rect): { along: [number, number]; across: [number, number] } | null {
+    const across: [number, number] = [
+      Math.max(a[cross], b[cross]),
+      Math.min(a[cross] + a[crossLength], b[cross] + b[crossLength]),
+    ];
+    return across[1] - across[0] > 0.01 ? { along: [end(a), b[axis]], across } : null;
+  }
+  const isClear = (a: Rect, b: Rect) => {
+    const gap = gapBetween(a, b);
+    return (
+      gap !== null &&
+      !others.some(
+        (other) =>
+          other !== a &&
+          other !== b &&
+          other[axis] < gap.along[1] - 0.01 &&
+          end(other) > gap.along[0] + 0.01 &&
+          other[cross] < gap.across[1] - 0.01 &&
+          other[cross] + other[crossLength] > gap.across[0] + 0.01,
+      )
+    );
+  };
+  const putAt = (start: number): Rect => ({ ...moving, [axis]: start });
+  for (const a of row) {
+    for (const b of row) {
+      const gap = b[axis] - end(a);
+      if (a === b || gap <= 0.01) continue;
+      if (isClear(a, b) && isClear(b, putAt(end(b) + gap))) starts.push(end(b) + gap);
+      if (isClear(a, b) && isClear(putAt(a[axis] - gap - own), a)) starts.push(a[axis] - gap - own);
+      const middle = end(a) + (gap - own) / 2;
+      const isNext = !row.some((c) => c[axis] - end(a) > 0.01 && c[axis] < b[axis]);
+      if (gap - own > 0.02 && isNext && isClear(a, putAt(middle)) && isClear(putAt(middle), b))
+        starts.push(middle);
+    }
+  }
   const nearest = Math.min(...starts.map((start) => Math.abs(start - moving[axis])));
   return nearest <= tolerance ? nearest : 0;
 }

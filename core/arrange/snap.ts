@@ -113,8 +113,8 @@ function candidatesOf(
 }
 
 /**
- * Starts that make the distances within a row of parts equal. The row is what overlaps the moving part across the
- * axis, in order:
+ * Starts that make the distances between neighbours in a row equal. The row is what overlaps the moving part across the
+ * axis. Neighbours face each other, and nothing lies in the gap between them:
  *
  *     [A] g [B] g [moving]      [moving] g [A] g [B]      [A] g [moving] g [B]
  */
@@ -138,21 +138,60 @@ function equalGaps(
   const own = moving[length];
   const here = moving[axis];
   const found: { start: number; gap: number; rect: Rect }[] = [];
-  function add(start: number, gap: number, rect: Rect, at: number) {
-    if (Math.abs(start - here) <= tolerance) found.push({ start, gap, rect: { ...rect, [axis]: at } });
+  /** The parts are looked through only for what is near enough to catch at all. */
+  function add(start: number, gap: number, rect: Rect, at: number, isClear: () => boolean) {
+    if (Math.abs(start - here) <= tolerance && isClear())
+      found.push({ start, gap, rect: { ...rect, [axis]: at } });
   }
-  for (let index = 0; index + 1 < row.length; index++) {
-    const a = row[index] as Rect;
-    const b = row[index + 1] as Rect;
-    const aEnd = a[axis] + a[length];
-    const bEnd = b[axis] + b[length];
-    const gap = b[axis] - aEnd;
-    if (gap <= 0) continue;
-    add(bEnd + gap, gap, b, bEnd);
-    add(a[axis] - gap - own, gap, a, a[axis] - gap);
-    if (gap > own) add(aEnd + (gap - own) / 2, (gap - own) / 2, a, aEnd);
+  const isFree = (a: Rect, b: Rect) => isGapFree(a, b, others, axis);
+  for (const [index, a] of row.entries()) {
+    const aStart = a[axis];
+    const aEnd = aStart + a[length];
+    let isNearest = true;
+    for (let next = index + 1; next < row.length; next++) {
+      const b = row[next] as Rect;
+      const gap = b[axis] - aEnd;
+      if (gap <= SAME) continue;
+      const bEnd = b[axis] + b[length];
+      add(bEnd + gap, gap, b, bEnd, () => isFree(a, b) && isFree(b, { ...moving, [axis]: bEnd + gap }));
+      const before = aStart - gap - own;
+      add(before, gap, a, aStart - gap, () => isFree(a, b) && isFree({ ...moving, [axis]: before }, a));
+      // Between two, it is the moving part that both must face, with none of the row among them.
+      const room = (gap - own) / 2;
+      if (isNearest && room > SAME) {
+        const middle = { ...moving, [axis]: aEnd + room };
+        add(aEnd + room, room, a, aEnd, () => isFree(a, middle) && isFree(middle, b));
+      }
+      isNearest = false;
+    }
   }
   return found;
+}
+
+/** What two rectangles share across an axis; null for nothing. */
+function bandOf(a: Rect, b: Rect, axis: Axis): { from: number; to: number } | null {
+  const cross: Axis = axis === 'x' ? 'y' : 'x';
+  const length = lengthOf[cross];
+  const from = Math.max(a[cross], b[cross]);
+  const to = Math.min(a[cross] + a[length], b[cross] + b[length]);
+  return to - from > SAME ? { from, to } : null;
+}
+
+/** Whether nothing lies in the gap between two rectangles, one after the other, where they face each other. */
+function isGapFree(a: Rect, b: Rect, others: readonly Rect[], axis: Axis): boolean {
+  const band = bandOf(a, b, axis);
+  if (!band) return false;
+  const start = a[axis] + a[lengthOf[axis]];
+  const end = b[axis];
+  const isX = axis === 'x';
+  for (const other of others) {
+    const at = isX ? other.x : other.y;
+    if (at >= end - SAME || at + (isX ? other.width : other.height) <= start + SAME) continue;
+    const across = isX ? other.y : other.x;
+    const crosses = across < band.to - SAME && across + (isX ? other.height : other.width) > band.from + SAME;
+    if (crosses && other !== a && other !== b) return false;
+  }
+  return true;
 }
 
 function guideOf({ line, kind, rect }: Candidate, axis: Axis, rest: Rect): Guide[] {

@@ -92,6 +92,63 @@ describe('when a rotation changes', () => {
     );
   });
 
+  it('shows every entry, also those whose time the clocks leave out', () => {
+    // At Marrow Point 01:00 to 02:00 is left out on 29 March: 01:15 and 02:15 would fall together.
+    const change = times('01:15', '01:45', '02:15', '04:00');
+    const found = changesBetween(change, SPRING, SPRING + 6 * HOUR, place);
+    expect(found).to.have.length(4);
+    expect(new Set(found.map((at) => slotAt(change, at, place).number)).size).to.equal(4);
+    expect(wallTimes(found)).to.deep.equal(['02:15', '02:30', '02:45', '04:00']);
+  });
+
+  it('goes on at full hours of the wall clock, in zones that stand at a quarter or a half too', () => {
+    for (const zone of ['Asia/Kathmandu', 'Australia/Lord_Howe', 'America/St_Johns', 'Europe/London']) {
+      const there = { ...place, zone };
+      for (const minutes of [60, 120, 30, 15]) {
+        for (const day of [Date.UTC(2026, 0, 12), Date.UTC(2026, 6, 12)]) {
+          const found = changesBetween({ by: 'every', minutes }, day, day + 12 * HOUR, there);
+          expect(found).to.have.length(720 / minutes);
+          for (const at of found) {
+            const wall = wallClock(at, zone);
+            expect((wall.hour * 60 + wall.minute) % minutes, zone).to.equal(0);
+          }
+        }
+      }
+    }
+  });
+
+  it('goes on by the sun near the poles and where zone and longitude disagree: every slot has a beginning and an end', () => {
+    const anywhere = fc.record({
+      latitude: fc.oneof(
+        fc.double({ min: -90, max: 90, noNaN: true }),
+        fc.double({ min: 65, max: 69, noNaN: true }),
+        fc.double({ min: -69, max: -65, noNaN: true }),
+      ),
+      longitude: fc.double({ min: -180, max: 180, noNaN: true }),
+      zone: fc.constantFrom(
+        'UTC',
+        'Asia/Kathmandu',
+        'Pacific/Kiritimati',
+        'Pacific/Pago_Pago',
+        'Europe/Oslo',
+      ),
+    });
+    fc.assert(
+      fc.property(arbitraryMoment, anywhere, (moment, where) => {
+        const there = { ...place, ...where };
+        let slot = slotAt({ by: 'sun' }, moment, there);
+        for (let step = 0; step < 8; step++) {
+          expect(slot.until).to.be.above(slot.since);
+          const next = slotAt({ by: 'sun' }, slot.until, there);
+          expect(next.since).to.equal(slot.until);
+          expect(next.number).to.equal(slot.number + 1);
+          slot = next;
+        }
+      }),
+      { numRuns: 200 },
+    );
+  });
+
   it('never goes back or stands still over a night on which the clocks are set', () => {
     for (const night of [SPRING, AUTUMN]) {
       for (const change of [times('01:15', '01:45', '02:15'), { by: 'every', minutes: 30 } as Change]) {

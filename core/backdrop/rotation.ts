@@ -2,7 +2,7 @@ import { TZDate } from '@date-fns/tz';
 import type { Change, Rotation } from '../desk/backdrop-schema.ts';
 import type { GeoPlace } from '../desk/values.ts';
 import { sunTimes } from '../sources/sun/sun.ts';
-import { wallClock } from '../sources/time/time.ts';
+import { dayOf, wallClock } from '../sources/time/time.ts';
 import { createRandom } from '../sources/noise.ts';
 
 /**
@@ -40,36 +40,44 @@ function momentOn(day: number, time: string, zone: string): number {
   ).getTime();
 }
 
-/** The moments of a day at which a rotation changes, in order; as many on every day. */
+/** The moments of a day at which a rotation changes, in order and each apart; as many on every day. */
 function changesOn(day: number, change: Exclude<Change, { by: 'every' }>, place: GeoPlace): number[] {
-  if (change.by === 'times') {
-    return [...new Set(change.times)].map((time) => momentOn(day, time, place.zone)).sort((a, b) => a - b);
-  }
-  const { sunrise, sunset } = sunTimes(momentOn(day, '12:00', place.zone), place);
+  const noon = momentOn(day, '12:00', place.zone);
+  const { end } = dayOf(noon, place.zone);
+  if (change.by === 'times')
+    return apart(
+      [...new Set(change.times)].map((time) => momentOn(day, time, place.zone)),
+      end,
+    );
+  const { sunrise, sunset } = sunTimes(noon, place);
   // Where the sun stays up or down all day, the day still changes, at six and at eighteen.
-  return [sunrise ?? momentOn(day, '06:00', place.zone), sunset ?? momentOn(day, '18:00', place.zone)].sort(
-    (a, b) => a - b,
+  return apart(
+    [sunrise ?? momentOn(day, '06:00', place.zone), sunset ?? momentOn(day, '18:00', place.zone)],
+    end,
   );
 }
 
-export function slotAt(change: Change, moment: number, place: GeoPlace): Slot {
-  const { zone } = place;
-  if (change.by === 'every') {
-    const days = change.minutes / DAY_MINUTES;
-    if (Number.isInteger(days)) {
-      // Whole days go by the calendar, so that the change stays at midnight.
-      const number = Math.floor(dayNumber(moment, zone) / days);
-      return {
-        number,
-        since: momentOn(number * days, '00:00', zone),
-        until: momentOn((number + 1) * days, '00:00', zone),
-      };
-    }
-    const length = change.minutes * MINUTE;
-    const number = Math.floor(moment / length);
-    return { number, since: number * length, until: (number + 1) * length };
+/**
+ * Moments in order. Those that fall together (times of the hour that the clocks leave out come an hour later, where
+ * others may stand) are spread over what is left until the next, so that every entry has its turn.
+ */
+function apart(moments: readonly number[], end: number): number[] {
+  const sorted = [...moments].sort((a, b) => a - b);
+  for (let first = 0; first < sorted.length;) {
+    const at = sorted[first] ?? 0;
+    let after = first + 1;
+    while (sorted[after] === at) after++;
+    const room = (sorted[after] ?? end) - at;
+    for (let index = first + 1; index < after; index++)
+      sorted[index] = at + Math.floor((room * (index - first)) / (after - first));
+    first = after;
   }
-  const today = dayNumber(moment, zone);
+  return sorted;
+}
+
+export function slotAt(change: Change, moment: number, place: GeoPlace): Slot {
+  if (change.by === 'every') return everySlot(change.minutes, moment, place.zone);
+  const today = dayNumber(moment, place.zone);
   const days = [today - 1, today, today + 1].map((day) => changesOn(day, change, place));
   const all = days.flat();
   const each = days[0]?.length ?? 1;
@@ -79,6 +87,51 @@ export function slotAt(change: Change, moment: number, place: GeoPlace): Slot {
     since: all[passed - 1] ?? moment,
     until: all[passed] ?? moment + DAY_MINUTES * MINUTE,
   };
+}
+
+/** A slot of some minutes. What divides a day, or is days, goes by the wall clock: each hour at its full hour. */
+function everySlot(minutes: number, moment: number, zone: string): Slot {
+  const days = minutes / DAY_MINUTES;
+  if (Number.isInteger(days)) {
+    const number = Math.floor(dayNumber(moment, zone) / days);
+    return {
+      number,
+      since: momentOn(number * days, '00:00', zone),
+      until: momentOn((number + 1) * days, '00:00', zone),
+    };
+  }
+  if (DAY_MINUTES % minutes === 0) return slotOfDay(minutes, moment, zone);
+  // Anything else runs on through the nights, from a midnight long ago.
+  const start = momentOn(FIRST_DAY, '00:00', zone);
+  const length = minutes * MINUTE;
+  const number = Math.floor((moment - start) / length);
+  return { number, since: start + number * length, until: start + (number + 1) * length };
+}
+
+/** 1 January 2001. */
+const FIRST_DAY = 11323;
+
+function slotOfDay(minutes: number, moment: number, zone: string): Slot {
+  const day = dayNumber(moment, zone);
+  const { start, end } = dayOf(moment, zone);
+  const each = DAY_MINUTES / minutes;
+  const length = minutes * MINUTE;
+  if (end - start === DAY_MINUTES * MINUTE) {
+    const index = Math.floor((moment - start) / length);
+    const since = start + index * length;
+    return { number: day * each + index, since, until: since + length };
+  }
+  // A day on which the clocks are set.
+  const changes = apart(
+    Array.from({ length: each }, (_, index) => momentOn(day, wallTime(index * minutes), zone)),
+    end,
+  );
+  const index = Math.max(0, changes.filter((at) => at <= moment).length - 1);
+  return { number: day * each + index, since: changes[index] ?? start, until: changes[index + 1] ?? end };
+}
+
+function wallTime(minutes: number): string {
+  return `${Math.floor(minutes / 60)}:${minutes % 60}`;
 }
 
 /** The moments from `start` up to `end` (epoch ms) at which a rotation goes on. */

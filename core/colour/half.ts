@@ -1,10 +1,7 @@
 import type { HalfBy } from '../desk/look-schema.ts';
 import type { GeoPlace, Half } from '../desk/values.ts';
-import { sunAltitude } from '../sources/sun/sun.ts';
+import { isSunUp } from '../sources/sun/sun.ts';
 import { wallClock } from '../sources/time/time.ts';
-
-/** The altitude (degrees) at which the sun's upper rim meets the horizon, with the air's bending of light. */
-const SUNRISE = -0.833;
 
 /** The half in force at a moment (epoch ms). */
 export function halfAt(by: HalfBy, moment: number, place: GeoPlace): Half {
@@ -12,7 +9,7 @@ export function halfAt(by: HalfBy, moment: number, place: GeoPlace): Half {
     case 'choice':
       return by.half;
     case 'sun':
-      return sunAltitude(moment, place.latitude, place.longitude) > SUNRISE ? 'light' : 'dark';
+      return isSunUp(moment, place) ? 'light' : 'dark';
     case 'hours': {
       const { hour, minute } = wallClock(moment, place.zone);
       const now = hour * 60 + minute;

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { DAWN, arbitraryMoment } from '../../tests/support/desks.ts';
+import { halfAt } from '../colour/half.ts';
 import { byType } from '../kinds.ts';
 import { formatBytes, formatRate } from '../widgets/machine/units.ts';
 import { sources } from './list.ts';
@@ -64,6 +65,111 @@ describe('sun', () => {
     const altitude = (moment: number) => sources.sun.read({ seed: 0, place }, moment).altitude;
     expect(altitude((sunrise ?? 0) - HOUR)).to.be.below(0);
     expect(altitude((sunrise ?? 0) + HOUR)).to.be.above(0);
+  });
+
+  /** Rise and set by the sunrise equation (hour angle from declination and equation of time), written anew. */
+  function almanac(day: number, latitude: number, longitude: number): { rise: number; set: number } | null {
+    const rad = Math.PI / 180;
+    const at = (hours: number) => {
+      const t = (day + hours * HOUR - Date.UTC(2000, 0, 1, 12)) / 86_400_000 / 36525;
+      const l = (280.46646 + 36000.76983 * t) % 360;
+      const m = (357.52911 + 35999.05029 * t) * rad;
+      const c =
+        (1.914602 - 0.004817 * t) * Math.sin(m) + 0.019993 * Math.sin(2 * m) + 0.000289 * Math.sin(3 * m);
+      const omega = (125.04 - 1934.136 * t) * rad;
+      const lambda = (l + c - 0.00569 - 0.00478 * Math.sin(omega)) * rad;
+      const tilt = (23.439291 - 0.0130042 * t + 0.00256 * Math.cos(omega)) * rad;
+      const declination = Math.asin(Math.sin(tilt) * Math.sin(lambda));
+      const y = Math.tan(tilt / 2) ** 2;
+      const e = 0.016708634 - 0.000042037 * t;
+      const minutes =
+        (4 / rad) *
+        (y * Math.sin(2 * l * rad) -
+          2 * e * Math.sin(m) +
+          4 * e * y * Math.sin(m) * Math.cos(2 * l * rad) -
+          0.5 * y * y * Math.sin(4 * l * rad) -
+          1.25 * e * e * Math.sin(2 * m));
+      const cosine =
+        (Math.cos(90.8333 * rad) - Math.sin(latitude * rad) * Math.sin(declination)) /
+        (Math.cos(latitude * rad) * Math.cos(declination));
+      return { noon: 12 - longitude / 15 - minutes / 60, half: Math.acos(cosine) / rad / 15 };
+    };
+    const solve = (sign: number) => {
+      let hours = 12;
+      for (let turn = 0; turn < 6; turn++) {
+        const { noon, half } = at(hours);
+        hours = noon + sign * half;
+      }
+      return hours;
+    };
+    const [rise, set] = [solve(-1), solve(1)];
+    return Number.isNaN(rise + set) ? null : { rise: day + rise * HOUR, set: day + set * HOUR };
+  }
+
+  it('agrees with an almanac over years and places: within a minute below 60°, within two beyond', () => {
+    const places = fc.record({
+      latitude: fc.double({ min: -65, max: 65, noNaN: true }),
+      longitude: fc.double({ min: -179, max: 179, noNaN: true }),
+    });
+    fc.assert(
+      fc.property(arbitraryMoment, places, (moment, { latitude, longitude }) => {
+        const day = Math.floor(moment / 86_400_000) * 86_400_000;
+        const expected = almanac(day, latitude, longitude);
+        fc.pre(
+          expected !== null &&
+            expected.set - expected.rise < 23 * HOUR &&
+            expected.set - expected.rise > HOUR,
+        );
+        // In a zone of the sun's own, so that noon stands in the middle of the day.
+        const hours = Math.round(longitude / 15);
+        const zone = hours === 0 ? 'UTC' : `Etc/GMT${hours > 0 ? '-' : '+'}${Math.abs(hours)}`;
+        const there = { name: '', latitude, longitude, zone };
+        const { sunrise, sunset } = sources.sun.read({ seed: 0, place: there }, expected!.rise + 60_000);
+        const limit = Math.abs(latitude) < 60 ? 60_000 : 120_000;
+        expect(Math.abs((sunrise ?? 0) - expected!.rise), 'rise').to.be.below(limit);
+        const set = sources.sun.read({ seed: 0, place: there }, expected!.set - 60_000).sunset ?? sunset;
+        expect(Math.abs((set ?? 0) - expected!.set), 'set').to.be.below(limit);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('turns the half at its own sunrise and sunset, to the second, at any place and in any zone', () => {
+    const zones = [
+      'UTC',
+      'Europe/London',
+      'Asia/Kathmandu',
+      'Pacific/Auckland',
+      'America/St_Johns',
+      'Pacific/Kiritimati',
+    ];
+    fc.assert(
+      fc.property(
+        arbitraryMoment,
+        fc.double({ min: -90, max: 90, noNaN: true }),
+        fc.double({ min: -180, max: 180, noNaN: true }),
+        fc.constantFrom(...zones),
+        (moment, latitude, longitude, zone) => {
+          const there = { name: '', latitude, longitude, zone };
+          const { sunrise, sunset } = sources.sun.read({ seed: 0, place: there }, moment);
+          const { start, end } = dayOf(moment, zone);
+          for (const [at, before, after] of [
+            [sunrise, 'dark', 'light'],
+            [sunset, 'light', 'dark'],
+          ] as const) {
+            if (at === null) continue;
+            expect(at).to.be.within(start, end - 1);
+            expect(halfAt({ by: 'sun' }, at - 1500, there)).to.equal(before);
+            expect(halfAt({ by: 'sun' }, at + 1500, there)).to.equal(after);
+          }
+          // Where neither is found, nothing changes all day.
+          if (sunrise === null && sunset === null)
+            for (let at = start; at < end; at += HOUR)
+              expect(halfAt({ by: 'sun' }, at, there)).to.equal(halfAt({ by: 'sun' }, start, there));
+        },
+      ),
+      { numRuns: 200 },
+    );
   });
 
   it('does not rise in a polar night', () => {
