@@ -106,7 +106,10 @@ function candidatesOf(
     add(end, end, 'part', other);
     add(start - own, start, 'part', other);
   }
-  for (const { start, gap, rect } of equalGaps(moving, others, axis, tolerance)) {
+  // A gap further away than the nearest line can't win: it is not looked for.
+  let nearest = tolerance;
+  for (const { start } of found) nearest = Math.min(nearest, Math.abs(start - here) + SAME);
+  for (const { start, gap, rect } of equalGaps(moving, others, axis, nearest)) {
     add(start, start, 'spacing', { ...rect, [length]: gap });
   }
   return found;
@@ -136,33 +139,38 @@ function equalGaps(
   row.sort((a, b) => a[axis] - b[axis]);
 
   const own = moving[length];
-  const here = moving[axis];
+  const low = moving[axis] - tolerance;
+  const high = moving[axis] + tolerance;
   const found: { start: number; gap: number; rect: Rect }[] = [];
-  /** The parts are looked through only for what is near enough to catch at all. */
-  function add(start: number, gap: number, rect: Rect, at: number, isClear: () => boolean) {
-    if (Math.abs(start - here) <= tolerance && isClear())
-      found.push({ start, gap, rect: { ...rect, [axis]: at } });
-  }
   const isFree = (a: Rect, b: Rect) => isGapFree(a, b, others, axis);
-  for (const [index, a] of row.entries()) {
+  /** The parts are looked through only for what is near enough to catch at all. */
+  function add(start: number, gap: number, rect: Rect, at: number, isClear: (rest: Rect) => boolean) {
+    if (isClear({ ...moving, [axis]: start })) found.push({ start, gap, rect: { ...rect, [axis]: at } });
+  }
+  for (let index = 0; index < row.length; index++) {
+    const a = row[index] as Rect;
     const aStart = a[axis];
     const aEnd = aStart + a[length];
     let isNearest = true;
     for (let next = index + 1; next < row.length; next++) {
       const b = row[next] as Rect;
-      const gap = b[axis] - aEnd;
+      const bStart = b[axis];
+      const gap = bStart - aEnd;
       if (gap <= SAME) continue;
-      const bEnd = b[axis] + b[length];
-      add(bEnd + gap, gap, b, bEnd, () => isFree(a, b) && isFree(b, { ...moving, [axis]: bEnd + gap }));
+      const bEnd = bStart + b[length];
+      const after = bEnd + gap;
       const before = aStart - gap - own;
-      add(before, gap, a, aStart - gap, () => isFree(a, b) && isFree({ ...moving, [axis]: before }, a));
+      if (after >= low && after <= high) add(after, gap, b, bEnd, (rest) => isFree(a, b) && isFree(b, rest));
+      if (before >= low && before <= high)
+        add(before, gap, a, aStart - gap, (rest) => isFree(a, b) && isFree(rest, a));
       // Between two, it is the moving part that both must face, with none of the row among them.
       const room = (gap - own) / 2;
-      if (isNearest && room > SAME) {
-        const middle = { ...moving, [axis]: aEnd + room };
-        add(aEnd + room, room, a, aEnd, () => isFree(a, middle) && isFree(middle, b));
-      }
+      const middle = aEnd + room;
+      if (isNearest && room > SAME && middle >= low && middle <= high)
+        add(middle, room, a, aEnd, (rest) => isFree(a, rest) && isFree(rest, b));
       isNearest = false;
+      // Those that come next stand further away, to both sides.
+      if (bStart + gap > high && before < low) break;
     }
   }
   return found;

@@ -97,9 +97,14 @@ export function textWidth(text: string, style: TextStyle): number {
 
 /** The same with every figure as wide as the widest: room in which a time or a reading can change. */
 export function steadyWidth(text: string, style: TextStyle): number {
-  const { size, weight } = setStyle(style);
-  const { widestFigure } = cutOf(metricsOf(style.font), weight, size);
-  return textWidth(text.replace(/\d/g, widestFigure), style);
+  const { size, weight, spacing } = setStyle(style);
+  const cut = cutOf(metricsOf(style.font), weight, size);
+  let steady = cut.steady.get(text);
+  if (steady === undefined) {
+    if (cut.steady.size >= MOST_TEXTS) cut.steady.clear();
+    cut.steady.set(text, (steady = emWidth(text.replace(/\d/g, cut.widestFigure), cut)));
+  }
+  return (steady + spacing * text.length) * size;
 }
 
 /** A family at one weight and size. */
@@ -111,13 +116,15 @@ interface Cut {
   letters: Map<string, number>;
   /** Em by text; the same few texts are asked for again and again. */
   texts: Map<string, number>;
+  /** The same with every figure as wide as the widest. */
+  steady: Map<string, number>;
   /** What is listed for each weight and size, at this one. */
   advance: Blend;
   /** Thousandths of an em by which two letters stand further apart, by their places among the signs of ASCII. */
   kern(before: number, after: number): number;
 }
 
-let cuts = new WeakMap<ShippedMetrics, Map<string, Cut>>();
+let cuts = new WeakMap<ShippedMetrics, Map<number, Cut>>();
 const MOST_TEXTS = 2000;
 const MOST_CUTS = 200;
 
@@ -125,7 +132,7 @@ function cutOf(metrics: ShippedMetrics, weight: number, size: number): Cut {
   let known = cuts.get(metrics);
   if (!known) cuts.set(metrics, (known = new Map()));
   // Only some families change with their size.
-  const key = metrics.sizes ? `${weight} ${size}` : String(weight);
+  const key = metrics.sizes ? weight * 65536 + size : weight;
   let cut = known.get(key);
   if (!cut) {
     if (known.size >= MOST_CUTS) known.clear();
@@ -165,6 +172,7 @@ function makeCut(metrics: ShippedMetrics, weight: number, size: number): Cut {
     widestFigure: '0',
     letters: new Map(),
     texts: new Map(),
+    steady: new Map(),
     advance: blendAt(metrics.weights, metrics.sizes, weight, size),
     kern: kernAt(metrics.kerning, weight, size),
   };
