@@ -143,32 +143,36 @@ function equalGaps(
   const high = moving[axis] + tolerance;
   const found: { start: number; gap: number; rect: Rect }[] = [];
   const isFree = (a: Rect, b: Rect) => isGapFree(a, b, others, axis);
-  /** The parts are looked through only for what is near enough to catch at all. */
-  function add(start: number, gap: number, rect: Rect, at: number, isClear: (rest: Rect) => boolean) {
-    if (isClear({ ...moving, [axis]: start })) found.push({ start, gap, rect: { ...rect, [axis]: at } });
-  }
-  for (let index = 0; index < row.length; index++) {
-    const a = row[index] as Rect;
-    const aStart = a[axis];
-    const aEnd = aStart + a[length];
-    let isNearest = true;
-    for (let next = index + 1; next < row.length; next++) {
-      const b = row[next] as Rect;
-      const bStart = b[axis];
+  const isNear = (start: number) => start >= low && start <= high;
+  const restAt = (start: number): Rect => ({ ...moving, [axis]: start });
+  /** `at` is where the gap stands that is drawn. */
+  const take = (start: number, gap: number, rect: Rect, at: number) =>
+    void found.push({ start, gap, rect: { ...rect, [axis]: at } });
+  // Pairs are many and few of them near: their figures are read once, and the parts looked through for those alone.
+  const starts = row.map((part) => part[axis]);
+  const ends = row.map((part) => part[axis] + part[length]);
+  for (const [index, a] of row.entries()) {
+    const aStart = starts[index] as number;
+    const aEnd = ends[index] as number;
+    let isNext = true;
+    for (let other = index + 1; other < row.length; other++) {
+      const bStart = starts[other] as number;
       const gap = bStart - aEnd;
       if (gap <= SAME) continue;
-      const bEnd = bStart + b[length];
+      const bEnd = ends[other] as number;
       const after = bEnd + gap;
       const before = aStart - gap - own;
-      if (after >= low && after <= high) add(after, gap, b, bEnd, (rest) => isFree(a, b) && isFree(b, rest));
-      if (before >= low && before <= high)
-        add(before, gap, a, aStart - gap, (rest) => isFree(a, b) && isFree(rest, a));
       // Between two, it is the moving part that both must face, with none of the row among them.
       const room = (gap - own) / 2;
-      const middle = aEnd + room;
-      if (isNearest && room > SAME && middle >= low && middle <= high)
-        add(middle, room, a, aEnd, (rest) => isFree(a, rest) && isFree(rest, b));
-      isNearest = false;
+      const isBetween = isNext && room > SAME && isNear(aEnd + room);
+      isNext = false;
+      if (isBetween || isNear(after) || isNear(before)) {
+        const b = row[other] as Rect;
+        if (isBetween && isFree(a, restAt(aEnd + room)) && isFree(restAt(aEnd + room), b))
+          take(aEnd + room, room, a, aEnd);
+        if (isNear(after) && isFree(a, b) && isFree(b, restAt(after))) take(after, gap, b, bEnd);
+        if (isNear(before) && isFree(a, b) && isFree(restAt(before), a)) take(before, gap, a, aStart - gap);
+      }
       // Those that come next stand further away, to both sides.
       if (bStart + gap > high && before < low) break;
     }
