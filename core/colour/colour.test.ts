@@ -1,13 +1,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { createRandom } from '../sources/noise.ts';
-import { contrast, deltaE, hexOf, isColourString, mix, toHex, toLch } from './convert.ts';
+import { contrast, deltaE, fromLab, hexOf, isColourString, mix, toHex, toLab, toLch } from './convert.ts';
 import { extractPalette, type Pixels } from './extract.ts';
 import { paletteOf, surfaceOf } from './look.ts';
 import type { Roles } from './roles.ts';
 import { readableOn } from './readable.ts';
 import { APCA_BODY, apcaContrast } from './apca.ts';
 import { drawRoles, schemeNames, surfaceRoles, type SchemeName } from './scheme.ts';
+import { seenBy } from './eyes.ts';
 import { skyColour } from './sky.ts';
 import { roles } from '../desk/values.ts';
 
@@ -147,6 +148,56 @@ describe('drawRoles', () => {
     expect(gap('opposite')).to.be.greaterThan(165);
   });
 
+  it('keeps accent, second and alert apart, to the usual eyes and to three others, whatever the swatches', () => {
+    const vivid = fc
+      .tuple(fc.integer({ min: 0, max: 359 }), fc.double({ min: 0.3, max: 0.9, noNaN: true }))
+      .map(([h, l]) => [{ colour: toHex({ l, c: 0.16, h }), share: 1 }]);
+    const marks = ['accent', 'second', 'alert'] as const;
+    fc.assert(
+      fc.property(fc.oneof(swatches, vivid), fc.constantFrom(...schemeNames), (list, scheme) => {
+        const drawn = drawRoles(list, scheme);
+        for (const half of ['light', 'dark'] as const) {
+          for (const [a, b] of [
+            [0, 1],
+            [0, 2],
+            [1, 2],
+          ] as const) {
+            const pair = [drawn[half][marks[a]], drawn[half][marks[b]]] as const;
+            const name = `${scheme} ${half} ${marks[a]} ${marks[b]} ${pair.join()}`;
+            expect(deltaE(...pair), name).to.be.at.least(12);
+            for (const eyes of ['protan', 'deutan', 'tritan'] as const)
+              expect(deltaE(seenBy(eyes, pair[0]), seenBy(eyes, pair[1])), `${name} ${eyes}`).to.be.at.least(
+                6,
+              );
+          }
+        }
+      }),
+      { numRuns: 400 },
+    );
+  }).timeout(60_000);
+
+  it('gives greys and one chosen accent to what is grey, however its greys lean', () => {
+    const greys = fc.array(
+      fc.record({
+        colour: fc
+          .tuple(fc.integer({ min: 0, max: 250 }), fc.integer({ min: 0, max: 4 }))
+          .map(([v, lean]) => `#${[v, v, v + lean].map((c) => c.toString(16).padStart(2, '0')).join('')}`),
+        share: fc.double({ min: 0.01, max: 1, noNaN: true }),
+      }),
+      { maxLength: 8 },
+    );
+    fc.assert(
+      fc.property(greys, fc.constantFrom(...schemeNames), (list, scheme) => {
+        for (const roles of Object.values(drawRoles(list, scheme))) {
+          for (const role of ['ground', 'surface', 'raised', 'ink', 'softInk', 'second'] as const)
+            expect(chromaOf(roles[role]), `${role} ${roles[role]}`).to.be.below(0.004);
+          expect(chromaOf(roles.accent)).to.be.above(scheme === 'muted' ? 0.03 : 0.06);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
   it('takes the accent from the most colourful swatch', () => {
     const { dark } = drawRoles([
       { colour: '#1c2430', share: 0.9 },
@@ -196,6 +247,46 @@ describe('extractPalette', () => {
       }
     });
   }
+
+  it('stands its swatches along a gradient nearly as well as they can stand', () => {
+    const stops = ['#10363c', '#2f7f79', '#e8dcb8'].map((colour) => toLab(colour));
+    const [width, height] = [400, 240];
+    // Four runs: down, across, aslant, around a middle.
+    const ways = [
+      (_x: number, y: number) => y,
+      (x: number) => x,
+      (x: number, y: number) => (x + y) / 2,
+      (x: number, y: number) => Math.min(1, Math.hypot(x - 0.5, y - 0.5) / 0.7),
+    ];
+    for (const way of ways) {
+      const data = new Uint8Array(width * height * 4);
+      for (let pixel = 0; pixel < width * height; pixel++) {
+        const at = way((pixel % width) / width, Math.floor(pixel / width) / height) * 2;
+        const from = Math.min(1, Math.floor(at));
+        const lab = [0, 1, 2].map(
+          (d) => (stops[from]?.[d] ?? 0) * (1 - at + from) + (stops[from + 1]?.[d] ?? 0) * (at - from),
+        ) as [number, number, number];
+        const value = parseInt(fromLab(lab).slice(1), 16);
+        data.set([value >> 16, (value >> 8) & 255, value & 255, 255], pixel * 4);
+      }
+      const found = extractPalette({ width, height, data }, 8);
+      let sum = 0;
+      let count = 0;
+      for (let pixel = 0; pixel < width * height; pixel += 131) {
+        const hex = `#${[0, 1, 2].map((c) => (data[pixel * 4 + c] ?? 0).toString(16).padStart(2, '0')).join('')}`;
+        sum += Math.min(...found.map(({ colour }) => deltaE(colour, hex)));
+        count++;
+      }
+      // Eight swatches evenly along the way are off by a thirty-second of its length.
+      const long = [0, 1].reduce(
+        (length, index) =>
+          length +
+          100 * Math.hypot(...[0, 1, 2].map((d) => (stops[index]?.[d] ?? 0) - (stops[index + 1]?.[d] ?? 0))),
+        0,
+      );
+      expect(sum / count).to.be.below((1.3 * long) / 32);
+    }
+  });
 
   it('says one colour of a flat picture, and none of a clear one', () => {
     expect(extractPalette(picture([['#336699', 1]], 0))).to.deep.equal([{ colour: '#336699', share: 1 }]);

@@ -19,7 +19,7 @@ const BITS = 5;
 const SHIFT = 8 - BITS;
 /** More pixels than this add nothing to a histogram: the picture is read in strides. */
 const SAMPLES = 160_000;
-const ROUNDS = 8;
+const ROUNDS = 16;
 /** Nearer than this in OKLab two clusters are one colour to the eye. */
 const SAME_COLOUR = 0.03;
 /** Up to this distance two clusters may be halves of one noisy area. */
@@ -29,6 +29,9 @@ const SAME_AREA = 0.085;
  * the halves of a bell have 1.3, those of a flat spread 1.7.
  */
 const NO_VALLEY = 1.9;
+/** How far apart two clusters may lie, and how much wider one may lie than the other, over both their spreads. */
+const MOST_APART = 0.16;
+const MOST_WIDER = 0.1;
 /** Spread of the pixels within one bin, which the histogram forgets: eight steps, even, in OKLab. */
 const WITHIN_BIN = 0.008;
 /** Shares below this are noise, unless far from everything else. */
@@ -45,6 +48,8 @@ interface Points {
   count: number;
   lab: Float32Array;
   weight: Float32Array;
+  /** For each: the sums of its pixels' x, of their y, and of the squares of both. A picture is 1 wide and 1 tall. */
+  where: Float64Array;
   total: number;
 }
 
@@ -56,10 +61,10 @@ interface Points {
 export function extractPalette(pixels: Pixels, count = 8): Swatch[] {
   const points = toPoints(pixels);
   if (points.total === 0) return [];
-  const clusters = refine(points, seedCentres(points, count + 4));
-  return mergeHalves(clusters)
+  const found = joinLeast(mergeHalves(refine(points, seedCentres(points, count + 4))), count);
+  // Those that are left share the picture among them anew: steps of a gradient come to stand evenly.
+  return refine(points, Float32Array.from(found.flatMap(({ lab }) => lab)))
     .sort((a, b) => b.weight - a.weight)
-    .slice(0, count)
     .map(({ lab: [l, a, b], weight }) => ({
       colour: toHex({ l, c: Math.hypot(a, b), h: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 }),
       share: weight / points.total,
@@ -70,6 +75,7 @@ function toPoints({ width, height, data }: Pixels): Points {
   const bins = 1 << (3 * BITS);
   const counts = new Uint32Array(bins);
   const sums = new Uint32Array(bins * 3);
+  const places = new Float64Array(bins * 3);
   const pixels = width * height;
   // An odd stride, so that columns of a picture do not line up with it.
   const stride = Math.max(1, Math.floor(pixels / SAMPLES)) | 1;
@@ -84,6 +90,12 @@ function toPoints({ width, height, data }: Pixels): Points {
     sums[bin * 3] = (sums[bin * 3] as number) + r;
     sums[bin * 3 + 1] = (sums[bin * 3 + 1] as number) + g;
     sums[bin * 3 + 2] = (sums[bin * 3 + 2] as number) + b;
+    const row = Math.floor(pixel / width);
+    const x = (pixel - row * width) / width;
+    const y = row / height;
+    places[bin * 3] = (places[bin * 3] as number) + x;
+    places[bin * 3 + 1] = (places[bin * 3 + 1] as number) + y;
+    places[bin * 3 + 2] = (places[bin * 3 + 2] as number) + x * x + y * y;
   }
   let count = 0;
   for (let bin = 0; bin < bins; bin++) if (counts[bin]) count++;
@@ -91,6 +103,7 @@ function toPoints({ width, height, data }: Pixels): Points {
     count,
     lab: new Float32Array(count * 3),
     weight: new Float32Array(count),
+    where: new Float64Array(count * 3),
     total: 0,
   };
   let index = 0;
@@ -104,6 +117,7 @@ function toPoints({ width, height, data }: Pixels): Points {
       (sums[bin * 3 + 1] as number) / n,
       (sums[bin * 3 + 2] as number) / n,
     );
+    points.where.set(places.subarray(bin * 3, bin * 3 + 3), index * 3);
     points.weight[index++] = n;
     points.total += n;
   }
@@ -155,6 +169,8 @@ interface Cluster {
   weight: number;
   /** Second moments about the centre: ll, aa, bb, la, lb, ab. */
   moments: number[];
+  /** Where its pixels lie, as in Points. */
+  where: [number, number, number];
 }
 
 function refine(points: Points, centres: Float32Array): Cluster[] {
@@ -200,11 +216,16 @@ function refine(points: Points, centres: Float32Array): Cluster[] {
   return summarise(points, centres, owner);
 }
 
-function summarise({ count, lab, weight }: Points, centres: Float32Array, owner: Uint8Array): Cluster[] {
+function summarise(
+  { count, lab, weight, where }: Points,
+  centres: Float32Array,
+  owner: Uint8Array,
+): Cluster[] {
   const clusters: Cluster[] = Array.from({ length: centres.length / 3 }, (_, c) => ({
     lab: [centres[c * 3] as number, centres[c * 3 + 1] as number, centres[c * 3 + 2] as number],
     weight: 0,
     moments: [0, 0, 0, 0, 0, 0],
+    where: [0, 0, 0],
   }));
   for (let i = 0; i < count; i++) {
     const cluster = clusters[owner[i] as number] as Cluster;
@@ -215,6 +236,8 @@ function summarise({ count, lab, weight }: Points, centres: Float32Array, owner:
       number,
     ];
     cluster.weight += w;
+    for (let d = 0; d < 3; d++)
+      cluster.where[d] = (cluster.where[d] as number) + (where[i * 3 + d] as number);
     [l * l, a * a, b * b, l * a, l * b, a * b].forEach(
       (value, m) => (cluster.moments[m] = (cluster.moments[m] as number) + value * w),
     );
@@ -244,14 +267,54 @@ function mergeHalves(clusters: readonly Cluster[]): Cluster[] {
   }
 }
 
+/** Joins those that matter least apart (by share and distance, after Ward), until there are no more than `count`. */
+function joinLeast(clusters: readonly Cluster[], count: number): Cluster[] {
+  const joined = [...clusters];
+  const loss = (a: Cluster, b: Cluster) =>
+    ((a.weight * b.weight) / (a.weight + b.weight)) * distanceOf(a, b) ** 2;
+  while (joined.length > count) {
+    let [first, second, least] = [0, 1, Infinity];
+    for (let i = 0; i < joined.length; i++) {
+      for (let j = i + 1; j < joined.length; j++) {
+        const lost = loss(joined[i] as Cluster, joined[j] as Cluster);
+        if (lost < least) [first, second, least] = [i, j, lost];
+      }
+    }
+    const both = join(joined[first] as Cluster, joined[second] as Cluster);
+    joined.splice(second, 1);
+    joined[first] = both;
+  }
+  return joined;
+}
+
 function distanceOf(a: Cluster, b: Cluster): number {
   return Math.hypot(a.lab[0] - b.lab[0], a.lab[1] - b.lab[1], a.lab[2] - b.lab[2]);
 }
 
 function isOne(a: Cluster, b: Cluster, distance: number): boolean {
   if (distance < SAME_COLOUR) return true;
+  if (!liesAmong(a, b)) return false;
   const along = a.lab.map((value, d) => ((b.lab[d] as number) - value) / distance);
   return distance < NO_VALLEY * (spreadAlong(a, along) + spreadAlong(b, along));
+}
+
+/**
+ * Whether two clusters lie in the same place: halves of what noise has spread do, steps of a gradient lie side by side
+ * or around one another.
+ */
+function liesAmong(a: Cluster, b: Cluster): boolean {
+  const [p, q] = [placeOf(a), placeOf(b)];
+  const spread = p.spread + q.spread;
+  return (
+    Math.hypot(p.x - q.x, p.y - q.y) < MOST_APART * spread &&
+    Math.abs(p.spread - q.spread) < MOST_WIDER * spread
+  );
+}
+
+/** The middle of a cluster's pixels, and how far they lie from it (root of the mean square). */
+function placeOf({ where: [x, y, squares], weight }: Cluster): { x: number; y: number; spread: number } {
+  const middle = { x: x / weight, y: y / weight };
+  return { ...middle, spread: Math.sqrt(Math.max(1e-6, squares / weight - middle.x ** 2 - middle.y ** 2)) };
 }
 
 /** Standard deviation of a cluster along a unit vector. */
@@ -273,6 +336,7 @@ function join(p: Cluster, q: Cluster): Cluster {
   return {
     lab,
     weight,
+    where: p.where.map((sum, d) => sum + (q.where[d] as number)) as Cluster['where'],
     moments: p.moments.map((value, m) => value + (q.moments[m] as number) + (between[m] as number) * shift),
   };
 }

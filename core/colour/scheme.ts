@@ -1,6 +1,7 @@
 import { clamp } from '../arrange/geometry.ts';
 import type { Half, Role } from '../desk/values.ts';
-import { toHex, toLch, type Lch } from './convert.ts';
+import { deltaE, toHex, toLch, type Lch } from './convert.ts';
+import { otherEyes, seenBy } from './eyes.ts';
 import type { Roles } from './roles.ts';
 import { APCA_BODY, apcaContrast } from './apca.ts';
 import { reachesWcag, readableOn, type Readable } from './readable.ts';
@@ -16,6 +17,7 @@ const levels = {
     softInk: 0.78,
     accent: [0.72, 0.88],
     alert: 0.7,
+    marks: [0.5, 0.97],
   },
   light: {
     ground: 0.955,
@@ -25,6 +27,7 @@ const levels = {
     softInk: 0.44,
     accent: [0.45, 0.6],
     alert: 0.52,
+    marks: [0.28, 0.8],
   },
 } as const;
 
@@ -63,9 +66,11 @@ export const schemes: Record<SchemeName, Scheme> = {
  */
 export function drawRoles(swatches: readonly Swatch[], scheme: SchemeName = 'calm'): Record<Half, Roles> {
   const colours = swatches.map(({ colour, share }) => ({ ...toLch(colour), share }));
+  // Close to black the least difference of channels is much chroma, and none that is seen.
+  if (!colours.some(({ l, c }) => c * Math.min(1, l / 0.25) > GREY)) return greyRoles(schemes[scheme]);
   const base = weightedBase(colours);
   const marks = [...colours].sort((a, b) => colourfulness(b) - colourfulness(a));
-  const accent = marks[0] ?? { l: 0.8, c: 0.1, h: 78, share: 0 };
+  const accent = marks[0] ?? CHOSEN;
   const { second: from, hue } = schemes[scheme];
   const second = {
     swatch: marks.find((mark) => hueDistance(mark.h, accent.h) > 35) ?? { ...accent, h: accent.h + 40 },
@@ -77,6 +82,18 @@ export function drawRoles(swatches: readonly Swatch[], scheme: SchemeName = 'cal
   return { dark: draw('dark'), light: draw('light') };
 }
 
+/** Up to this chroma a colour is a grey: what hue it has is chance. */
+const GREY = 0.02;
+/** The accent of what has no colour to take one from. */
+const CHOSEN: Lch = { l: 0.8, c: 0.105, h: 78 };
+
+/** Greys, and one accent that is chosen: a picture without colour has no hue for its roles. */
+function greyRoles(scheme: Scheme): Record<Half, Roles> {
+  const grey = { l: 0.6, c: 0, h: CHOSEN.h };
+  const draw = (which: Half) => half(which, grey, CHOSEN, grey, scheme);
+  return { dark: draw('dark'), light: draw('light') };
+}
+
 function half(
   which: Half,
   base: Lch,
@@ -85,11 +102,17 @@ function half(
   { surface: more, mark: range }: Scheme,
 ): Roles {
   const level = levels[which];
-  const chroma =
+  const usual =
     more * (which === 'dark' ? clamp(base.c * 0.55, 0.012, 0.05) : clamp(base.c * 0.3, 0.006, 0.015));
+  const chroma = base.c === 0 ? 0 : usual;
   const surface = (l: number) => toHex({ l, c: chroma, h: base.h });
-  const mark = ({ l, c, h }: Lch) =>
-    toHex({ l: clamp(l, level.accent[0], level.accent[1]), c: clamp(c, range[0], range[1]), h });
+  const mark = ({ l, c, h }: Lch): Lch => ({
+    l: clamp(l, level.accent[0], level.accent[1]),
+    c: c === 0 ? 0 : clamp(c, range[0], range[1]),
+    h,
+  });
+  const accentColour = toHex(mark(accent));
+  const secondColour = tellApart(mark(second), [accentColour], level.marks);
   const alertHue = hueDistance(accent.h, ALERT_HUE) < 25 ? 10 : ALERT_HUE;
   const grounds = [surface(level.ground), surface(level.surface), surface(level.raised)] as const;
   return {
@@ -98,10 +121,43 @@ function half(
     raised: grounds[2],
     ink: onAll(toHex({ l: level.ink, c: Math.min(chroma, 0.02), h: base.h }), grounds),
     softInk: onAll(toHex({ l: level.softInk, c: Math.min(chroma * 1.2, 0.03), h: base.h }), grounds),
-    accent: mark(accent),
-    second: mark(second),
-    alert: toHex({ l: level.alert, c: 0.15, h: alertHue }),
+    accent: accentColour,
+    second: secondColour,
+    alert: tellApart({ l: level.alert, c: 0.15, h: alertHue }, [accentColour, secondColour], level.marks),
   };
+}
+
+/** Distances (ΔE OK × 100) that marks keep from one another, to the usual eyes and to others. */
+export const MARKS_APART = { usual: 12, others: 6 } as const;
+const dichromats = otherEyes.filter((eyes) => eyes !== 'low');
+
+function areApart(a: string, b: string): boolean {
+  return (
+    deltaE(a, b) >= MARKS_APART.usual &&
+    dichromats.every((eyes) => deltaE(seenBy(eyes, a), seenBy(eyes, b)) >= MARKS_APART.others)
+  );
+}
+
+/** Steps by which a mark is moved away from others: in lightness, as a factor of chroma, and in degrees of hue. */
+const moves = [-1, 1].flatMap((sign) => Array.from({ length: 14 }, (_, step) => sign * step * 0.03));
+const fades = [1, 1.3, 0.7, 0.4];
+const turns = [0, 12, -12, 24, -24, 40, -40];
+
+/** The colour nearest to the wanted one that can be told from all others: lighter or darker first, then of another hue. */
+function tellApart(wanted: Lch, others: readonly string[], [low, high]: readonly [number, number]): string {
+  let best = { cost: Infinity, colour: toHex(wanted) };
+  for (const turn of wanted.c === 0 ? [0] : turns) {
+    for (const fade of wanted.c === 0 ? [1] : fades) {
+      for (const move of moves) {
+        const l = clamp(wanted.l + move, low, high);
+        const cost = Math.abs(l - wanted.l) * 3 + Math.abs(fade - 1) * 0.5 + (Math.abs(turn) / 40) * 0.9;
+        if (cost >= best.cost) continue;
+        const colour = toHex({ l, c: wanted.c * fade, h: wanted.h + turn });
+        if (others.every((other) => areApart(colour, other))) best = { cost, colour };
+      }
+    }
+  }
+  return best.colour;
 }
 
 const isBodyText: Readable = (text, surface) =>
