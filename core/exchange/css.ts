@@ -1,36 +1,133 @@
-import { hexOf, isColourString } from '../colour/convert.ts';
-import { roles, type Half } from '../desk/values.ts';
-import type { Colours, ReadColours } from './exchange.ts';
-import { addColour, emptyRead, fileNameOf } from './names.ts';
+import { generate, parse, walk, type CssNode, type WalkContext } from 'css-tree';
+import { halves, type Half } from '../desk/values.ts';
+import { anyColour } from './any-colour.ts';
+import type { ReadColours } from './exchange.ts';
+import { addColour, addUnread, emptyRead } from './names.ts';
 
-/** CSS custom properties: the half that is not in force follows the system's own preference. */
+/** CSS custom properties, as they come out for a light and for a dark page. */
 
-export function writeCss({ name, roles: halves }: Colours, half: Half): string {
-  const other = half === 'light' ? 'dark' : 'light';
-  const lines = (which: Half, indent: string) =>
-    roles.map((role) => `${indent}--${fileNameOf(role)}: ${halves[which][role]};`).join('\n');
-  const safe = name.replace(/\*\//g, '');
-  return (
-    `/* ${safe} */\n:root {\n  color-scheme: light dark;\n${lines(half, '  ')}\n}\n\n` +
-    `@media (prefers-color-scheme: ${other}) {\n  :root {\n${lines(other, '    ')}\n  }\n}\n`
-  );
+interface Declared {
+  value: string;
+  isImportant: boolean;
 }
+type Properties = Map<string, Declared>;
+
+const MOST_PROPERTIES = 5000;
 
 export function readCss(text: string): ReadColours | null {
+  const declared: Record<Half | 'both', Properties> = { both: new Map(), light: new Map(), dark: new Map() };
+  let count = 0;
+  try {
+    collect(parse(text, { onParseError: () => {} }), (half, name, value) => {
+      if (++count > MOST_PROPERTIES) return;
+      const before = declared[half].get(name);
+      // The later one holds, unless the earlier was marked as more important.
+      if (!before?.isImportant || value.isImportant) declared[half].set(name, value);
+    });
+  } catch {
+    return null;
+  }
   const read = emptyRead();
-  const plain = text.replace(/\/\*[\s\S]*?\*\//g, '');
-  // The half that a media query names holds from there to the next one; before the first it is the other half.
-  const [before = '', ...after] = plain.split(/@media[^{]*prefers-color-scheme:\s*/);
-  const named = after.map((part) => ({
-    half: /^light/.test(part) ? ('light' as const) : ('dark' as const),
-    part,
-  }));
-  const first: Half | null = named[0] ? (named[0].half === 'light' ? 'dark' : 'light') : null;
-  for (const { half, part } of [{ half: first, part: before }, ...named]) {
-    for (const [, name = '', value = ''] of part.matchAll(/--([\w-]+)\s*:\s*([^;}]+)/g)) {
-      const colour = value.trim();
-      if (isColourString(colour)) addColour(read, name, hexOf(colour), half);
-    }
+  const names = new Set([...declared.both.keys(), ...declared.light.keys(), ...declared.dark.keys()]);
+  const inForce = {
+    light: merged(declared.both, declared.light),
+    dark: merged(declared.both, declared.dark),
+  };
+  for (const name of names) {
+    const [light, dark] = (['light', 'dark'] as const).map((half) => colourIn(inForce[half], name, half));
+    if (light && light === dark) addColour(read, name, light, null);
+    else
+      for (const half of halves) {
+        const colour = half === 'light' ? light : dark;
+        if (colour) addColour(read, name, colour, half);
+      }
+    const value = (inForce.light.get(name) ?? inForce.dark.get(name))?.value ?? '';
+    if (!light && !dark && isMeantAsColour(value)) addUnread(read, `--${name}`, value);
   }
   return read;
+}
+
+/** What holds in one half: what is said of it, over what is said of both. */
+function merged(both: Properties, own: Properties): Properties {
+  const all = new Map(both);
+  for (const [name, value] of own)
+    if (value.isImportant || !both.get(name)?.isImportant) all.set(name, value);
+  return all;
+}
+
+function collect(sheet: CssNode, take: (half: Half | 'both', name: string, value: Declared) => void): void {
+  const media: (Half | null)[] = [];
+  walk(sheet, {
+    enter(this: WalkContext, node: CssNode) {
+      if (node.type === 'Atrule') media.push(halfOfQuery(node.prelude ? generate(node.prelude) : ''));
+      if (node.type !== 'Declaration' || !node.property.startsWith('--')) return;
+      const selector = this.rule ? generate(this.rule.prelude) : '';
+      const half = media.findLast((one) => one !== null) ?? halfOfSelector(selector) ?? 'both';
+      take(half, node.property.slice(2), {
+        value: generate(node.value).trim(),
+        isImportant: node.important !== false,
+      });
+    },
+    leave(node: CssNode) {
+      if (node.type === 'Atrule') media.pop();
+    },
+  });
+}
+
+function halfOfQuery(query: string): Half | null {
+  const found = /prefers-color-scheme\s*:\s*(light|dark)/i.exec(query)?.[1]?.toLowerCase();
+  return found === 'light' || found === 'dark' ? found : null;
+}
+
+/** `.dark`, `.theme-dark`, `[data-theme="dark"]` and the like. */
+function halfOfSelector(selector: string): Half | null {
+  const found = /(?:[.#](?:[\w-]+-)?|\[[\w-]+[~|^$*]?=\s*["']?)(light|dark)\b/i
+    .exec(selector)?.[1]
+    ?.toLowerCase();
+  return found === 'light' || found === 'dark' ? found : null;
+}
+
+const MOST_STEPS = 20;
+
+function colourIn(properties: Properties, name: string, half: Half): string | null {
+  const value = properties.get(name)?.value;
+  return value === undefined ? null : resolve(value, properties, half, MOST_STEPS);
+}
+
+/** The colour of a value: of what it refers to, or of its own half. Circles end after some steps. */
+function resolve(value: string, properties: Properties, half: Half, steps: number): string | null {
+  const text = value.trim();
+  if (steps === 0) return null;
+  const reference = /^var\(\s*--([\w-]+)\s*(?:,([\s\S]*))?\)$/i.exec(text);
+  if (reference) {
+    const target = properties.get(reference[1] ?? '')?.value;
+    const found = target === undefined ? null : resolve(target, properties, half, steps - 1);
+    return found ?? (reference[2] ? resolve(reference[2], properties, half, steps - 1) : null);
+  }
+  const pair = /^light-dark\(([\s\S]*)\)$/i.exec(text)?.[1];
+  if (pair !== undefined) {
+    const [light, dark] = splitOutside(pair);
+    const chosen = half === 'light' ? light : dark;
+    return chosen === undefined ? null : resolve(chosen, properties, half, steps - 1);
+  }
+  return anyColour(text);
+}
+
+/** Parts between commas that stand in no brackets. */
+function splitOutside(text: string): string[] {
+  const parts = [''];
+  let depth = 0;
+  for (const sign of text) {
+    if (sign === '(') depth++;
+    if (sign === ')') depth--;
+    if (sign === ',' && depth === 0) parts.push('');
+    else parts[parts.length - 1] += sign;
+  }
+  return parts;
+}
+
+function isMeantAsColour(value: string): boolean {
+  return /^(#|(rgba?|hsla?|hwb|(ok)?lab|(ok)?lch|color(-mix)?|light-dark|var|device-cmyk)\()/i.test(
+    value.trim(),
+  );
 }

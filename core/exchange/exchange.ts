@@ -1,10 +1,7 @@
 import type { Terminal } from '../desk/look-schema.ts';
 import type { Half } from '../desk/values.ts';
 import type { Roles } from '../colour/roles.ts';
-import { readCss, writeCss } from './css.ts';
-import { readPaletteFile, writePaletteFile } from './gpl.ts';
-import { readTokens, writeTokens } from './tokens.ts';
-import { readResources, writeResources } from './x-resources.ts';
+import { writeCss, writePaletteFile, writeResources, writeTokens } from './write.ts';
 
 /** All the colours of a desk, to be written to a file of another program. */
 export interface Colours {
@@ -19,6 +16,8 @@ export interface ReadColours {
   swatches: { name: string; colour: string }[];
   roles: Partial<Record<Half, Partial<Roles>>>;
   terminal: Terminal | null;
+  /** What stands there as a colour and can't be read as one, with what it says. */
+  unread: { name: string; value: string }[];
 }
 
 export interface Exchange {
@@ -26,46 +25,14 @@ export interface Exchange {
   ending: string;
   type: string;
   write(colours: Colours, half: Half): string;
-  /** Null when the text is not of this kind. */
-  read(text: string): ReadColours | null;
 }
 
-/** The open formats in which colours go out and come in. */
+/** The open formats in which colours go out; each is read again by read.ts. */
 export const exchanges = {
-  tokens: {
-    title: 'Design tokens',
-    ending: '.tokens.json',
-    type: 'application/json',
-    write: writeTokens,
-    read: readTokens,
-  },
-  css: { title: 'CSS properties', ending: '.css', type: 'text/css', write: writeCss, read: readCss },
-  gpl: {
-    title: 'GPL palette',
-    ending: '.gpl',
-    type: 'text/plain',
-    write: writePaletteFile,
-    read: readPaletteFile,
-  },
-  resources: {
-    title: 'X resources',
-    ending: '.Xresources',
-    type: 'text/plain',
-    write: writeResources,
-    read: readResources,
-  },
+  tokens: { title: 'Design tokens', ending: '.tokens.json', type: 'application/json', write: writeTokens },
+  css: { title: 'CSS properties', ending: '.css', type: 'text/css', write: writeCss },
+  gpl: { title: 'GPL palette', ending: '.gpl', type: 'text/plain', write: writePaletteFile },
+  resources: { title: 'X resources', ending: '.Xresources', type: 'text/plain', write: writeResources },
 } as const satisfies Record<string, Exchange>;
 
 export type ExchangeName = keyof typeof exchanges;
-
-const MOST_CHARACTERS = 2_000_000;
-
-/** The colours of a text, whichever of the formats it is in; null when it is none of them or holds no colour. */
-export function readColours(text: string): ReadColours | null {
-  if (text.length > MOST_CHARACTERS) return null;
-  for (const { read } of Object.values(exchanges)) {
-    const found = read(text);
-    if (found && found.swatches.length > 0) return found;
-  }
-  return null;
-}

@@ -4,7 +4,8 @@ import { demoDesks } from '../../demo/desks.ts';
 import { paletteOf } from '../colour/look.ts';
 import { terminalOf } from '../colour/terminal.ts';
 import { roles } from '../desk/values.ts';
-import { exchanges, readColours, type Colours, type ReadColours } from './exchange.ts';
+import { exchanges, type Colours, type ReadColours } from './exchange.ts';
+import { readColours } from './read.ts';
 
 function coloursOf(desk: ReturnType<typeof demoDesks>[number]): Colours {
   const both = { light: paletteOf(desk.look.roles.light).roles, dark: paletteOf(desk.look.roles.dark).roles };

@@ -1,30 +1,19 @@
-import { hexOf, isColourString } from '../colour/convert.ts';
-import { roles, type Half } from '../desk/values.ts';
-import type { Colours, ReadColours } from './exchange.ts';
-import { addColour, emptyRead, fileNameOf } from './names.ts';
+import { lookUp } from '../look-up.ts';
+import type { Half } from '../desk/values.ts';
+import { anyColour } from './any-colour.ts';
+import type { ReadColours } from './exchange.ts';
+import { addColour, addUnread, emptyRead } from './names.ts';
 
 /** Design Tokens as the W3C community group has them: groups of tokens with `$type` and `$value`. */
 
-function token(hex: string) {
-  const value = parseInt(hex.slice(1), 16);
-  const components = [16, 8, 0].map(
-    (shift) => Math.round((((value >> shift) & 255) / 255) * 10_000) / 10_000,
-  );
-  return { $value: { colorSpace: 'srgb', components, hex } };
-}
-
-export function writeTokens({ name, roles: halves, terminal }: Colours): string {
-  const group = (half: Half) => ({
-    $type: 'color',
-    ...Object.fromEntries(roles.map((role) => [fileNameOf(role), token(halves[half][role])])),
-    terminal: Object.fromEntries(
-      terminal[half].colours.map((colour, index) => [`ansi-${index}`, token(colour)]),
-    ),
-  });
-  return `${JSON.stringify({ $description: name, light: group('light'), dark: group('dark') }, null, 2)}\n`;
-}
-
 const MOST_DEPTH = 12;
+const MOST_STEPS = 20;
+
+interface Token {
+  path: string[];
+  type: unknown;
+  value: unknown;
+}
 
 export function readTokens(text: string): ReadColours | null {
   let json: unknown;
@@ -34,47 +23,90 @@ export function readTokens(text: string): ReadColours | null {
     return null;
   }
   if (!isRecord(json)) return null;
+  const tokens: Token[] = [];
+  walk(json, [], null, tokens);
+  const byPath = new Map(tokens.map((token) => [token.path.join('.'), token]));
   const read = emptyRead();
-  walk(json, [], null, read);
+  for (const token of tokens) {
+    const { path } = token;
+    const found = follow(token, byPath);
+    if (found && found.type !== 'color' && found.type !== null) continue;
+    const half = path.find((step): step is Half => /^(light|dark)$/i.test(step))?.toLowerCase() as
+      Half | undefined;
+    const colour = found && colourOf(found.value);
+    if (colour) addColour(read, path.at(-1) ?? '', colour, half ?? null);
+    else if (token.type === 'color') addUnread(read, path.join('.'), valueText(token.value));
+  }
   return read;
 }
 
-function walk(node: Record<string, unknown>, path: string[], type: unknown, read: ReadColours): void {
+function walk(node: Record<string, unknown>, path: string[], type: unknown, tokens: Token[]): void {
   if (path.length > MOST_DEPTH) return;
-  const ownType = node['$type'] ?? type;
-  if ('$value' in node) {
-    const colour = colourOf(node['$value']);
-    if (colour && (ownType === 'color' || ownType === undefined)) {
-      const half = path.find((step): step is Half => step === 'light' || step === 'dark') ?? null;
-      addColour(read, path.at(-1) ?? '', colour, half);
-    }
+  const ownType = lookUp(node, '$type') ?? type;
+  if (Object.hasOwn(node, '$value')) {
+    tokens.push({ path, type: ownType, value: lookUp(node, '$value') });
     return;
   }
   for (const [key, value] of Object.entries(node)) {
-    if (!key.startsWith('$') && isRecord(value)) walk(value, [...path, key], ownType, read);
+    if (!key.startsWith('$') && isRecord(value)) walk(value, [...path, key], ownType, tokens);
   }
 }
 
-/** A colour as #rrggbb, from the form with components or the older one with a hex string. */
+/** The token that an alias (`{group.token}`) stands for in the end; null for one that leads nowhere. */
+function follow(token: Token, byPath: ReadonlyMap<string, Token>): Token | null {
+  let at: Token | undefined = token;
+  for (let step = 0; at && step < MOST_STEPS; step++) {
+    const alias = typeof at.value === 'string' ? /^\{([^{}]+)\}$/.exec(at.value.trim())?.[1] : undefined;
+    if (alias === undefined) return { ...at, type: token.type ?? at.type };
+    at = byPath.get(alias.trim());
+  }
+  return null;
+}
+
+/** Colour spaces of the specification, as CSS writes colours in them; `%` marks what is a share of a hundred. */
+const spaces = new Map([
+  ['srgb', 'color(srgb @ @ @)'],
+  ['srgb-linear', 'color(srgb-linear @ @ @)'],
+  ['hsl', 'hsl(@ @% @%)'],
+  ['hwb', 'hwb(@ @% @%)'],
+  ['lab', 'lab(@ @ @)'],
+  ['lch', 'lch(@ @ @)'],
+  ['oklab', 'oklab(@ @ @)'],
+  ['oklch', 'oklch(@ @ @)'],
+  ['display-p3', 'color(display-p3 @ @ @)'],
+  ['a98-rgb', 'color(a98-rgb @ @ @)'],
+  ['prophoto-rgb', 'color(prophoto-rgb @ @ @)'],
+  ['rec2020', 'color(rec2020 @ @ @)'],
+  ['xyz-d65', 'color(xyz-d65 @ @ @)'],
+  ['xyz-d50', 'color(xyz-d50 @ @ @)'],
+]);
+
+/** A colour as #rrggbb, from the form with components or the older one with a string. */
 function colourOf(value: unknown): string | null {
-  if (typeof value === 'string') return isColourString(value.slice(0, 7)) ? hexOf(value.slice(0, 7)) : null;
+  if (typeof value === 'string') return anyColour(value);
   if (!isRecord(value)) return null;
-  if (typeof value['hex'] === 'string' && isColourString(value['hex'])) return hexOf(value['hex']);
-  const components = value['components'];
-  if (
-    !Array.isArray(components) ||
-    components.length < 3 ||
-    components.some((one) => typeof one !== 'number')
-  )
-    return null;
-  const [a, b, c] = components as [number, number, number];
-  if (value['colorSpace'] === 'oklch') return hexOf(`oklch(${a} ${b} ${c})`);
-  if (value['colorSpace'] !== 'srgb') return null;
-  const byte = (v: number) =>
-    Math.round(Math.max(0, Math.min(1, v)) * 255)
-      .toString(16)
-      .padStart(2, '0');
-  return `#${byte(a)}${byte(b)}${byte(c)}`;
+  const { colorSpace, components, hex, alpha } = value as Record<string, unknown>;
+  if (alpha === 0) return null;
+  const form = typeof colorSpace === 'string' ? spaces.get(colorSpace) : undefined;
+  const isWhole =
+    Array.isArray(components) &&
+    components.length === 3 &&
+    components.every((one) => (typeof one === 'number' && Number.isFinite(one)) || one === 'none');
+  const written =
+    form && isWhole
+      ? anyColour(
+          components.reduce<string>(
+            (text, one) => text.replace('@', one === 'none' ? '0' : String(one)),
+            form,
+          ),
+        )
+      : null;
+  // What the file itself gives for programs that don't know the space.
+  return (typeof hex === 'string' && anyColour(hex)) || written;
+}
+
+function valueText(value: unknown): string {
+  return typeof value === 'string' ? value : (JSON.stringify(value) ?? '');
 }
 
 function isRecord(value: unknown): value is Record<string, unknown> {

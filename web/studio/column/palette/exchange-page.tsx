@@ -1,5 +1,6 @@
 import { Download, FolderOpen } from 'lucide-react';
 import { useRef, useState } from 'react';
+import { persist } from '../../../later.ts';
 import { toast } from '../../../ui/toast.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
 import { drawRoles } from '../../../../core/colour/scheme.ts';
@@ -7,9 +8,9 @@ import { terminalOf } from '../../../../core/colour/terminal.ts';
 import { edits } from '../../../../core/desk/edits.ts';
 import {
   exchanges,
-  readColours,
   type Colours,
   type ExchangeName,
+  type ReadColours,
 } from '../../../../core/exchange/exchange.ts';
 import type { Look } from '../../../../core/desk/schema.ts';
 import type { Half } from '../../../../core/desk/values.ts';
@@ -32,6 +33,7 @@ function coloursOf(look: Look): Colours {
 export function ExchangePage({ half, look }: { half: Half; look: Look }) {
   const file = useRef<HTMLInputElement>(null);
   const [failure, setFailure] = useState<string | null>(null);
+  const [unread, setUnread] = useState<ReadColours['unread']>([]);
 
   function save(name: ExchangeName) {
     const { write, ending, type } = exchanges[name];
@@ -40,7 +42,9 @@ export function ExchangePage({ half, look }: { half: Half; look: Look }) {
   }
 
   async function take(chosen: File) {
+    const { readColours } = await persist(() => import('../../../../core/exchange/read.ts'));
     const found = readColours(await chosen.text());
+    setUnread(found?.unread ?? []);
     if (!found) {
       setFailure(
         `${chosen.name} holds no colours that can be read: design tokens, CSS properties, a GPL palette or X resources. Nothing was changed.`,
@@ -109,6 +113,22 @@ export function ExchangePage({ half, look }: { half: Half; look: Look }) {
           <p role="alert" className="text-[12px] text-rust">
             {failure}
           </p>
+        )}
+        {unread.length > 0 && (
+          <div className="text-[12px]">
+            <p className="text-rust">
+              {unread.length === 1 ? 'One thing' : `${unread.length} things`} in the file could not be read as
+              a colour:
+            </p>
+            <ul className="mt-1 max-h-40 overflow-y-auto rounded-lg bg-pit p-2 font-mono text-[11.5px] text-dust">
+              {unread.map(({ name, value }, index) => (
+                <li key={index} className="truncate" title={`${name} ${value}`}>
+                  {name && `${name}: `}
+                  {value}
+                </li>
+              ))}
+            </ul>
+          </div>
         )}
         <p className="text-[12px] text-dust">
           Colours named as roles go where they belong; from others a palette is drawn.
