@@ -30,7 +30,7 @@ export function ensurePackages() {
       ([path, entry]) => path === '' || entry.optional || installed[path]?.version === entry.version,
     );
   if (isComplete) return;
-  console.log('Installing packages (the database driver may take a few minutes to compile)…');
+  console.log('Installing packages…');
   run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
 }
 

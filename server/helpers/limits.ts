@@ -27,7 +27,7 @@ const limits: { [Name in WorkName]: LimitsFor<Name> } = {
     };
   },
   takePicture: { mostMs: 25_000, memory: 400 },
-  drawIcon: { mostMs: 6000, memory: 250 },
+  drawIcon: { mostMs: 4000, memory: 250 },
   showPicture: { mostMs: 25_000, memory: 400 },
   pictureFacts: { mostMs: 15_000, memory: 300 },
   inspectFont: { mostMs: 8000, memory: 250 },

@@ -36,6 +36,8 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
     isDock: kind === 'dock',
     iconSize: edge.iconSize,
   };
+  // Where there is too little room, items keep to their boxes instead of printing over one another.
+  const isCrowded = edge.missing > 0;
   return (
     <div
       data-edge={edge.id}
@@ -50,7 +52,14 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
       <div className="absolute inset-0" style={surfaceBox(surface, 1, edge.touchesSide ? side : null)} />
       {kind === 'dock' && <div className="absolute" style={litLine(side)} />}
       {edge.items.map((item) => (
-        <ItemBox key={item.id} item={item} x={item.rect.x - rect.x} y={item.rect.y - rect.y} edge={facts} />
+        <ItemBox
+          key={item.id}
+          item={item}
+          x={item.rect.x - rect.x}
+          y={item.rect.y - rect.y}
+          edge={facts}
+          isCut={isCrowded}
+        />
       ))}
     </div>
   );
@@ -71,12 +80,24 @@ function litLine(side: Side): CSSProperties {
   };
 }
 
-function ItemBox({ item, x, y, edge }: { item: SceneItem; x: number; y: number; edge: EdgeFacts }) {
+function ItemBox({
+  item,
+  x,
+  y,
+  edge,
+  isCut,
+}: {
+  item: SceneItem;
+  x: number;
+  y: number;
+  edge: EdgeFacts;
+  isCut: boolean;
+}) {
   const { width, height } = item.rect;
   return (
     <div
       data-item={item.id}
-      className="absolute left-0 top-0"
+      className={isCut ? 'absolute left-0 top-0 overflow-clip' : 'absolute left-0 top-0'}
       style={{ transform: `translate(${x}px, ${y}px)`, width, height }}
     >
       <ItemInside

@@ -10,8 +10,8 @@ const options = z.looseObject({
     .meta({ label: 'Shown as', choices: { bars: 'Bars', numbers: 'Numbers', names: 'Names' } }),
 });
 
-/** Px: a bar along the edge, the longer one in front, and what lies between two. */
-export const workspaceMarks = { bar: 16, current: 28, gap: 6, pad: 12 } as const;
+/** Px: a bar along the edge, the longer one in front, and what lies between two. A bar with its gap can be pressed: 24. */
+export const workspaceMarks = { bar: 16, current: 28, gap: 8, pad: 12 } as const;
 
 export interface WorkspacesView {
   style: 'bars' | 'numbers' | 'names';

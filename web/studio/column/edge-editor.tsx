@@ -83,7 +83,8 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
         <Items edge={edge} />
         {missing > 0 && (
           <p role="status" className="mt-1 text-[12px] text-rust">
-            The items need {Math.ceil(missing)} px more than this side has; they are drawn closer.
+            The items need {Math.ceil(missing)} px more than this side has: each is cut to its share. Take
+            some away, or make the icons smaller.
           </p>
         )}
         {hasSpring && edge.length === 'items' && (

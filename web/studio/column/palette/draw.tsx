@@ -142,7 +142,7 @@ function Swatches({
           aria-label={`${colour}, ${shareText(share)} of the picture: start from it`}
           title={`${colour}, ${shareText(share)}`}
           onClick={() => onChoose(colour)}
-          className="min-w-3 -outline-offset-2 hover:outline hover:outline-white/70"
+          className="min-w-6 -outline-offset-2 hover:outline hover:outline-white/70"
           style={{ background: colour, flexGrow: Math.max(0.04, share) }}
         />
       ))}

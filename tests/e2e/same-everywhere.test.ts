@@ -1,0 +1,102 @@
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { expect } from 'chai';
+import { createItem, createPanel } from '../../core/desk/defaults.ts';
+import type { Desk } from '../../core/desk/schema.ts';
+import type { Scene } from '../../core/scene/scene.ts';
+import { solve } from '../../core/scene/solve.ts';
+import { learnTextOf } from '../../core/text/families.ts';
+import { demoDesks } from '../../demo/desks.ts';
+import { DAWN, emptyDesk } from '../support/desks.ts';
+import { addDesk, handle, stored, withApp } from '../support/app.ts';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+
+/** Every part with its rectangle: screens, edges, items and widgets. */
+function rectsOf(scene: Scene): Record<string, number[]> {
+  const round = ({ x, y, width, height }: { x: number; y: number; width: number; height: number }) =>
+    [x, y, width, height].map((value) => Math.round(value * 100) / 100);
+  return Object.fromEntries(
+    scene.screens.flatMap((screen) => [
+      [screen.id, round(screen.rect)],
+      ...screen.edges.map((edge) => [edge.id, round(edge.rect)]),
+      ...screen.edges.flatMap(({ items }) => items.map((item) => [item.id, round(item.rect)])),
+      ...screen.widgets.map((widget) => [widget.id, round(widget.rect)]),
+    ]),
+  ) as Record<string, number[]>;
+}
+
+withApp('a desk is solved the same', ({ server, open }) => {
+  const solved = async (desk: Desk) => {
+    await learnTextOf(desk);
+    return rectsOf(solve(desk, { moment: DAWN }));
+  };
+
+  for (const desk of demoDesks()) {
+    it(`in the core, on the server, at the command line and on the page: ${desk.name}`, async () => {
+      const core = await solved(desk);
+      // As the server gives it out.
+      const { desk: served } = await stored(server, desk.id);
+      expect(await solved(served)).to.deep.equal(core);
+
+      // In a process of its own, from the file.
+      const file = join(server.folder, `${desk.id}.ledge`);
+      const bundle = await fetch(`${server.address}/api/desks/${desk.id}/bundle`);
+      writeFileSync(file, Buffer.from(await bundle.arrayBuffer()));
+      const said = execFileSync(
+        process.execPath,
+        ['--import', 'tsx', 'cli/ledge.ts', 'solve', file, '--at', new Date(DAWN).toISOString(), '--json'],
+        { cwd: root, encoding: 'utf8', maxBuffer: 1e8 },
+      );
+      expect(rectsOf(JSON.parse(said) as Scene)).to.deep.equal(core);
+
+      // On the page: what is drawn, read off the document.
+      const page = await open(`/desk/${desk.id}`, new Date(DAWN));
+      await page.locator('[data-stage] [data-screen]').first().waitFor();
+      const drawn = await page.evaluate(() => {
+        const screen = document.querySelector<HTMLElement>('[data-stage] [data-screen]');
+        if (!screen) return {};
+        const outer = screen.getBoundingClientRect();
+        const scale = outer.width / screen.offsetWidth;
+        return Object.fromEntries(
+          [...screen.querySelectorAll<HTMLElement>('[data-edge], [data-item], [data-widget]')].map((part) => {
+            const box = part.getBoundingClientRect();
+            const { edge, item, widget } = part.dataset;
+            return [
+              edge ?? item ?? widget ?? '',
+              [box.x - outer.x, box.y - outer.y, box.width, box.height].map((value) => value / scale),
+            ];
+          }),
+        );
+      });
+      expect(Object.keys(drawn).length).to.be.greaterThan(desk.widgets.length > 0 ? 3 : 0);
+      for (const [id, rect] of Object.entries(drawn))
+        rect.forEach((value, index) =>
+          expect(value, `${id}[${index}]`).to.be.closeTo(core[id]?.[index] ?? NaN, 0.6),
+        );
+    });
+  }
+
+  it('and keeps items that have too little room to their boxes', async () => {
+    const items = Array.from({ length: 40 }, (_, index) =>
+      createItem(`i${index}`, index % 2 ? 'clock' : 'date'),
+    );
+    const desk = { ...emptyDesk(), name: 'Crowded', edges: [createPanel('panel', 'main', 'top', items)] };
+    const id = await addDesk(server, { ...desk, screens: [{ ...desk.screens[0]!, width: 600 }] });
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'panel').click();
+    await page.getByText(/px more than this side has/).waitFor();
+    const spills = await page.evaluate(
+      () =>
+        [...document.querySelectorAll<HTMLElement>('[data-stage] [data-item]')].filter(
+          (item) => getComputedStyle(item).overflow !== 'clip' && item.scrollWidth > item.clientWidth + 1,
+        ).length,
+    );
+    expect(spills).to.equal(0);
+    expect(
+      await page.locator('[data-stage] [data-item="i0"]').evaluate((item) => getComputedStyle(item).overflow),
+    ).to.equal('clip');
+  });
+});

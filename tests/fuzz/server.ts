@@ -1,0 +1,290 @@
+import { readFileSync, readdirSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import sharp from 'sharp';
+import { zipSync, strToU8, type Zippable } from 'fflate';
+import { writeBundle } from '../../core/bundle/bundle.ts';
+import { sampleOf } from '../../core/backdrop/drawn.ts';
+import { sceneNames } from '../../core/backdrop/names.ts';
+import { createBackdrop, createPicture, createScene } from '../../core/desk/defaults.ts';
+import type { Desk } from '../../core/desk/schema.ts';
+import { demoDesks } from '../../demo/desks.ts';
+import type { RunningServer } from '../support/app.ts';
+import { digestOf } from '../support/digest.ts';
+import { damaged, misshapen, type Chance } from './random.ts';
+
+/** One class of what is sent: how often tried, and what came of it. */
+export interface Tally {
+  tried: number;
+  accepted: number;
+  refused: number;
+  failed: number;
+}
+
+/** What must never happen, with the case that made it happen. */
+export interface Found {
+  what: string;
+  detail: string;
+}
+
+export interface Samples {
+  pictures: Buffer[];
+  fonts: Buffer[];
+  svgs: string[];
+  desks: Desk[];
+}
+
+interface Answer {
+  ok: boolean;
+  status: number;
+  bytes: Buffer;
+  json(): unknown;
+}
+
+const MOST_ANSWER_MS = 5000;
+export const MOST_MIB = 600;
+
+export async function makeSamples(): Promise<Samples> {
+  const noise = Buffer.from(
+    Array.from({ length: 160 * 100 * 3 }, (_, i) => (i * 7919 + (i >> 6) * 13) % 256),
+  );
+  const plain = () => sharp(noise, { raw: { width: 160, height: 100, channels: 3 } });
+  const frames = sharp(Buffer.alloc(40 * 40 * 12 * 3, 0x55), {
+    raw: { width: 40, height: 480, channels: 3, pageHeight: 40 },
+  });
+  const told = { exif: { IFD0: { Artist: 'A warden' } } };
+  const require = createRequire(import.meta.url);
+  return {
+    pictures: await Promise.all([
+      plain().jpeg({ quality: 85 }).toBuffer(),
+      plain().jpeg({ progressive: true }).withMetadata({ orientation: 6 }).toBuffer(),
+      plain().withExif(told.exif).jpeg().toBuffer(),
+      plain().png().toBuffer(),
+      plain().png({ palette: true, progressive: true }).toBuffer(),
+      plain().withExif(told.exif).png().toBuffer(),
+      plain().webp({ lossless: true }).toBuffer(),
+      plain().withExif(told.exif).webp().toBuffer(),
+      plain().avif({ effort: 0 }).toBuffer(),
+      plain().gif().toBuffer(),
+      frames.clone().webp({ loop: 0 }).withExif(told.exif).toBuffer(),
+      frames.clone().gif().toBuffer(),
+      plain().toColourspace('rgb16').png().toBuffer(),
+    ]),
+    fonts: ['outfit', 'figtree', 'spline-sans-mono'].map((family) =>
+      readFileSync(require.resolve(`@fontsource-variable/${family}/files/${family}-latin-wght-normal.woff2`)),
+    ),
+    svgs: [
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 20 20"><circle cx="10" cy="10" r="8" fill="#c03020"/></svg>',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="900"><defs><filter id="f"><feGaussianBlur stdDeviation="40"/></filter><g id="a"><rect width="9" height="9"/></g></defs><use href="#a" filter="url(#f)"/><text x="4" y="9">reed</text></svg>',
+      `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9">${'<g>'.repeat(60)}<path d="M0 0h9v9z"/>${'</g>'.repeat(60)}</svg>`,
+    ],
+    desks: demoDesks(),
+  };
+}
+
+/** Sends one round of hostile things to a server and notes what must not happen. */
+export async function fuzzServer(
+  server: RunningServer,
+  samples: Samples,
+  chance: Chance,
+  notes: { tally: Map<string, Tally>; found: Found[] },
+): Promise<void> {
+  const count = (kind: string, outcome: keyof Omit<Tally, 'tried'>) => {
+    const tally = notes.tally.get(kind) ?? { tried: 0, accepted: 0, refused: 0, failed: 0 };
+    tally.tried++;
+    tally[outcome]++;
+    notes.tally.set(kind, tally);
+  };
+
+  /** One request; what it must never be is noted, with enough to send it again. */
+  async function send(kind: string, path: string, init: RequestInit = {}, what = path): Promise<Answer> {
+    const start = performance.now();
+    const response = await fetch(server.address + path, init);
+    const bytes = Buffer.from(await response.arrayBuffer());
+    const ms = performance.now() - start;
+    const wrong =
+      response.status >= 500
+        ? `answers ${response.status}`
+        : ms > MOST_ANSWER_MS
+          ? `takes ${Math.round(ms)} ms`
+          : null;
+    if (wrong) notes.found.push({ what: `${kind}: ${wrong}`, detail: what.slice(0, 2000) });
+    count(kind, wrong ? 'failed' : response.status < 300 ? 'accepted' : 'refused');
+    return {
+      ok: response.ok,
+      status: response.status,
+      bytes,
+      json: () => JSON.parse(bytes.toString()) as unknown,
+    };
+  }
+  const bytesOf = (bytes: Uint8Array) => `base64 ${Buffer.from(bytes).toString('base64')}`;
+  const post = (kind: string, path: string, bytes: Uint8Array, type = 'application/octet-stream') =>
+    send(
+      kind,
+      path,
+      { method: 'POST', body: bytes as BodyInit, headers: { 'Content-Type': type } },
+      `${path} ${bytesOf(bytes)}`,
+    );
+  const must = (response: Answer, what: string, detail: string) => {
+    if (!response.ok)
+      notes.found.push({ what: `${what}: ${response.status}`, detail: detail.slice(0, 2000) });
+  };
+
+  async function pictures(): Promise<void> {
+    const bytes =
+      chance.share() < 0.15 ? chance.of(samples.pictures) : damaged(chance.of(samples.pictures), chance);
+    const taken = await post('pictures', '/api/pictures?name=x', bytes);
+    if (!taken.ok) return;
+    const { id } = taken.json() as { id: string };
+    must(
+      await send('pictures shown', `/api/pictures/${id}?width=480`),
+      'accepted, not shown',
+      bytesOf(bytes),
+    );
+    must(await send('pictures shown', `/api/pictures/${id}/facts`), 'accepted, no facts', bytesOf(bytes));
+    const drawn = sampleOf(
+      createPicture(id, 'x', { fit: chance.of(['cover', 'tile', 'centre', 'contain']) }),
+    );
+    const address = `/api/backdrops?width=240&drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
+    must(await send('pictures shown', address), 'accepted, not laid', bytesOf(bytes));
+  }
+
+  async function icons(): Promise<void> {
+    const svg = Buffer.from(chance.of(samples.svgs));
+    await post('icons', '/api/icons', chance.share() < 0.2 ? svg : damaged(svg, chance), 'image/svg+xml');
+  }
+
+  async function fonts(): Promise<void> {
+    const taken = await post('fonts', '/api/fonts?name=x', damaged(chance.of(samples.fonts), chance));
+    if (!taken.ok) return;
+    const { id } = taken.json() as { id: string };
+    must(await send('fonts', `/api/fonts/${id.slice(4)}`), 'font taken, not given', id);
+  }
+
+  async function desks(): Promise<void> {
+    const json = JSON.stringify(
+      chance.share() < 0.1 ? chance.of(samples.desks) : misshapen(chance.of(samples.desks), chance),
+    );
+    const text = chance.share() < 0.1 ? json.replace(/:\s*\d+/, ':1e999') : json;
+    const taken = await send(
+      'desks',
+      '/api/desks',
+      { method: 'POST', body: text, headers: { 'Content-Type': 'application/json' } },
+      text,
+    );
+    if (!taken.ok) return;
+    const { desk } = taken.json() as { desk: Desk };
+    must(await send('desks given', `/api/desks/${desk.id}`), 'taken, not given', text);
+    const out = await send('desks given', `/api/desks/${desk.id}/bundle`);
+    must(out, 'taken, no file', text);
+    const back = await post('bundles', '/api/bundles', new Uint8Array(out.bytes));
+    must(back, 'own file refused', text);
+    const second = back.ok ? (back.json() as { desk: Desk }).desk.id : null;
+    must(await send('shelf', '/api/desks'), 'no list', text);
+    for (const id of [desk.id, second]) if (id) await send('shelf', `/api/desks/${id}`, { method: 'DELETE' });
+  }
+
+  async function bundles(): Promise<void> {
+    const picture = chance.of(samples.pictures);
+    const desk = {
+      ...chance.of(samples.desks),
+      backdrops: [createBackdrop('backdrop', createPicture(digestOf(picture), 'x'))],
+    };
+    const whole = writeBundle(
+      { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] },
+      digestOf,
+    );
+    const made = chance.share();
+    let bytes: Uint8Array = damaged(Buffer.from(whole), chance);
+    if (made < 0.15) {
+      // The digest is right, the picture is not.
+      const bad = damaged(picture, chance);
+      const named = { ...desk, backdrops: [createBackdrop('backdrop', createPicture(digestOf(bad), 'x'))] };
+      bytes = writeBundle(
+        { desk: named, pictures: [{ id: digestOf(bad), bytes: bad }], fonts: [] },
+        digestOf,
+      );
+    } else if (made < 0.25) {
+      const many = Object.fromEntries(
+        Array.from({ length: chance.below(3000) }, (_, index) => [`f${index}`, strToU8('x')]),
+      );
+      bytes = zipSync({ ...many, 'manifest.json': strToU8('{}') } as Zippable, { level: 1 });
+    }
+    await post('bundles', '/api/bundles', bytes);
+  }
+
+  async function backdrops(): Promise<void> {
+    const drawn = sampleOf(createScene(chance.of(sceneNames), chance.below(4)));
+    const odd = misshapen(drawn, chance);
+    const query = encodeURIComponent(JSON.stringify(odd));
+    await send('backdrops', `/api/backdrops?width=${chance.of([240, 480, 1e9, -1])}&drawn=${query}`);
+    if (chance.share() < 0.2)
+      await send(
+        'exports',
+        `/api/backdrops/export?width=${chance.of([64, 900, 1920])}&height=${chance.of([64, 500, 1080])}&format=${chance.of(['png', 'webp', 'avif', 'jpeg', 'bmp'])}&drawn=${encodeURIComponent(JSON.stringify(drawn))}`,
+      );
+  }
+
+  async function requests(): Promise<void> {
+    const path = chance.of([
+      '/api/desks/%E0%A4%A',
+      '/api/desks/__proto__',
+      '/assets/../../x',
+      '/api/fonts/%2e%2e%2fvelvet-ledge.db',
+      '/api/pictures/constructor/facts',
+      '/api/desks/dawn-count/revisions/NaN',
+      '/api/backdrops?drawn[x][y]=1',
+      '/%00',
+      '/',
+      `/api/desks/${'x'.repeat(4000)}`,
+    ]);
+    const headers = chance.of<Record<string, string>>([
+      {},
+      { Range: 'bytes=9999999-' },
+      { 'If-Match': '"x"' },
+      { 'Content-Type': 'application/json; charset=utf-7' },
+      { 'Content-Encoding': 'gzip', 'Content-Type': 'application/json' },
+    ]);
+    const method = chance.of(['GET', 'PUT', 'POST', 'DELETE', 'PATCH', 'HEAD', 'OPTIONS']);
+    const body = method === 'GET' || method === 'HEAD' ? {} : { body: '\u0000{' };
+    await send(
+      'requests',
+      path,
+      { method, headers, ...body },
+      `${method} ${path} ${JSON.stringify(headers)}`,
+    );
+  }
+
+  for (const act of [pictures, icons, fonts, desks, bundles, backdrops, requests])
+    for (let times = 0; times < 6; times++) await act();
+}
+
+/** MiB that a process and all that it started hold; Linux only, elsewhere 0. */
+export function heldBy(pid: number): number {
+  try {
+    const children = new Map<number, number[]>();
+    for (const name of readdirSync('/proc')) {
+      if (!/^\d+$/.test(name)) continue;
+      try {
+        const parent = Number(/\) \S (\d+)/.exec(readFileSync(`/proc/${name}/stat`, 'utf8'))?.[1]);
+        children.set(parent, [...(children.get(parent) ?? []), Number(name)]);
+      } catch {
+        // It has ended meanwhile.
+      }
+    }
+    const all = [pid];
+    for (const one of all) all.push(...(children.get(one) ?? []));
+    return all.reduce((sum, one) => sum + residentOf(one), 0);
+  } catch {
+    return 0;
+  }
+}
+
+/** Its share of what it holds with others is counted once, not for each. */
+function residentOf(pid: number): number {
+  try {
+    const text = readFileSync(`/proc/${pid}/smaps_rollup`, 'utf8');
+    return Number(/^Pss:\s+(\d+)/m.exec(text)?.[1] ?? 0) / 1024;
+  } catch {
+    return 0;
+  }
+}
