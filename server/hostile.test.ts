@@ -124,7 +124,7 @@ describe('one bad row', () => {
       await ask().get(`/api/desks/${good.id}`).expect(200);
       const refused = await ask().get(`/api/desks/${bad.id}`);
       expect(refused.status).to.equal(422);
-      expect(refused.body.detail).to.match(/can’t be read: .+ What is there can be saved as a file/);
+      expect(refused.body.detail).to.match(/can’t be read \(.+\)\. What is there can be saved as a file/);
       const raw = await ask()
         .get(`/api/desks/${bad.id}/raw`)
         .buffer()

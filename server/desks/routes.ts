@@ -11,7 +11,7 @@ import {
   startBundle,
 } from '../../core/bundle/bundle.ts';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
-import type { Problem } from '../../core/desk/read.ts';
+import { problemText, type Problem } from '../../core/desk/read.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import type { Events } from '../events/events.ts';
 import { digestOf } from '../files/digest.ts';
@@ -190,7 +190,7 @@ function unreadable(problems: readonly Problem[]): HttpProblem {
   return new HttpProblem(
     422,
     'Unreadable',
-    `This desk can’t be read${first ? `: ${first.path} ${first.message}` : ''}. What is there can be saved as a file.`,
+    `This desk can’t be read${first ? ` (${problemText(first)})` : ''}. What is there can be saved as a file.`,
     { problems: problems.slice(0, 20) },
   );
 }

@@ -1,5 +1,6 @@
 import { useEffect, useState, type RefObject } from 'react';
 import type { Desk } from '../../core/desk/schema.ts';
+import { problemText, type Problem } from '../../core/desk/read.ts';
 import { ServerProblem, api, type ListedDesk } from '../api/client.ts';
 import { prepareDrawing } from '../stores/drawing.ts';
 
@@ -39,7 +40,7 @@ export function useShelvedDesk(
       } catch (error) {
         if (!isWanted) return;
         if (!(error instanceof ServerProblem)) timer = setTimeout(() => void fetchIt(), TRY_AGAIN_MS);
-        else if (error.status !== 404) setShelved({ state: 'unreadable', sentence: error.message });
+        else if (error.status !== 404) setShelved({ state: 'unreadable', sentence: reasonOf(error) });
       }
     }
     void fetchIt();
@@ -49,6 +50,12 @@ export function useShelvedDesk(
     };
   }, [id, revision, isNear, isLarge]);
   return shelved;
+}
+
+/** What is wrong with a desk that can't be read, without saying again that it can't. */
+function reasonOf({ body, message }: ServerProblem): string {
+  const [first] = Array.isArray(body['problems']) ? (body['problems'] as Problem[]) : [];
+  return first ? `${problemText(first)}.` : message;
 }
 
 /** Whether something has come within a window's height of being seen. */

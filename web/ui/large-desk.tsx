@@ -32,7 +32,7 @@ export function LargeDesk({ count, goOn }: { count: number; goOn: () => void }) 
     <main className="grid h-full place-items-center p-8">
       <div className="max-w-md text-center">
         <h1 className="mb-2 font-display text-[30px]">A large desk</h1>
-        <p className="mb-5 text-dust">
+        <p className="mb-5 text-balance text-dust">
           It has {count.toLocaleString('en')} widgets. Drawing them all takes a while, and each change as
           well.
         </p>
