@@ -6,7 +6,7 @@ import { parseArgs } from 'node:util';
 import { RunningServer } from '../support/app.ts';
 import { killOften } from './kills.ts';
 import { chanceFrom } from './random.ts';
-import { MOST_MIB, fuzzServer, heldBy, makeSamples, type Found, type Tally } from './server.ts';
+import { MOST_MIB, fuzzServer, heldBy, makeSamples, slowness, type Found, type Tally } from './server.ts';
 
 /**
  * npm run fuzz -- --minutes N [--seed S] [--kills K]: every property and every hostile file on new seeds, until the time
@@ -69,29 +69,26 @@ async function main(): Promise<void> {
   const watch = setInterval(() => (peak = Math.max(peak, heldBy(server.pid))), 150);
   let properties = { passed: 0, failed: 0 };
   let rounds = 0;
-  const fuzzing = (async () => {
-    while (Date.now() < until) {
-      const seed = first + rounds;
-      const before = notes.found.length;
-      await fuzzServer(server, samples, chanceFrom(seed), notes).catch((error: unknown) =>
-        notes.found.push({
-          what: `the server stops answering (round of seed ${seed})`,
-          detail: String(error),
-        }),
-      );
-      for (const { what } of notes.found.slice(before)) say(`seed ${seed}: ${what}`);
-      rounds++;
-    }
-  })();
+  slowness();
+  // In turn, so that neither takes the other's time: as long for files as the properties took.
   for (let seed = first; Date.now() < until; seed++) {
+    const start = Date.now();
     const run = await runProperties(seed);
     properties = { passed: properties.passed + run.passed, failed: properties.failed + run.failed };
     if (run.failed > 0) {
       notes.found.push({ what: `properties on seed ${seed}`, detail: run.text.slice(-6000) });
       say(`seed ${seed}: ${run.failed} properties failed`);
     }
+    const half = Math.min(until, 2 * Date.now() - start);
+    do {
+      const before = notes.found.length;
+      const round = first + rounds++;
+      await fuzzServer(server, samples, chanceFrom(round), notes).catch((error: unknown) =>
+        notes.found.push({ what: 'the server stops answering', detail: String(error) }),
+      );
+      for (const { what } of notes.found.slice(before)) say(`seed ${round}: ${what}`);
+    } while (Date.now() < half);
   }
-  await fuzzing;
   clearInterval(watch);
   await server.end();
   if (peak > MOST_MIB)
