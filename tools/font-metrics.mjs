@@ -194,8 +194,19 @@ async function measure(family) {
   const kerningSizes = KERNING_SIZES[family];
   const kerning = await kerningOf(page, `${name}, Blank`, kerningSizes ?? [null]);
   await page.close();
+  // A family may end before the lightest weight: from there on all is as it ends.
+  let lightest = 0;
+  const isSameAs = (weight) =>
+    Object.values(advances).every((widths) =>
+      sizes.every(
+        (_, size) => widths[weight * sizes.length + size] === widths[(weight + 1) * sizes.length + size],
+      ),
+    );
+  while (lightest + 2 < WEIGHTS.length && isSameAs(lightest)) lightest++;
+  for (const letter of Object.keys(advances))
+    advances[letter] = advances[letter].slice(lightest * sizes.length);
   return {
-    weights: WEIGHTS,
+    weights: WEIGHTS.slice(lightest),
     ...(SIZES[family] ? { sizes: SIZES[family] } : {}),
     advances,
     ...(kerning ? { kerning: { ...kerning, ...(kerningSizes ? { sizes: kerningSizes } : {}) } } : {}),

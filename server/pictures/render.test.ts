@@ -14,7 +14,7 @@ import { fileOf } from '../../tests/support/files.ts';
 import { openStore } from '../db/open.ts';
 import { createIncoming } from '../files/incoming.ts';
 import { Cancelled, createHelpers, type Helpers } from '../helpers/pool.ts';
-import { WIDTHS, createRenderer, widthFor, type Renderer } from './render.ts';
+import { WIDTHS, createRenderer, shownSize, widthFor, type Renderer } from './render.ts';
 import { createPictureStore, type PictureStore } from './store.ts';
 
 const adjust: DrawnAdjust = {
@@ -116,6 +116,25 @@ describe('making backdrops', function () {
       240, 240, 480, 960, 1920, 2560, 3840,
     ]);
     expect(WIDTHS).to.deep.equal(WIDTHS.toSorted((a, b) => a - b));
+  });
+
+  it('is made smaller where a part is tall, or the surface that it is cut from is vast', () => {
+    const of = (part: [number, number], whole: [number, number], wish: number) =>
+      shownSize(
+        {
+          ...scene(1),
+          whole: { width: whole[0], height: whole[1] },
+          part: { x: 0, y: 0, width: part[0], height: part[1] },
+        },
+        wish,
+      );
+    expect(of([1920, 1080], [1920, 1080], 3840)).to.deep.equal({ width: 3840, height: 2160 });
+    expect(of([1080, 1350], [2560, 1440], 240)).to.deep.equal({ width: 240, height: 300 });
+    const tall = of([320, 16384], [320, 16384], 3840);
+    expect(tall.width * tall.height).to.be.at.most(9_100_000);
+    expect(tall.height / tall.width).to.be.closeTo(16384 / 320, 0.5);
+    const sliver = of([1, 1], [20_000, 20_000], 3840);
+    expect(sliver).to.deep.equal({ width: 1, height: 1 });
   });
 
   it('makes each once, shares one under way, and takes it from the cache afterwards', async () => {

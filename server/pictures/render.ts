@@ -14,8 +14,22 @@ export function widthFor(wish: number): number {
 
 /** Raised when a backdrop is drawn differently, so that what is cached is drawn anew. */
 const DRAWING = 5;
-/** A picture for looking at is made smaller where it would be taller than this, px. */
-const MOST_SHOWN_HEIGHT = 8192;
+/** Pixels of a picture for looking at, and of the whole surface that it is cut from; beyond, it is made smaller. */
+const MOST_SHOWN = 9_000_000;
+const MOST_SURFACE = 40_000_000;
+/** The same of a surface from which a part is exported. */
+const MOST_DRAWN = 100_000_000;
+
+/** The pixels in which a backdrop is shown: as wide as wished for, unless that is more than it may have. */
+export function shownSize({ part, whole }: Drawn, wish: number): { width: number; height: number } {
+  const density = Math.min(
+    wish / part.width,
+    Math.sqrt(MOST_SHOWN / (part.width * part.height)),
+    Math.sqrt(MOST_SURFACE / (whole.width * whole.height)),
+  );
+  const side = (length: number) => Math.max(1, Math.floor(length * density + 1e-6));
+  return { width: side(part.width), height: Math.max(1, Math.round(part.height * density)) };
+}
 
 export interface Export {
   width: number;
@@ -45,9 +59,7 @@ export function createRenderer(
     /** A backdrop for looking at, as WebP. */
     async backdrop(drawn: Drawn, wish: number, signal?: AbortSignal): Promise<Buffer> {
       const path = pathOf(drawn);
-      const ratio = drawn.part.height / drawn.part.width;
-      const width = Math.max(1, Math.min(wish, Math.floor(MOST_SHOWN_HEIGHT / ratio)));
-      const height = Math.max(1, Math.min(MOST_SHOWN_HEIGHT, Math.round(width * ratio)));
+      const { width, height } = shownSize(drawn, wish);
       return cache.get(
         `backdrop ${DRAWING} ${JSON.stringify(drawn)} ${width}`,
         async (wanted) =>
@@ -65,6 +77,13 @@ export function createRenderer(
     /** A backdrop for keeping, in exactly the pixels asked for. */
     async export(drawn: Drawn, { width, height, format }: Export, signal?: AbortSignal): Promise<Buffer> {
       const path = pathOf(drawn);
+      const { whole, part } = drawn;
+      if ((whole.width / part.width) * width * (whole.height / part.height) * height > MOST_DRAWN)
+        throw new HttpProblem(
+          413,
+          'Too many pixels',
+          'This part is too small for the surface that it is cut from, at so many pixels.',
+        );
       return asBuffer(
         await helpers.run(
           'bake',

@@ -114,7 +114,8 @@ export function withApp(
           colorScheme: 'dark',
           acceptDownloads: true,
         });
-        context.setDefaultTimeout(15_000);
+        // Long, so that a busy machine fails no test: what is waited for comes, or never.
+        context.setDefaultTimeout(45_000);
         const page = await context.newPage();
         page.on('pageerror', (error) => {
           throw error;
