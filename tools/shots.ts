@@ -9,7 +9,6 @@ interface Shot {
   name: string;
   path: string;
   theme?: 'dark' | 'light';
-  size?: { width: number; height: number };
   prepare?: (page: Page) => Promise<unknown>;
 }
 
@@ -135,7 +134,7 @@ const shots: Shot[] = [
       await page.getByPlaceholder('What do you want to do?').fill('add');
     },
   },
-  { name: 'live', path: '/live/sound-room', size: { width: 1920, height: 1080 } },
+  { name: 'live', path: '/live/sound-room' },
 ];
 
 /** Goes to a chapter, and waits for what it shows. */
@@ -150,9 +149,13 @@ mkdirSync(folder, { recursive: true });
 const wanted = process.argv.slice(2);
 const server = new RunningServer();
 const [browser] = await Promise.all([launchBrowser(), server.start()]);
-for (const { name, path, theme = 'dark', size = { width: 1280, height: 800 }, prepare } of shots) {
+for (const { name, path, theme = 'dark', prepare } of shots) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
-  const context = await browser.newContext({ viewport: size, colorScheme: theme, reducedMotion: 'reduce' });
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    colorScheme: theme,
+    reducedMotion: 'reduce',
+  });
   const page = await context.newPage();
   await page.clock.setFixedTime(MOMENT);
   await page.goto(server.address + path);
