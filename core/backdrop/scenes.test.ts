@@ -50,7 +50,7 @@ describe('drawn scenes, whatever they are told', () => {
   );
 
   it('are whole numbers and colours all through, small enough to draw, and read as SVG', async function () {
-    this.timeout(60_000);
+    this.timeout(240_000);
     await fc.assert(
       fc.asyncProperty(spec, async (told) => {
         const svg = drawScene(told as SceneSpec, 96, 54);
