@@ -8,12 +8,10 @@ import { drawScene } from '../../core/backdrop/scenes.ts';
 import { toBytes } from '../../core/colour/convert.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createRandom } from '../../core/sources/noise.ts';
+import type { BakeFormat } from './formats.ts';
 import { MOST_PIXELS, openPicture } from './open.ts';
 
 /** The work on pixels that takes long; it runs in helpers of its own. */
-
-export const bakeFormats = ['png', 'webp', 'avif', 'jpeg'] as const;
-export type BakeFormat = (typeof bakeFormats)[number];
 
 export interface BakeOrder {
   drawn: Drawn;

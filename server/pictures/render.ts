@@ -1,7 +1,7 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
-import type { BakeFormat } from './bake.ts';
+import type { BakeFormat } from './formats.ts';
 import { CACHE_BYTES, createCache } from './cache.ts';
 import { asBuffer, type PictureStore } from './store.ts';
 

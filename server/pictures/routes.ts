@@ -3,7 +3,7 @@ import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
 import { Cancelled } from '../helpers/pool.ts';
-import { bakeFormats } from './bake.ts';
+import { bakeFormats } from './formats.ts';
 import { readDrawn } from './drawn.ts';
 import { widthFor, type Renderer } from './render.ts';
 import type { PictureStore } from './store.ts';
