@@ -13,7 +13,7 @@ export const FORMAT = 2;
 
 export const MOST_NAME = 120;
 const Name = z.string().trim().min(1).max(MOST_NAME);
-export const LIMITS = {
+const LIMITS = {
   screens: 8,
   edges: 40,
   itemsPerEdge: 200,

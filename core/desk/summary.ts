@@ -9,6 +9,16 @@ export const Summary = z.object({
 });
 export type Summary = z.infer<typeof Summary>;
 
+/** A line of the list of desks. */
+export interface ListedDesk {
+  id: string;
+  name: string;
+  revision: number;
+  savedAt: number;
+  /** Null where the desk can't be read. */
+  summary: Summary | null;
+}
+
 export function summaryOf({ screens, edges, widgets }: Desk): Summary {
   return {
     screens: screens.map(({ x, y, width, height }) => ({ x, y, width, height })),

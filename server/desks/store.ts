@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import type { Problem } from '../../core/desk/read.ts';
 import { MOST_NAME, type Desk } from '../../core/desk/schema.ts';
-import { Summary, summaryOf } from '../../core/desk/summary.ts';
+import { Summary, summaryOf, type ListedDesk } from '../../core/desk/summary.ts';
 import type { Store } from '../db/open.ts';
 import { desks, revisions } from '../db/schema.ts';
 import { refusal } from '../http/problem.ts';
@@ -25,16 +25,6 @@ export interface StoredDesk {
   desk: Desk;
   revision: number;
   savedAt: number;
-}
-
-/** A line of the list of desks. */
-export interface ListedDesk {
-  id: string;
-  name: string;
-  revision: number;
-  savedAt: number;
-  /** Null where the desk can't be read. */
-  summary: Summary | null;
 }
 
 export type SaveResult = { ok: true; stored: StoredDesk } | { ok: false; current: StoredText | null };

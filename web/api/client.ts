@@ -1,7 +1,7 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { OwnFont } from '../../core/desk/look-schema.ts';
 import type { Desk } from '../../core/desk/schema.ts';
-import type { Summary } from '../../core/desk/summary.ts';
+import type { ListedDesk } from '../../core/desk/summary.ts';
 
 /** The server's interface, typed. Everything that fails ends in one of two errors. */
 
@@ -9,16 +9,6 @@ export interface StoredDesk {
   desk: Desk;
   revision: number;
   savedAt: number;
-}
-
-/** A line of the shelf's list. */
-export interface ListedDesk {
-  id: string;
-  name: string;
-  revision: number;
-  savedAt: number;
-  /** Null where the desk can't be read. */
-  summary: Summary | null;
 }
 
 export interface RevisionNote {

@@ -3,7 +3,8 @@ import { Copy, Download, MonitorPlay, MoreHorizontal, Pencil, Trash2 } from 'luc
 import { format } from 'date-fns/format';
 import { useRef, type ReactNode } from 'react';
 import { Link } from 'react-router';
-import { api, type ListedDesk } from '../api/client.ts';
+import type { ListedDesk } from '../../core/desk/summary.ts';
+import { api } from '../api/client.ts';
 import { menuItem, menuLine, menuPanel } from '../ui/menu.ts';
 import { Miniature } from './miniature.tsx';
 import { useShelvedDesk, type Shelved } from './use-shelved-desk.ts';

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
-import { api, type ListedDesk } from '../api/client.ts';
+import type { ListedDesk } from '../../core/desk/summary.ts';
+import { api } from '../api/client.ts';
 import { listen } from '../api/events.ts';
 
 /** The list of desks on the shelf, kept up to date. */
