@@ -1,6 +1,55 @@
+/** The folders of each part from the ground up: none imports from one that stands after it. */
+const layers = {
+  core: [
+    'values',
+    'text',
+    'sources',
+    'colour',
+    'arrange',
+    'icons',
+    'pointer',
+    'backdrop',
+    'look',
+    'exchange',
+    'kinds',
+    'items',
+    'widgets',
+    'desk',
+    'scene',
+    'legibility',
+    'bundle',
+  ],
+  web: ['api', 'ui', 'render', 'workers', 'saving', 'stores', 'studio', 'live', 'shelf'],
+};
+
+/** One rule for each folder: nothing that it imports stands after it. A folder that the list lacks may import nothing. */
+function noWayUp(part, folders) {
+  return [
+    ...folders.slice(0, -1).map((folder, index) => ({
+      name: `${part}-no-way-up-from-${folder}`,
+      severity: 'error',
+      from: { path: `^${part}/${folder}/`, pathNot: '\\.test\\.tsx?$' },
+      to: { path: `^${part}/(${folders.slice(index + 1).join('|')})/` },
+    })),
+    {
+      name: `${part}-layers-are-all-listed`,
+      severity: 'error',
+      from: { path: `^${part}/`, pathNot: `^${part}/([^/]+$|(${folders.join('|')})/)|\\.test\\.tsx?$` },
+      to: { path: '.' },
+    },
+  ];
+}
+
 /** The boundaries between folders. A crossing fails the build. */
 module.exports = {
   forbidden: [
+    ...Object.entries(layers).flatMap(([part, folders]) => noWayUp(part, folders)),
+    {
+      name: 'bench-beside-the-rest',
+      severity: 'error',
+      from: { pathNot: '^bench/' },
+      to: { path: '^bench/' },
+    },
     {
       name: 'core-is-alone',
       severity: 'error',

@@ -1,10 +1,10 @@
 import { Bench } from 'tinybench';
 import { snap } from '../core/arrange/snap.ts';
-import type { Rect } from '../core/arrange/geometry.ts';
+import type { Rect } from '../core/values/geometry.ts';
 import { createItem, createPanel, createWidget } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/schema.ts';
-import { points } from '../core/desk/values.ts';
-import { sides } from '../core/arrange/geometry.ts';
+import { points } from '../core/values/place.ts';
+import { sides } from '../core/values/geometry.ts';
 import { itemKinds } from '../core/items/list.ts';
 import { createRandom } from '../core/sources/noise.ts';
 import { solve } from '../core/scene/solve.ts';

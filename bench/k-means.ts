@@ -1,5 +1,5 @@
 import { converter } from 'culori/fn';
-import { toHex } from '../core/colour/convert.ts';
+import { toHex } from '../core/values/colour.ts';
 import type { Pixels } from '../core/colour/extract.ts';
 import { createRandom } from '../core/sources/noise.ts';
 

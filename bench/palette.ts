@@ -1,6 +1,6 @@
 import { extractColorsFromImageData } from 'extract-colors';
 import { Bench } from 'tinybench';
-import { deltaE } from '../core/colour/convert.ts';
+import { deltaE } from '../core/values/colour.ts';
 import { extractPalette, type Pixels } from '../core/colour/extract.ts';
 import { createRandom } from '../core/sources/noise.ts';
 import { kMeansInOklab } from './k-means.ts';

@@ -8,7 +8,7 @@ import { drawRoles } from '../core/colour/scheme.ts';
 import { problemText, readDesk, refuse, type Result } from '../core/desk/read.ts';
 import type { Desk } from '../core/desk/schema.ts';
 import { solve } from '../core/scene/solve.ts';
-import { learnTextOf } from '../core/text/families.ts';
+import { learnTextOf } from '../core/scene/text.ts';
 import { formatMoment } from '../core/sources/time/time.ts';
 
 /** Exit codes, for scripts. */

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import { deltaE } from '../core/colour/convert.ts';
-import { overlaps } from '../core/arrange/geometry.ts';
+import { deltaE } from '../core/values/colour.ts';
+import { overlaps } from '../core/values/geometry.ts';
 import { solve } from '../core/scene/solve.ts';
 import { demoDesks } from './desks.ts';
 

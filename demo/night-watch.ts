@@ -8,7 +8,7 @@ import {
   createWidget,
 } from '../core/desk/defaults.ts';
 import type { Desk, Screen } from '../core/desk/schema.ts';
-import type { Finish } from '../core/desk/values.ts';
+import type { Finish } from '../core/values/finish.ts';
 import { surface, wide, rolesFrom, at, items, starters, desk } from './sketch.ts';
 
 export function nightWatch(): Desk {

@@ -1,7 +1,10 @@
 import { drawRoles } from '../core/colour/scheme.ts';
 import { createItem } from '../core/desk/defaults.ts';
 import type { Application, Backdrop, Desk, Edge, Item, Look, Screen, Widget } from '../core/desk/schema.ts';
-import type { Finish, GeoPlace, Half, NinePoint, Place } from '../core/desk/values.ts';
+import type { Finish } from '../core/values/finish.ts';
+import type { GeoPlace } from '../core/values/earth.ts';
+import type { Half } from '../core/values/roles.ts';
+import type { NinePoint, Place } from '../core/values/place.ts';
 import type { ItemType } from '../core/items/list.ts';
 import type { RoleValues } from '../core/colour/roles.ts';
 

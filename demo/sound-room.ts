@@ -7,7 +7,7 @@ import {
   createWidget,
 } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/schema.ts';
-import type { Finish } from '../core/desk/values.ts';
+import type { Finish } from '../core/values/finish.ts';
 import { surface, rolesFrom, at, items, starters, desk } from './sketch.ts';
 
 export function soundRoom(): Desk {

@@ -1,5 +1,5 @@
-import type { Alignment } from '../desk/values.ts';
-import { boundsOf, lengthOf, type Axis, type Rect } from './geometry.ts';
+import type { Alignment } from '../values/place.ts';
+import { boundsOf, lengthOf, type Axis, type Rect } from '../values/geometry.ts';
 
 /** The rectangles moved along one axis so that their starts, centres or ends agree with the outermost ones. */
 export function alignRects(rects: readonly Rect[], axis: Axis, align: Alignment): Rect[] {

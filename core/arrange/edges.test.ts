@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { freeAfter, layEdge, type EdgeShape, type Flowing } from './edges.ts';
-import { isInside, sides, type Rect } from './geometry.ts';
+import { isInside, sides, type Rect } from '../values/geometry.ts';
 
 const screen: Rect = { x: 0, y: 0, width: 1000, height: 600 };
 const shape: EdgeShape = {

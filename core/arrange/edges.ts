@@ -1,5 +1,5 @@
-import type { Alignment } from '../desk/values.ts';
-import { cutSide, isHorizontal, type Rect, type Side } from './geometry.ts';
+import type { Alignment } from '../values/place.ts';
+import { cutSide, isHorizontal, type Rect, type Side } from '../values/geometry.ts';
 
 /** What decides where an edge and its items are. Lengths in px. */
 export interface EdgeShape {

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { alignments, points } from '../desk/values.ts';
-import { sides } from './geometry.ts';
+import { alignments, points } from '../values/place.ts';
+import { sides } from '../values/geometry.ts';
 import {
   hangFromNeighbour,
   hangFromPoint,

@@ -1,4 +1,4 @@
-import { points, type Alignment, type NinePoint } from '../desk/values.ts';
+import { points, type Alignment, type NinePoint } from '../values/place.ts';
 import {
   bottom,
   centreOf,
@@ -10,7 +10,7 @@ import {
   type Rect,
   type Side,
   type Size,
-} from './geometry.ts';
+} from '../values/geometry.ts';
 
 /** Along one axis: at which end a part hangs. */
 const alongX: Record<NinePoint, Alignment> = {

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import type { Rect } from './geometry.ts';
+import type { Rect } from '../values/geometry.ts';
 import { distancesAround, snap, type SnapInput } from './snap.ts';
 
 const screen: Rect = { x: 0, y: 0, width: 1000, height: 600 };

@@ -1,4 +1,4 @@
-import { bottom, lengthOf, right, type Axis, type Point, type Rect } from './geometry.ts';
+import { bottom, lengthOf, right, type Axis, type Point, type Rect } from '../values/geometry.ts';
 
 /** A line that a move caught on; `at` lies on `axis`, `from` to `to` along the other one. */
 export interface Guide {

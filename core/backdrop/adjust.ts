@@ -1,5 +1,5 @@
-import type { Rect, Size } from '../arrange/geometry.ts';
-import { toBytes } from '../colour/convert.ts';
+import type { Rect, Size } from '../values/geometry.ts';
+import { toBytes } from '../values/colour.ts';
 import type { Pixels } from '../colour/extract.ts';
 import type { DrawnAdjust } from './drawn.ts';
 

@@ -1,4 +1,4 @@
-import { mix } from '../colour/convert.ts';
+import { mix } from '../values/colour.ts';
 import type { Sky } from './sky.ts';
 import { createRandom, valueNoise } from '../sources/noise.ts';
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { DAWN, bareDesk, dawnCount, emptyDesk } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
-import { toLab } from '../colour/convert.ts';
+import { toLab } from '../values/colour.ts';
 import { createBackdrop, createScene } from '../desk/defaults.ts';
 import type { Backdrop, Desk } from '../desk/schema.ts';
 import { solve } from '../scene/solve.ts';

@@ -1,7 +1,8 @@
-import type { Point, Rect, Size } from '../arrange/geometry.ts';
+import type { Point, Rect, Size } from '../values/geometry.ts';
 import type { Palette } from '../colour/look.ts';
-import type { Adjust, Backdrop, Picture, PlainSource } from '../desk/backdrop-schema.ts';
-import { roles, type GeoPlace, type Half } from '../desk/values.ts';
+import type { Adjust, Backdrop, Picture, PlainSource } from './schema.ts';
+import { roles, type Half } from '../values/roles.ts';
+import type { GeoPlace } from '../values/earth.ts';
 import { factsOf } from './names.ts';
 import type { SceneSpec } from './scenes.ts';
 import { skyAt } from './sky.ts';

@@ -1,5 +1,5 @@
-import type { Point, Rect, Size } from '../arrange/geometry.ts';
-import type { Fit } from '../desk/backdrop-schema.ts';
+import type { Point, Rect, Size } from '../values/geometry.ts';
+import type { Fit } from './schema.ts';
 
 /** The size of a picture once it is turned. */
 export function turnedSize({ width, height }: Size, turn: number): Size {

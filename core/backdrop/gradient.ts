@@ -1,5 +1,5 @@
-import type { Rect, Size } from '../arrange/geometry.ts';
-import { toLab } from '../colour/convert.ts';
+import type { Rect, Size } from '../values/geometry.ts';
+import { toLab } from '../values/colour.ts';
 import type { Pixels } from '../colour/extract.ts';
 import { hash } from '../sources/noise.ts';
 import type { DrawnGradient } from './drawn.ts';

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import { decode, flatPixels } from '../../tests/support/pixels.ts';
-import { toLch } from '../colour/convert.ts';
+import { toLch } from '../values/colour.ts';
 import type { Pixels } from '../colour/extract.ts';
 import { createRandom } from '../sources/noise.ts';
 import { adjustPixels, blurPixels } from './adjust.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { arbitraryMoment, bareDesk } from '../../tests/support/desks.ts';
-import type { Change, Rotation } from '../desk/backdrop-schema.ts';
+import type { Change, Rotation } from './schema.ts';
 import { createScene } from '../desk/defaults.ts';
 import { wallClock } from '../sources/time/time.ts';
 import { changesBetween, entryOf, rotationAt, slotAt } from './rotation.ts';

@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz';
-import type { Change, Rotation } from '../desk/backdrop-schema.ts';
-import type { GeoPlace } from '../desk/values.ts';
+import type { Change, Rotation } from './schema.ts';
+import type { GeoPlace } from '../values/earth.ts';
 import { sunTimes } from '../sources/sun/sun.ts';
 import { dayOf, wallClock } from '../sources/time/time.ts';
 import { createRandom } from '../sources/noise.ts';

@@ -1,5 +1,5 @@
-import { clamp } from '../arrange/geometry.ts';
-import { fromLab, toLab } from '../colour/convert.ts';
+import { clamp } from '../values/geometry.ts';
+import { fromLab, toLab } from '../values/colour.ts';
 import { toSvg, type SceneDrawing, type SceneInput } from './draw.ts';
 import { factsOf, type SceneName } from './names.ts';
 import type { Sky } from './sky.ts';
@@ -12,7 +12,7 @@ import { marsh } from './scenes/marsh.ts';
 import { night } from './scenes/night.ts';
 import { strata } from './scenes/strata.ts';
 import { tide } from './scenes/tide.ts';
-import { lookUp } from '../look-up.ts';
+import { lookUp } from '../values/look-up.ts';
 
 const drawings: Record<SceneName, (input: SceneInput) => SceneDrawing> = {
   headland,

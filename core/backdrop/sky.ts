@@ -1,5 +1,5 @@
 import { getMoonIllumination, getMoonPosition } from 'suncalc';
-import type { GeoPlace } from '../desk/values.ts';
+import type { GeoPlace } from '../values/earth.ts';
 import { sunAltitude } from '../sources/sun/sun.ts';
 
 /** What scenes know of the sky. Angles in degrees above the horizon, in whole steps: few pictures serve a day. */

@@ -1,7 +1,7 @@
 import { Zip, ZipDeflate, ZipPassThrough, strFromU8, strToU8, unzipSync } from 'fflate';
 import { z } from 'zod';
-import { sourcesOf } from '../desk/backdrop-schema.ts';
-import { isOwn } from '../desk/values.ts';
+import { sourcesOf } from '../backdrop/schema.ts';
+import { isOwn } from '../values/family.ts';
 import { readDesk, refuse, type Problem, type Result } from '../desk/read.ts';
 import { DESK_LIMITS } from '../desk/limits.ts';
 import type { Desk } from '../desk/schema.ts';

@@ -1,4 +1,4 @@
-import { hexOf } from './convert.ts';
+import { hexOf } from '../values/colour.ts';
 
 /** Lightness contrast (Lc) that body text needs. */
 export const APCA_BODY = 60;

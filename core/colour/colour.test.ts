@@ -1,7 +1,17 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { createRandom } from '../sources/noise.ts';
-import { contrast, deltaE, fromLab, hexOf, isColourString, mix, toHex, toLab, toLch } from './convert.ts';
+import {
+  contrast,
+  deltaE,
+  fromLab,
+  hexOf,
+  isColourString,
+  mix,
+  toHex,
+  toLab,
+  toLch,
+} from '../values/colour.ts';
 import { extractPalette, type Pixels } from './extract.ts';
 import { paletteOf, surfaceOf } from './look.ts';
 import type { Roles } from './roles.ts';
@@ -10,7 +20,7 @@ import { APCA_BODY, apcaContrast } from './apca.ts';
 import { drawRoles, schemeNames, surfaceRoles, type SchemeName } from './scheme.ts';
 import { seenBy } from './eyes.ts';
 import { skyColour } from './sky.ts';
-import { roles } from '../desk/values.ts';
+import { roles } from '../values/roles.ts';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
 

@@ -1,4 +1,4 @@
-import { toHex } from './convert.ts';
+import { toHex } from '../values/colour.ts';
 
 /** RGBA pixels, 8 bits each, row by row, as canvases and sharp give them. */
 export interface Pixels {

@@ -1,6 +1,6 @@
-import { deltaE } from './convert.ts';
+import { deltaE } from '../values/colour.ts';
 import type { Roles } from './roles.ts';
-import type { Role } from '../desk/values.ts';
+import type { Role } from '../values/roles.ts';
 
 /** Kinds of eyes that see less than the usual. */
 export const otherEyes = ['protan', 'deutan', 'tritan', 'low'] as const;

@@ -1,17 +1,17 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { DAWN, bareDesk, dawnCount } from '../../tests/support/desks.ts';
-import { roles, type Role, type Step } from '../desk/values.ts';
-import { contrast, deltaE, toLab, toLch } from './convert.ts';
+import { roles, type Role, type Step } from '../values/roles.ts';
+import { contrast, deltaE, toLab, toLch } from '../values/colour.ts';
 import type { otherEyes } from './eyes.ts';
 import { confusions, eyeMatrices, seenBy } from './eyes.ts';
-import { halfAt } from './half.ts';
+import { halfAt } from '../look/half.ts';
 import { paletteOf, surfaceOf } from './look.ts';
 import { nudged, nudges, type Nudge } from './nudge.ts';
 import { mayStepFrom, resolveRoles, roleCircle, stepBetween, stepped, type RoleValues } from './roles.ts';
 import { drawRoles, schemeNames } from './scheme.ts';
 import { APART, terminalOf } from './terminal.ts';
-import { tilesOf } from './tiles.ts';
+import { tilesOf } from '../icons/tiles.ts';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
 const step = (from: Role, change: Partial<Step> = {}): Step => ({

@@ -1,5 +1,6 @@
-import { isRole, type Colour, type Finish } from '../desk/values.ts';
-import { hexOf, withOpacity } from './convert.ts';
+import { isRole, type Colour } from '../values/roles.ts';
+import type { Finish } from '../values/finish.ts';
+import { hexOf, withOpacity } from '../values/colour.ts';
 import { readableOn } from './readable.ts';
 import { resolveRoles, type RoleValues, type Roles } from './roles.ts';
 

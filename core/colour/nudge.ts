@@ -1,5 +1,5 @@
-import { clamp } from '../arrange/geometry.ts';
-import type { RoleValue, Step } from '../desk/values.ts';
+import { clamp } from '../values/geometry.ts';
+import type { RoleValue, Step } from '../values/roles.ts';
 import { isStep, stepped } from './roles.ts';
 
 /** Small changes of a colour, each by about what an eye just notices. */

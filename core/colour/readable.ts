@@ -1,4 +1,4 @@
-import { contrast, hexOf, toHex, toLch, type Lch } from './convert.ts';
+import { contrast, hexOf, toHex, toLch, type Lch } from '../values/colour.ts';
 
 /** The contrast that body text must reach (WCAG 2.2, success criterion 1.4.3). */
 export const TEXT_CONTRAST = 4.5;

@@ -1,6 +1,6 @@
-import { clamp } from '../arrange/geometry.ts';
-import { isRole, roles, type Role, type RoleValue, type Step } from '../desk/values.ts';
-import { fromLab, hexOf, toLab } from './convert.ts';
+import { clamp } from '../values/geometry.ts';
+import { isRole, roles, type Role, type RoleValue, type Step } from '../values/roles.ts';
+import { fromLab, hexOf, toLab } from '../values/colour.ts';
 
 /** What the document says of one half's roles: colours, and steps from one another. */
 export type RoleValues = Record<Role, RoleValue>;

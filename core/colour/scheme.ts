@@ -1,6 +1,6 @@
-import { clamp } from '../arrange/geometry.ts';
-import type { Half, Role } from '../desk/values.ts';
-import { deltaE, toHex, toLch, type Lch } from './convert.ts';
+import { clamp } from '../values/geometry.ts';
+import type { Half, Role } from '../values/roles.ts';
+import { deltaE, toHex, toLch, type Lch } from '../values/colour.ts';
 import { otherEyes, seenBy } from './eyes.ts';
 import type { Roles } from './roles.ts';
 import { APCA_BODY, apcaContrast } from './apca.ts';

@@ -1,4 +1,4 @@
-import { mix } from './convert.ts';
+import { mix } from '../values/colour.ts';
 
 /** Colours of the sky near the horizon by the sun's altitude in degrees, from deep night to full day. */
 const tones: readonly [altitude: number, colour: string][] = [

@@ -1,6 +1,6 @@
-import { clamp } from '../arrange/geometry.ts';
-import type { Terminal } from '../desk/look-schema.ts';
-import { contrast, deltaE, toHex, toLch, type Lch } from './convert.ts';
+import { clamp } from '../values/geometry.ts';
+import type { Terminal } from './schema.ts';
+import { contrast, deltaE, toHex, toLch, type Lch } from '../values/colour.ts';
 import { TEXT_CONTRAST, readableOn } from './readable.ts';
 import type { Roles } from './roles.ts';
 

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { DAWN, arbitraryDesk } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
-import { sides } from '../arrange/geometry.ts';
+import { sides } from '../values/geometry.ts';
 import { drawRoles, schemeNames } from '../colour/scheme.ts';
 import { sceneNames } from '../backdrop/names.ts';
 import { itemKinds } from '../items/list.ts';
@@ -11,11 +11,16 @@ import { widgetKinds } from '../widgets/list.ts';
 import { createBackdrop, createItem, createPanel, createScene, createWidget } from './defaults.ts';
 import { edits, type Ground } from './edits.ts';
 import { edit, redo, startHistory, undo, type Recipe } from './history.ts';
-import { fits, towards } from './backdrop-schema.ts';
-import { iconSets, pointerSets, stylesOf, tileShapes, uses } from './look-schema.ts';
+import { fits, towards } from '../backdrop/schema.ts';
+import { iconSets, stylesOf, tileShapes } from '../icons/schema.ts';
+import { pointerSets } from '../pointer/schema.ts';
+import { uses } from '../text/schema.ts';
 import { readDesk } from './read.ts';
 import type { Desk } from './schema.ts';
-import { alignments, families, finishKinds, points, roles, type Hanging } from './values.ts';
+import { alignments, points, type Hanging } from '../values/place.ts';
+import { families } from '../values/family.ts';
+import { finishKinds } from '../values/finish.ts';
+import { roles } from '../values/roles.ts';
 
 /** Picks, one after another, what an edit is done to: from a list, or a whole number up to a limit. */
 interface Choices {

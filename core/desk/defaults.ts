@@ -7,12 +7,15 @@ import {
   type DrawnScene,
   type Picture,
   type Source,
-} from './backdrop-schema.ts';
-import { plainUse, type Look } from './look-schema.ts';
+} from '../backdrop/schema.ts';
+import { plainUse } from '../text/schema.ts';
+import type { Look } from '../look/schema.ts';
 import type { SceneName } from '../backdrop/names.ts';
 import type { Edge, Item, Widget } from './schema.ts';
-import type { Side } from '../arrange/geometry.ts';
-import type { Family, Finish, Place } from './values.ts';
+import type { Side } from '../values/geometry.ts';
+import type { Family } from '../values/family.ts';
+import type { Finish } from '../values/finish.ts';
+import type { Place } from '../values/place.ts';
 
 /** A bare finish with the tint of another, so that one press makes it a surface again. */
 export function bareFinish(of: Finish): Finish {

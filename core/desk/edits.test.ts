@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import { produce } from 'immer';
 import { DAWN, clockAt, dawnCount, emptyDesk, fromCorner } from '../../tests/support/desks.ts';
-import type { Rect } from '../arrange/geometry.ts';
-import { points } from './values.ts';
+import type { Rect } from '../values/geometry.ts';
+import { points } from '../values/place.ts';
 import { solve } from '../scene/solve.ts';
 import { drawRoles } from '../colour/scheme.ts';
 import { createBackdrop, createScene } from './defaults.ts';

@@ -1,10 +1,12 @@
 import type { Draft } from 'immer';
 import { widgetKindsByType } from '../widgets/list.ts';
 import { nearestPoint, offsetFromNeighbour, offsetFromPoint } from '../arrange/place.ts';
-import type { Rect, Side } from '../arrange/geometry.ts';
+import type { Rect, Side } from '../values/geometry.ts';
 import type { Roles } from '../colour/roles.ts';
-import { plainAdjust, type Adjust, type Source } from './backdrop-schema.ts';
-import type { HalfBy, OwnFont, Terminal } from './look-schema.ts';
+import { plainAdjust, type Adjust, type Source } from '../backdrop/schema.ts';
+import type { HalfBy } from '../look/schema.ts';
+import type { OwnFont } from '../text/schema.ts';
+import type { Terminal } from '../colour/schema.ts';
 import {
   widgetsInCircles,
   type Application,
@@ -16,18 +18,11 @@ import {
   type Screen,
   type Widget,
 } from './schema.ts';
-import {
-  isRole,
-  roles,
-  type Finish,
-  type GeoPlace,
-  type Half,
-  type Hanging,
-  type Place,
-  type Role,
-  type RoleValue,
-} from './values.ts';
-import { lookUp } from '../look-up.ts';
+import { isRole, roles, type Half, type Role, type RoleValue } from '../values/roles.ts';
+import type { Finish } from '../values/finish.ts';
+import type { GeoPlace } from '../values/earth.ts';
+import type { Hanging, Place } from '../values/place.ts';
+import { lookUp } from '../values/look-up.ts';
 
 /**
  * Every change of a desk has a name here. Each takes a draft and changes it; what names a part that is not

@@ -1,13 +1,19 @@
 import { z } from 'zod';
 import { itemKinds, type ItemType } from '../items/list.ts';
 import { widgetKinds, type WidgetType } from '../widgets/list.ts';
-import { Backdrop } from './backdrop-schema.ts';
-import { Look } from './look-schema.ts';
+import { Backdrop } from '../backdrop/schema.ts';
+import { Look } from '../look/schema.ts';
 import { roleCircle } from '../colour/roles.ts';
-import { Alignment, Finish, GeoPlace, Id, Place, Side, halves, isOwn, type TypeOf } from './values.ts';
+import { Alignment, Place, Side } from '../values/place.ts';
+import { Finish } from '../values/finish.ts';
+import { GeoPlace } from '../values/earth.ts';
+import { Id } from '../values/id.ts';
+import { halves } from '../values/roles.ts';
+import { isOwn } from '../values/family.ts';
+import type { TypeOf } from '../values/types.ts';
 
-export type { Backdrop } from './backdrop-schema.ts';
-export type { Look } from './look-schema.ts';
+export type { Backdrop } from '../backdrop/schema.ts';
+export type { Look } from '../look/schema.ts';
 
 export const FORMAT = 2;
 

@@ -1,7 +1,7 @@
-import { plainAdjust } from './backdrop-schema.ts';
-import { plainUse } from './look-schema.ts';
+import { plainAdjust } from '../backdrop/schema.ts';
+import { plainUse } from '../text/schema.ts';
 import { FORMAT } from './schema.ts';
-import type { Family } from './values.ts';
+import type { Family } from '../values/family.ts';
 
 /** A step takes the JSON of one format to the next. It may trust the format's number, nothing else. */
 type Step = (desk: Record<string, unknown>) => Record<string, unknown>;

@@ -13,7 +13,7 @@ import {
   parse,
   useMode as registerMode,
 } from 'culori/fn';
-import { toHex } from '../colour/convert.ts';
+import { toHex } from '../values/colour.ts';
 
 for (const mode of [
   modeHsl,

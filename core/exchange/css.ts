@@ -1,5 +1,5 @@
 import { generate, parse, walk, type CssNode, type WalkContext } from 'css-tree';
-import { halves, type Half } from '../desk/values.ts';
+import { halves, type Half } from '../values/roles.ts';
 import { anyColour } from './any-colour.ts';
 import type { ReadColours } from './exchange.ts';
 import { addColour, addUnread, emptyRead } from './names.ts';

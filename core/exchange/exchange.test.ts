@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { roles, type Role } from '../desk/values.ts';
+import { roles, type Role } from '../values/roles.ts';
 import { exchanges, type Colours } from './exchange.ts';
 import { readColours } from './read.ts';
 

@@ -1,5 +1,5 @@
-import type { Terminal } from '../desk/look-schema.ts';
-import type { Half } from '../desk/values.ts';
+import type { Terminal } from '../colour/schema.ts';
+import type { Half } from '../values/roles.ts';
 import type { Roles } from '../colour/roles.ts';
 import { writeCss, writePaletteFile, writeResources, writeTokens } from './write.ts';
 

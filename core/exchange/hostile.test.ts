@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { demoDesks } from '../../demo/desks.ts';
 import { paletteOf } from '../colour/look.ts';
 import { terminalOf } from '../colour/terminal.ts';
-import { roles } from '../desk/values.ts';
+import { roles } from '../values/roles.ts';
 import { exchanges, type Colours, type ReadColours } from './exchange.ts';
 import { readColours } from './read.ts';
 

@@ -1,4 +1,4 @@
-import { roles, type Half, type Role } from '../desk/values.ts';
+import { roles, type Half, type Role } from '../values/roles.ts';
 import type { ReadColours } from './exchange.ts';
 
 /** `softInk` as files have it: `soft-ink`. */

@@ -1,5 +1,5 @@
-import { lookUp } from '../look-up.ts';
-import type { Half } from '../desk/values.ts';
+import { lookUp } from '../values/look-up.ts';
+import type { Half } from '../values/roles.ts';
 import { anyColour } from './any-colour.ts';
 import type { ReadColours } from './exchange.ts';
 import { addColour, addUnread, emptyRead } from './names.ts';

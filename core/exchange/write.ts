@@ -1,5 +1,5 @@
-import { toBytes } from '../colour/convert.ts';
-import { roles, type Half } from '../desk/values.ts';
+import { toBytes } from '../values/colour.ts';
+import { roles, type Half } from '../values/roles.ts';
 import type { Colours } from './exchange.ts';
 import { fileNameOf } from './names.ts';
 

@@ -1,4 +1,4 @@
-import { lookUp } from '../look-up.ts';
+import { lookUp } from '../values/look-up.ts';
 
 /** The freedesktop icon names that every set draws. */
 export const iconNames = [

@@ -1,4 +1,4 @@
-import { byType } from '../kinds.ts';
+import { byType } from '../kinds/kind.ts';
 import { appList } from './app-list/app-list.ts';
 import { application } from './application/application.ts';
 import { clock } from './clock/clock.ts';

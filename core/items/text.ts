@@ -1,5 +1,5 @@
-import { clamp } from '../arrange/geometry.ts';
-import type { ItemContext, TextContext, TextSpot } from '../kinds.ts';
+import { clamp } from '../values/geometry.ts';
+import type { ItemContext, TextContext, TextSpot } from '../kinds/kind.ts';
 import { setStyle, steadyWidth, textWidth, type TextStyle } from '../text/measure.ts';
 
 /** Room before and after a text or an icon on an edge, px. */

@@ -1,14 +1,14 @@
-import { intersection, type Point, type Rect, type Size } from '../arrange/geometry.ts';
+import { intersection, type Point, type Rect, type Size } from '../values/geometry.ts';
 import { blurPixels } from '../backdrop/adjust.ts';
 import { backdropFor, drawnOf, type Drawn } from '../backdrop/drawn.ts';
 import { paletteOf, type Surface } from '../colour/look.ts';
-import { toBytes } from '../colour/convert.ts';
+import { toBytes } from '../values/colour.ts';
 import type { Pixels } from '../colour/extract.ts';
 import { APCA_BODY, APCA_LARGE, apcaContrast } from '../colour/apca.ts';
 import type { Backdrop, Desk, Screen } from '../desk/schema.ts';
-import { halves, type Half } from '../desk/values.ts';
+import { halves, type Half } from '../values/roles.ts';
 import { itemKindsByType } from '../items/list.ts';
-import type { Fonts, ItemKind, TextSpot, WidgetKind } from '../kinds.ts';
+import type { Fonts, ItemKind, TextSpot, WidgetKind } from '../kinds/kind.ts';
 import { surfaceFor } from '../scene/backdrop.ts';
 import type { Scene, SceneScreen } from '../scene/scene.ts';
 import { solve } from '../scene/solve.ts';

@@ -3,10 +3,10 @@ import { DAWN, clockAt, emptyDesk, fromCorner } from '../../tests/support/desks.
 import { bakedPixels, flatPixels } from '../../tests/support/pixels.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { adjustPixels } from '../backdrop/adjust.ts';
-import { contrast } from '../colour/convert.ts';
+import { contrast } from '../values/colour.ts';
 import { createBackdrop, createScene } from '../desk/defaults.ts';
 import type { Desk, Widget } from '../desk/schema.ts';
-import type { Finish } from '../desk/values.ts';
+import type { Finish } from '../values/finish.ts';
 import { enough, judgeDesk, type PixelsOf } from './judge.ts';
 import { mended, mendsFor } from './mends.ts';
 

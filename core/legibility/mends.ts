@@ -1,6 +1,7 @@
 import type { Desk } from '../desk/schema.ts';
-import { plainAdjust, type Adjust } from '../desk/backdrop-schema.ts';
-import { isRole, roleTitles, type Finish, type Role } from '../desk/values.ts';
+import { plainAdjust, type Adjust } from '../backdrop/schema.ts';
+import { isRole, roleTitles, type Role } from '../values/roles.ts';
+import type { Finish } from '../values/finish.ts';
 import { enough, judgeDesk, type JudgeConditions, type Judgement, type PixelsOf } from './judge.ts';
 
 /** A change that makes a text readable. */

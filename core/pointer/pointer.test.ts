@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { pointerSets } from '../desk/look-schema.ts';
+import { pointerSets } from './schema.ts';
 import { drawPointer, pointerShapes } from './pointer.ts';
 
 describe('pointers', () => {

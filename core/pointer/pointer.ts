@@ -1,4 +1,4 @@
-import type { PointerSetName } from '../desk/look-schema.ts';
+import type { PointerSetName } from './schema.ts';
 
 /** Our own pointers, as shapes in a square of 32 units. The hot spot is where the tip is. */
 export const pointerShapes = ['arrow', 'hand', 'text', 'busy', 'move', 'stretch'] as const;

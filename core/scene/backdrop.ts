@@ -1,11 +1,11 @@
-import type { Rect, Size } from '../arrange/geometry.ts';
+import type { Rect, Size } from '../values/geometry.ts';
 import { backdropFor, drawnOf } from '../backdrop/drawn.ts';
 import { rotationAt } from '../backdrop/rotation.ts';
 import type { Palette } from '../colour/look.ts';
-import type { PlainSource } from '../desk/backdrop-schema.ts';
+import type { PlainSource } from '../backdrop/schema.ts';
 import type { Desk, Screen } from '../desk/schema.ts';
-import type { Half } from '../desk/values.ts';
-import type { DeskFacts, Tick } from '../kinds.ts';
+import type { Half } from '../values/roles.ts';
+import type { DeskFacts, Tick } from '../kinds/kind.ts';
 import type { SceneBackdrop } from './scene.ts';
 
 interface Solving {

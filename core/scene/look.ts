@@ -1,8 +1,10 @@
 import type { Palette } from '../colour/look.ts';
-import { tilesOf } from '../colour/tiles.ts';
+import { tilesOf } from '../icons/tiles.ts';
 import type { Desk } from '../desk/schema.ts';
-import { stylesOf, type FontMetrics, type FontUse, type Look } from '../desk/look-schema.ts';
-import type { Fonts } from '../kinds.ts';
+import { stylesOf } from '../icons/schema.ts';
+import type { FontMetrics, FontUse } from '../text/schema.ts';
+import type { Look } from '../look/schema.ts';
+import type { Fonts } from '../kinds/kind.ts';
 import type { DeskFont } from '../text/measure.ts';
 import type { Scene } from './scene.ts';
 

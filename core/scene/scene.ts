@@ -1,12 +1,12 @@
-import type { Point, Rect, Side } from '../arrange/geometry.ts';
+import type { Point, Rect, Side } from '../values/geometry.ts';
 import type { Drawn } from '../backdrop/drawn.ts';
 import type { Surface } from '../colour/look.ts';
-import type { Tile } from '../colour/tiles.ts';
+import type { Tile } from '../icons/tiles.ts';
 import type { Roles } from '../colour/roles.ts';
-import type { Icons } from '../desk/look-schema.ts';
+import type { Icons } from '../icons/schema.ts';
 import type { Edge } from '../desk/schema.ts';
-import type { Half } from '../desk/values.ts';
-import type { Fonts, Tick } from '../kinds.ts';
+import type { Half } from '../values/roles.ts';
+import type { Fonts, Tick } from '../kinds/kind.ts';
 import type { ItemType, ItemViewOf } from '../items/list.ts';
 import type { LiveReadings } from '../sources/readings.ts';
 import type { WidgetType, WidgetViewOf } from '../widgets/list.ts';

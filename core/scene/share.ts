@@ -1,4 +1,4 @@
-import { lookUp } from '../look-up.ts';
+import { lookUp } from '../values/look-up.ts';
 
 /** Arrays at least this long are compared once for all the places that hold them: many graphs show the same series. */
 const LONG = 16;

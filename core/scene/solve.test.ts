@@ -10,8 +10,8 @@ import {
   fromCorner,
 } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
-import { isInside, type Rect } from '../arrange/geometry.ts';
-import { contrast } from '../colour/convert.ts';
+import { isInside, type Rect } from '../values/geometry.ts';
+import { contrast } from '../values/colour.ts';
 import { createItem, createPanel } from '../desk/defaults.ts';
 import { edits } from '../desk/edits.ts';
 import { itemKinds } from '../items/list.ts';

@@ -1,12 +1,13 @@
 import { freeAfter, layEdge } from '../arrange/edges.ts';
-import { moveInside, type Rect, type Size } from '../arrange/geometry.ts';
+import { moveInside, type Rect, type Size } from '../values/geometry.ts';
 import { hangFromNeighbour, hangFromPoint } from '../arrange/place.ts';
-import { halfAt } from '../colour/half.ts';
+import { halfAt } from '../look/half.ts';
 import { paletteOf, surfaceOf, type Palette, type Surface } from '../colour/look.ts';
 import type { Desk, Edge, Screen, Widget } from '../desk/schema.ts';
-import type { Colour, Finish, Half } from '../desk/values.ts';
+import type { Colour, Half } from '../values/roles.ts';
+import type { Finish } from '../values/finish.ts';
 import { itemKindsByType } from '../items/list.ts';
-import type { DeskFacts, ItemContext, ItemKind, Tick, WidgetContext, WidgetKind } from '../kinds.ts';
+import type { DeskFacts, ItemContext, ItemKind, Tick, WidgetContext, WidgetKind } from '../kinds/kind.ts';
 import { createReadings, type Readings } from '../sources/readings.ts';
 import { widgetKindsByType } from '../widgets/list.ts';
 import { solveBackdrop } from './backdrop.ts';

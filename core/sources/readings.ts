@@ -1,4 +1,4 @@
-import type { GeoPlace } from '../desk/values.ts';
+import type { GeoPlace } from '../values/earth.ts';
 import { sources, type ReadingOf, type SourceId } from './list.ts';
 import type { MachineReading } from './machine/machine.ts';
 import { formatMoment, wallClock, type TimeReading } from './time/time.ts';

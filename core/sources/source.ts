@@ -1,4 +1,4 @@
-import type { GeoPlace } from '../desk/values.ts';
+import type { GeoPlace } from '../values/earth.ts';
 
 /** What a source may know besides the moment. */
 export interface SourceContext {

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { DAWN, arbitraryMoment } from '../../tests/support/desks.ts';
-import { halfAt } from '../colour/half.ts';
-import { byType } from '../kinds.ts';
+import { halfAt } from '../look/half.ts';
+import { byType } from '../kinds/kind.ts';
 import { formatBytes, formatRate } from '../widgets/machine/units.ts';
 import { sources } from './list.ts';
 import { createReadings } from './readings.ts';

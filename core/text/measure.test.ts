@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { plainUse } from '../desk/look-schema.ts';
-import { families, type Family } from '../desk/values.ts';
+import { plainUse } from './schema.ts';
+import { families, type Family } from '../values/family.ts';
 import { steadyWidth, textWidth, type DeskFont } from './measure.ts';
 
 describe('measuring text', () => {

@@ -1,6 +1,6 @@
-import type { FontMetrics, FontUse } from '../desk/look-schema.ts';
-import { isOwn, type ShippedFamily } from '../desk/values.ts';
-import { lookUp } from '../look-up.ts';
+import type { FontMetrics, FontUse } from './schema.ts';
+import { isOwn, type ShippedFamily } from '../values/family.ts';
+import { lookUp } from '../values/look-up.ts';
 import figtree from './metrics/figtree.json' with { type: 'json' };
 
 /**

@@ -1,4 +1,4 @@
-import { byType } from '../kinds.ts';
+import { byType } from '../kinds/kind.ts';
 import { clock } from './clock/clock.ts';
 import { machine } from './machine/machine.ts';
 

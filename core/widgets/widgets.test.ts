@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
-import type { WidgetContext } from '../kinds.ts';
+import type { WidgetContext } from '../kinds/kind.ts';
 import type { MachineReading } from '../sources/machine/machine.ts';
 import { fontsOf } from '../scene/look.ts';
 import { createReadings, type LiveReadings } from '../sources/readings.ts';

@@ -2,7 +2,7 @@ import { mkdir, readFile } from 'node:fs/promises';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openBundle } from '../../core/bundle/bundle.ts';
-import { sourcesOf } from '../../core/desk/backdrop-schema.ts';
+import { sourcesOf } from '../../core/backdrop/schema.ts';
 import type { Problem } from '../../core/desk/read.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import { digestOf } from '../files/digest.ts';

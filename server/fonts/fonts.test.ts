@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import request from 'supertest';
 import { dawnCount } from '../../tests/support/desks.ts';
-import { plainUse, type OwnFont } from '../../core/desk/look-schema.ts';
+import { plainUse, type OwnFont } from '../../core/text/schema.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import { fontsOf } from '../../core/scene/look.ts';
 import { textWidth } from '../../core/text/measure.ts';

@@ -1,7 +1,7 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { create, type Font } from 'fontkit';
 import woff2 from 'wawoff2';
-import type { FontMetrics } from '../../core/desk/look-schema.ts';
+import type { FontMetrics } from '../../core/text/schema.ts';
 import { digestOf } from '../files/digest.ts';
 
 /** A font that could be read, under the SHA-256 of its bytes. */

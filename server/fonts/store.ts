@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { open, readFile, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { OwnFont } from '../../core/desk/look-schema.ts';
+import type { OwnFont } from '../../core/text/schema.ts';
 import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';

@@ -1,11 +1,11 @@
 import sharp, { type Sharp } from 'sharp';
-import { intersection, lengthOf, type Point, type Rect, type Size } from '../../core/arrange/geometry.ts';
+import { intersection, lengthOf, type Point, type Rect, type Size } from '../../core/values/geometry.ts';
 import { adjustPixels } from '../../core/backdrop/adjust.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { fitPicture } from '../../core/backdrop/fit.ts';
 import { paintGradient } from '../../core/backdrop/gradient.ts';
 import { drawScene } from '../../core/backdrop/scenes.ts';
-import { toBytes } from '../../core/colour/convert.ts';
+import { toBytes } from '../../core/values/colour.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createRandom } from '../../core/sources/noise.ts';
 import type { BakeFormat } from './formats.ts';

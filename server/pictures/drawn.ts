@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { sceneNames } from '../../core/backdrop/names.ts';
-import { fits, towards } from '../../core/desk/backdrop-schema.ts';
+import { fits, towards } from '../../core/backdrop/schema.ts';
 import { HttpProblem } from '../http/problem.ts';
 
 const Share = z.number().min(0).max(1);

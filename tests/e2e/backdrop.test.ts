@@ -4,7 +4,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import sharp from 'sharp';
 import { unzipSync } from 'fflate';
-import { deltaE } from '../../core/colour/convert.ts';
+import { deltaE } from '../../core/values/colour.ts';
 import { centreOf, drag, stored, untilKept, withApp } from '../support/app.ts';
 
 const MOMENT = new Date('2026-11-24T09:30:00Z');

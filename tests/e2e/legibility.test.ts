@@ -1,12 +1,12 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { bareDesk } from '../../demo/bare-desk.ts';
-import { contrast } from '../../core/colour/convert.ts';
+import { contrast } from '../../core/values/colour.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createBackdrop, createScene } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/schema.ts';
-import type { Finish } from '../../core/desk/values.ts';
-import type { Rect } from '../../core/arrange/geometry.ts';
+import type { Finish } from '../../core/values/finish.ts';
+import type { Rect } from '../../core/values/geometry.ts';
 import { judgeDesk } from '../../core/legibility/judge.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { addDesk, handle, withApp } from '../support/app.ts';

@@ -5,7 +5,7 @@ import { writeFileSync } from 'node:fs';
 import { expect } from 'chai';
 import { unzipSync } from 'fflate';
 import type { Page } from 'playwright-core';
-import { contrast } from '../../core/colour/convert.ts';
+import { contrast } from '../../core/values/colour.ts';
 import { resolveRoles } from '../../core/colour/roles.ts';
 import { handle, stored, untilKept, withApp } from '../support/app.ts';
 

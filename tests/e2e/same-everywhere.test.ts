@@ -7,7 +7,7 @@ import { createItem, createPanel } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
-import { learnTextOf } from '../../core/text/families.ts';
+import { learnTextOf } from '../../core/scene/text.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { DAWN, emptyDesk } from '../support/desks.ts';
 import { addDesk, handle, stored, withApp } from '../support/app.ts';

@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import { expect } from 'chai';
 import sharp from 'sharp';
 import { resolveRoles } from '../../core/colour/roles.ts';
-import { contrast } from '../../core/colour/convert.ts';
+import { contrast } from '../../core/values/colour.ts';
 import { createWidget } from '../../core/desk/defaults.ts';
 import { widgetKinds } from '../../core/widgets/list.ts';
 import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
-import type { FontUse } from '../../core/desk/look-schema.ts';
-import { plainUse } from '../../core/desk/look-schema.ts';
-import { families, type Family } from '../../core/desk/values.ts';
+import type { FontUse } from '../../core/text/schema.ts';
+import { plainUse } from '../../core/text/schema.ts';
+import { families, type Family } from '../../core/values/family.ts';
 import { learnFamilies, learnOthers } from '../../core/text/families.ts';
 import { steadyWidth, textWidth } from '../../core/text/measure.ts';
 import { fontStack } from '../../web/render/type.ts';

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
 import type { Desk, Edge, Widget } from '../../core/desk/schema.ts';
-import { alignments, finishKinds, points, type Finish, type Place } from '../../core/desk/values.ts';
-import { sides } from '../../core/arrange/geometry.ts';
+import { alignments, points, type Place } from '../../core/values/place.ts';
+import { finishKinds, type Finish } from '../../core/values/finish.ts';
+import { sides } from '../../core/values/geometry.ts';
 import { itemKinds } from '../../core/items/list.ts';
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
 import { bareDesk } from '../../demo/bare-desk.ts';

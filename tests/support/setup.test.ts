@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { knowsFamily } from '../../core/text/measure.ts';
-import { families } from '../../core/desk/values.ts';
+import { families } from '../../core/values/family.ts';
 
 describe('the tests', () => {
   it('know every family, and try properties on the seed that they were given', () => {

@@ -1,6 +1,6 @@
 // A lint rule: what comes from outside is never looked up in a plain object, where `constructor` and `__proto__` are
 // there without anybody having put them there. Objects with an index signature are asked through `lookUp`
-// (core/look-up.ts) or are Maps; objects whose keys the type checker knows may be asked by those keys.
+// (core/values/look-up.ts) or are Maps; objects whose keys the type checker knows may be asked by those keys.
 import { ESLintUtils } from '@typescript-eslint/utils';
 import ts from 'typescript';
 

@@ -1,5 +1,5 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
-import type { OwnFont } from '../../core/desk/look-schema.ts';
+import type { OwnFont } from '../../core/text/schema.ts';
 import type { Desk } from '../../core/desk/schema.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 

@@ -11,7 +11,7 @@ import { conditionsOf, useConditions } from '../stores/conditions.ts';
 import { prepareType } from '../stores/drawing.ts';
 import { useDesk } from '../stores/desk.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
-import { LargeDesk, useHeldDesk } from '../ui/large-desk.tsx';
+import { LargeDesk, useHeldDesk } from '../stores/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
 
 const AppList = later(() => import('../render/app-list.tsx'));
@@ -63,7 +63,12 @@ export function Live() {
           <ScreenView scene={scene} screen={screen} pictureWidth={size.width * devicePixelRatio} isInUse />
           {isListOpen && (
             <Suspense>
-              <AppList scene={scene} screen={screen} onClose={() => setListOpen(false)} />
+              <AppList
+                scene={scene}
+                screen={screen}
+                applications={desk.applications}
+                onClose={() => setListOpen(false)}
+              />
             </Suspense>
           )}
         </Actions.Provider>

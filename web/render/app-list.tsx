@@ -8,16 +8,14 @@ import {
   type KeyboardEvent,
 } from 'react';
 import Fuse from 'fuse.js';
-import { moveInside, type Rect } from '../../core/arrange/geometry.ts';
+import { moveInside, type Rect } from '../../core/values/geometry.ts';
 import { hangFromNeighbour } from '../../core/arrange/place.ts';
 import type { Application } from '../../core/desk/schema.ts';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
-import { useDesk } from '../stores/desk.ts';
 import { Actions } from './actions.ts';
 import { ApplicationIcon, IconSet } from './icons.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 
-const NONE: readonly Application[] = [];
 const ROW = 58;
 const WIDTH = 380;
 const HEAD = 68;
@@ -27,13 +25,14 @@ const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } 
 export default function AppList({
   scene,
   screen,
+  applications,
   onClose,
 }: {
   scene: Scene;
   screen: SceneScreen;
+  applications: readonly Application[];
   onClose: () => void;
 }) {
-  const applications = useDesk((state) => state.history?.present.applications ?? NONE);
   const actions = useContext(Actions);
   const [query, setQuery] = useState('');
   const [index, setIndex] = useState(0);

@@ -1,5 +1,5 @@
 import { createContext, memo, useContext, useEffect, useRef, useState } from 'react';
-import type { Size } from '../../core/arrange/geometry.ts';
+import type { Size } from '../../core/values/geometry.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { SceneBackdrop } from '../../core/scene/scene.ts';
 import { backdropAddress } from '../api/addresses.ts';

@@ -1,4 +1,4 @@
-import type { Side } from '../../core/arrange/geometry.ts';
+import type { Side } from '../../core/values/geometry.ts';
 
 /** What a drawn item knows of its edge. */
 export interface EdgeFacts {

@@ -1,5 +1,5 @@
 import { memo, type CSSProperties, type FC } from 'react';
-import { isHorizontal, type Side } from '../../core/arrange/geometry.ts';
+import { isHorizontal, type Side } from '../../core/values/geometry.ts';
 import type { ItemType, ItemViewOf } from '../../core/items/list.ts';
 import type { SceneEdge, SceneItem } from '../../core/scene/scene.ts';
 import { AppListItem } from './items/app-list/app-list.tsx';

@@ -1,12 +1,12 @@
 import { Suspense, createContext, useContext, type FC } from 'react';
-import type { IconSetName, IconStyle } from '../../core/desk/look-schema.ts';
-import { isOwn } from '../../core/desk/values.ts';
+import type { IconSetName, IconStyle } from '../../core/icons/schema.ts';
+import { isOwn } from '../../core/values/family.ts';
 import { drawnName, type IconName } from '../../core/icons/names.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { ownIconAddress } from '../api/addresses.ts';
 import { later } from '../later.ts';
 import { Quiet } from './quiet-card.tsx';
-import { lookUp } from '../../core/look-up.ts';
+import { lookUp } from '../../core/values/look-up.ts';
 
 export interface IconDrawing {
   name: IconName;

@@ -1,5 +1,5 @@
 import type { CSSProperties } from 'react';
-import type { Side } from '../../core/arrange/geometry.ts';
+import type { Side } from '../../core/values/geometry.ts';
 import type { Surface } from '../../core/colour/look.ts';
 
 /** The colours of a surface, for whatever is drawn on it. */

@@ -1,8 +1,8 @@
 import type { CSSProperties } from 'react';
-import { uses, type Use } from '../../core/desk/look-schema.ts';
-import { isOwn, type Family } from '../../core/desk/values.ts';
-import type { Fonts } from '../../core/kinds.ts';
-import type { TypeChoice } from '../../core/options.ts';
+import { uses, type Use } from '../../core/text/schema.ts';
+import { isOwn, type Family } from '../../core/values/family.ts';
+import type { Fonts } from '../../core/kinds/kind.ts';
+import type { TypeChoice } from '../../core/kinds/options.ts';
 
 /** What stands in for letters and signs that a family lacks: shipped too, so that the core can measure it. */
 const FALLBACK = "'Commissioner Variable', 'Noto Sans Symbols Variable', 'Noto Sans Symbols 2', sans-serif";

@@ -6,7 +6,7 @@ import { QuietCard } from './quiet-card.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 import { clockFaces } from './widgets/clock/clock.tsx';
 import { machineFaces } from './widgets/machine/machine.tsx';
-import { lookUp } from '../../core/look-up.ts';
+import { lookUp } from '../../core/values/look-up.ts';
 
 /** The drawing half of every kind of widget: a face for each of its faces. The type checker asks for all of them. */
 const faces: { [Type in WidgetType]: Record<FaceOf<Type>, FC<{ view: WidgetViewOf<Type> }>> } = {

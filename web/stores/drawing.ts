@@ -1,5 +1,5 @@
 import type { Desk } from '../../core/desk/schema.ts';
-import { learnMissing, learnTextOf } from '../../core/text/families.ts';
+import { learnMissing, learnTextOf } from '../../core/scene/text.ts';
 import { ownFontAddress } from '../api/addresses.ts';
 import { persist } from '../later.ts';
 import { loadIconSet } from '../render/icons.tsx';

@@ -3,7 +3,7 @@ import { shareUnchanged } from '../../core/scene/share.ts';
 import { solve } from '../../core/scene/solve.ts';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
-import type { Half } from '../../core/desk/values.ts';
+import type { Half } from '../../core/values/roles.ts';
 import type { Ground } from '../../core/desk/edits.ts';
 import { conditionsOf, useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Distance, Guide } from '../../core/arrange/snap.ts';
-import type { Rect } from '../../core/arrange/geometry.ts';
+import type { Rect } from '../../core/values/geometry.ts';
 
 export const chapters = ['backdrop', 'palette', 'look', 'edges', 'widgets'] as const;
 export type Chapter = (typeof chapters)[number];

@@ -2,7 +2,7 @@ import '../../tests/support/page.ts';
 import { expect } from 'chai';
 import { startHistory } from '../../core/desk/history.ts';
 import type { Desk } from '../../core/desk/schema.ts';
-import { isInside, overlaps, type Rect } from '../../core/arrange/geometry.ts';
+import { isInside, overlaps, type Rect } from '../../core/values/geometry.ts';
 import { DAWN, dawnCount, emptyDesk } from '../../tests/support/desks.ts';
 import { useConditions } from '../stores/conditions.ts';
 import { presentDesk, useDesk } from '../stores/desk.ts';

@@ -1,12 +1,12 @@
 import { nanoid } from 'nanoid';
 import { toast } from '../ui/toast.ts';
 import { alignRects, distributeRects } from '../../core/arrange/align.ts';
-import type { Axis, Point, Rect, Side } from '../../core/arrange/geometry.ts';
+import type { Axis, Point, Rect, Side } from '../../core/values/geometry.ts';
 import { hangFromPoint } from '../../core/arrange/place.ts';
 import { createDock, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
 import { edits, freePlace } from '../../core/desk/edits.ts';
 import type { Edge, Item, Widget } from '../../core/desk/schema.ts';
-import type { Alignment } from '../../core/desk/values.ts';
+import type { Alignment } from '../../core/values/place.ts';
 import { itemKindsByType, type ItemType } from '../../core/items/list.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { widgetKindsByType, type WidgetType } from '../../core/widgets/list.ts';

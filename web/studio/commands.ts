@@ -6,7 +6,7 @@ import { themes, useTheme } from '../stores/theme.ts';
 import { api } from '../api/client.ts';
 import { edits, strayParts } from '../../core/desk/edits.ts';
 import { widgetKinds } from '../../core/widgets/list.ts';
-import type { Alignment } from '../../core/desk/values.ts';
+import type { Alignment } from '../../core/values/place.ts';
 import {
   addEdge,
   addWidget,

@@ -1,4 +1,4 @@
-import { lookUp } from '../../core/look-up.ts';
+import { lookUp } from '../../core/values/look-up.ts';
 
 const keyNames: Record<string, string> = { ArrowLeft: '←', ArrowRight: '→', ArrowUp: '↑', ArrowDown: '↓' };
 

@@ -1,7 +1,7 @@
 import { toast } from '../ui/toast.ts';
 import { createPicture } from '../../core/desk/defaults.ts';
 import { edits } from '../../core/desk/edits.ts';
-import type { PlainSource } from '../../core/desk/backdrop-schema.ts';
+import type { PlainSource } from '../../core/backdrop/schema.ts';
 import { api } from '../api/client.ts';
 import { presentDesk, useDesk } from '../stores/desk.ts';
 import { currentScreen } from '../stores/scene.ts';

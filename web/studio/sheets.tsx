@@ -4,7 +4,7 @@ import { Fragment, useEffect, useState } from 'react';
 import { format } from 'date-fns/format';
 import { toast } from '../ui/toast.ts';
 import { edits } from '../../core/desk/edits.ts';
-import { isZone } from '../../core/desk/values.ts';
+import { isZone } from '../../core/values/earth.ts';
 import { api, type RevisionNote } from '../api/client.ts';
 import { presentDesk, useDesk } from '../stores/desk.ts';
 import { useView } from '../stores/view.ts';

@@ -19,7 +19,7 @@ import { currentScreen } from '../stores/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
 import { useView } from '../stores/view.ts';
 import { PickFromStage } from '../ui/colour-field.tsx';
-import { LargeDesk, useHeldDesk } from '../ui/large-desk.tsx';
+import { LargeDesk, useHeldDesk } from '../stores/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
 import { addWidget } from './acts.ts';
 import { Column } from './column/column.tsx';

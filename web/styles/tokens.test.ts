@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
-import { contrast, hexOf } from '../../core/colour/convert.ts';
+import { contrast, hexOf } from '../../core/values/colour.ts';
 
 const css = readFileSync(new URL('./tokens.css', import.meta.url), 'utf8');
 

@@ -3,10 +3,10 @@ import { Popover } from 'radix-ui';
 import { Pipette } from 'lucide-react';
 import { createContext, useContext, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
-import { hexOf, isColourString } from '../../core/colour/convert.ts';
+import { hexOf, isColourString } from '../../core/values/colour.ts';
 import { paletteOf } from '../../core/colour/look.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
-import { isRole, roleTitles, roles as roleNames, type Colour } from '../../core/desk/values.ts';
+import { isRole, roleTitles, roles as roleNames, type Colour } from '../../core/values/roles.ts';
 import { TextField } from './controls.tsx';
 
 /** Lets a colour be picked from what is on the stage; null where there is none. */

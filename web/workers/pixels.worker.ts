@@ -1,5 +1,5 @@
 import * as Comlink from 'comlink';
-import type { Size } from '../../core/arrange/geometry.ts';
+import type { Size } from '../../core/values/geometry.ts';
 import { adjustPixels } from '../../core/backdrop/adjust.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { paintGradient } from '../../core/backdrop/gradient.ts';
@@ -7,7 +7,7 @@ import { extractPalette, type Pixels, type Swatch } from '../../core/colour/extr
 import type { Desk } from '../../core/desk/schema.ts';
 import { judgeDesk, type JudgeConditions, type Judgement } from '../../core/legibility/judge.ts';
 import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
-import { learnTextOf } from '../../core/text/families.ts';
+import { learnTextOf } from '../../core/scene/text.ts';
 import { backdropAddress } from '../api/addresses.ts';
 
 /** Work on pixels, off the page. Sources come from the server as they lie on the screen; the rest is done here. */

@@ -1,4 +1,4 @@
-import { mix } from '../../colour/convert.ts';
+import { mix } from '../../values/colour.ts';
 import { createRandom } from '../../sources/noise.ts';
 import { moon } from '../moon.ts';
 import {

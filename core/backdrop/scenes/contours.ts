@@ -1,5 +1,5 @@
 import { contours as contourLines } from 'd3-contour';
-import { mix } from '../../colour/convert.ts';
+import { mix } from '../../values/colour.ts';
 import { createRandom, hash } from '../../sources/noise.ts';
 import { HEIGHT, WIDTH, n, round, sheet, type SceneDrawing, type SceneInput } from '../draw.ts';
 

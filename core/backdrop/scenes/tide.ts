@@ -1,4 +1,4 @@
-import { mix } from '../../colour/convert.ts';
+import { mix } from '../../values/colour.ts';
 import { HEIGHT, WIDTH, fractal, n, sheet, upright, type SceneDrawing, type SceneInput } from '../draw.ts';
 
 /** Wet sand after the ebb: ripple upon ripple, lit from one side. */

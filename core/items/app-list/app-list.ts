@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineItem } from '../../kinds.ts';
+import { defineItem } from '../../kinds/kind.ts';
 import { textWidth } from '../../text/measure.ts';
 import { ITEM_PADDING, LABEL_GAP, itemText, labelSpot } from '../text.ts';
 

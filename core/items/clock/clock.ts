@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { defineItem } from '../../kinds.ts';
-import { HourStyle, Seconds, Zone, timePattern } from '../../options.ts';
+import { defineItem } from '../../kinds/kind.ts';
+import { HourStyle, Seconds, Zone, timePattern } from '../../kinds/options.ts';
 import { itemText, lineSpots, linesLength } from '../text.ts';
 
 const options = z.looseObject({ hours: HourStyle, seconds: Seconds, zone: Zone });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { defineItem } from '../../kinds.ts';
-import { Zone, datePattern } from '../../options.ts';
+import { defineItem } from '../../kinds/kind.ts';
+import { Zone, datePattern } from '../../kinds/options.ts';
 import { itemText, lineSpots, linesLength } from '../text.ts';
 
 const options = z.looseObject({ pattern: datePattern('EEE d MMM', 'Pattern'), zone: Zone });

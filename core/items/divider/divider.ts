@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineItem } from '../../kinds.ts';
+import { defineItem } from '../../kinds/kind.ts';
 
 export const divider = defineItem({
   type: 'divider',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineItem } from '../../kinds.ts';
+import { defineItem } from '../../kinds/kind.ts';
 import { machineOrigins } from '../../sources/readings.ts';
 import { ITEM_PADDING } from '../text.ts';
 

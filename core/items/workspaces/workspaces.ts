@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { defineItem } from '../../kinds.ts';
+import { defineItem } from '../../kinds/kind.ts';
 import { setStyle, textWidth } from '../../text/measure.ts';
 import { ITEM_PADDING, LINE_HEIGHT, itemText, lineSpots } from '../text.ts';
 

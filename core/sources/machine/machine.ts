@@ -1,4 +1,4 @@
-import { clamp } from '../../arrange/geometry.ts';
+import { clamp } from '../../values/geometry.ts';
 import { hash, valueNoise } from '../noise.ts';
 import { defineSource } from '../source.ts';
 import { wallClock } from '../time/time.ts';

@@ -1,5 +1,5 @@
 import { getPosition } from 'suncalc';
-import type { GeoPlace } from '../../desk/values.ts';
+import type { GeoPlace } from '../../values/earth.ts';
 import { defineSource } from '../source.ts';
 import { dayOf } from '../time/time.ts';
 

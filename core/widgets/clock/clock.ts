@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { defineWidget } from '../../kinds.ts';
-import type { Fonts } from '../../kinds.ts';
+import { defineWidget } from '../../kinds/kind.ts';
+import type { Fonts } from '../../kinds/kind.ts';
 import {
   HourStyle,
   Seconds,
@@ -10,7 +10,7 @@ import {
   datePattern,
   fontOf,
   type TypeChoice,
-} from '../../options.ts';
+} from '../../kinds/options.ts';
 import { setStyle, steadyWidth, type TextStyle } from '../../text/measure.ts';
 
 const faces = [

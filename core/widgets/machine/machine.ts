@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { defineWidget, type TextContext, type TextSpot } from '../../kinds.ts';
-import { TypeOption, colourOption, fontOf, type TypeChoice } from '../../options.ts';
+import { defineWidget, type TextContext, type TextSpot } from '../../kinds/kind.ts';
+import { TypeOption, colourOption, fontOf, type TypeChoice } from '../../kinds/options.ts';
 import type { MachineReading } from '../../sources/machine/machine.ts';
 import { machineOrigins } from '../../sources/readings.ts';
 import { setStyle, steadyWidth, textWidth, type TextStyle } from '../../text/measure.ts';

@@ -47,7 +47,7 @@ import {
   type IconWeight,
 } from '@phosphor-icons/react';
 import type { IconName } from '../../../core/icons/names.ts';
-import type { IconStyle } from '../../../core/desk/look-schema.ts';
+import type { IconStyle } from '../../../core/icons/schema.ts';
 import type { IconDrawing } from '../icons.tsx';
 
 const drawings: Record<IconName, Icon> = {

@@ -11,7 +11,7 @@ import { ItemEditor } from './item-editor.tsx';
 import { SeveralEditor } from './several.tsx';
 import { WidgetEditor } from './widget-editor.tsx';
 import { WidgetsChapter } from './widgets.tsx';
-import { lookUp } from '../../../core/look-up.ts';
+import { lookUp } from '../../../core/values/look-up.ts';
 
 /** Chapters that are not the first to be seen come when they are asked for. */
 const BackdropChapter = later(() => import('./backdrop/backdrop.tsx'));

@@ -27,10 +27,10 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { useState } from 'react';
-import { sides, type Side } from '../../../core/arrange/geometry.ts';
+import { sides, type Side } from '../../../core/values/geometry.ts';
 import { edits } from '../../../core/desk/edits.ts';
 import type { Edge, Item } from '../../../core/desk/schema.ts';
-import { alignments } from '../../../core/desk/values.ts';
+import { alignments } from '../../../core/values/place.ts';
 import { itemKinds } from '../../../core/items/list.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { useScreenInView } from '../../stores/scene.ts';

@@ -1,7 +1,7 @@
 import { Suspense, memo } from 'react';
 import { later } from '../../later.ts';
 import { edits } from '../../../core/desk/edits.ts';
-import { finishKinds, type Finish } from '../../../core/desk/values.ts';
+import { finishKinds, type Finish } from '../../../core/values/finish.ts';
 import { useHalfRoles } from '../../stores/scene.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { ColourField } from '../../ui/colour-field.tsx';

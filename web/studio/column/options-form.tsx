@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import type { RoleValues } from '../../../core/colour/roles.ts';
-import type { Colour } from '../../../core/desk/values.ts';
+import type { Colour } from '../../../core/values/roles.ts';
 import type { Application } from '../../../core/desk/schema.ts';
 import { formatMoment, isDatePattern } from '../../../core/sources/time/time.ts';
 import { useConditions } from '../../stores/conditions.ts';
@@ -16,7 +16,7 @@ import {
   SwitchField,
   TextField,
 } from '../../ui/controls.tsx';
-import { lookUp } from '../../../core/look-up.ts';
+import { lookUp } from '../../../core/values/look-up.ts';
 
 /** What a kind's options schema says of one field, with the meta data that the schema carries. */
 interface Field {

@@ -17,7 +17,7 @@ import { skyColour } from '../../../core/colour/sky.ts';
 import { createReadings } from '../../../core/sources/readings.ts';
 import { sunAltitude } from '../../../core/sources/sun/sun.ts';
 import { dayOf, formatMoment } from '../../../core/sources/time/time.ts';
-import type { GeoPlace } from '../../../core/desk/values.ts';
+import type { GeoPlace } from '../../../core/values/earth.ts';
 import { useConditions } from '../../stores/conditions.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { useHalf, useScreenInView } from '../../stores/scene.ts';

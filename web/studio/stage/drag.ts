@@ -6,7 +6,7 @@ import {
   overlaps,
   type Point,
   type Rect,
-} from '../../../core/arrange/geometry.ts';
+} from '../../../core/values/geometry.ts';
 import { edits } from '../../../core/desk/edits.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { toast } from '../../ui/toast.ts';

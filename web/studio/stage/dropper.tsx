@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { clamp } from '../../../core/arrange/geometry.ts';
+import { clamp } from '../../../core/values/geometry.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { useView, type Picking } from '../../stores/view.ts';
 import { pixelsWorker } from '../../workers/pixels.ts';
-import { lookUp } from '../../../core/look-up.ts';
+import { lookUp } from '../../../core/values/look-up.ts';
 
 /** Pixels seen in the magnified cell along a side (odd), and how large each is drawn, px. */
 const SEEN = 11;

@@ -1,13 +1,13 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { clamp } from '../../../core/arrange/geometry.ts';
+import { clamp } from '../../../core/values/geometry.ts';
 import { fitPicture, turnedSize } from '../../../core/backdrop/fit.ts';
-import type { Picture } from '../../../core/desk/backdrop-schema.ts';
+import type { Picture } from '../../../core/backdrop/schema.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { useDesk } from '../../stores/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { usePictureFacts } from '../picture-facts.ts';
 import { editSource, useBackdrop } from '../column/backdrop/use-backdrop.ts';
-import { lookUp } from '../../../core/look-up.ts';
+import { lookUp } from '../../../core/values/look-up.ts';
 
 /** Drags the picture of a backdrop beneath everything, while the column shows it. */
 export function FocalLayer({ screen, scale }: { screen: SceneScreen; scale: number }) {

@@ -1,4 +1,4 @@
-import { overlaps, type Rect } from '../../../core/arrange/geometry.ts';
+import { overlaps, type Rect } from '../../../core/values/geometry.ts';
 import { enough, type Judgement } from '../../../core/legibility/judge.ts';
 import { useJudging, useLegibility } from '../../stores/legibility.ts';
 

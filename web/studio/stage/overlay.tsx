@@ -3,7 +3,7 @@ import { Lock } from 'lucide-react';
 import { Suspense, memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
 import { later } from '../../later.ts';
 import { distancesAround, type Distance, type Guide } from '../../../core/arrange/snap.ts';
-import type { Point, Rect } from '../../../core/arrange/geometry.ts';
+import type { Point, Rect } from '../../../core/values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { presentDesk } from '../../stores/desk.ts';

@@ -1,5 +1,5 @@
 import { createContext } from 'react';
-import type { Point } from '../../../core/arrange/geometry.ts';
+import type { Point } from '../../../core/values/geometry.ts';
 
 /** How the stage shows the screen. Asked when needed, so that a changed size draws no part again. */
 export interface StageScaleValue {

@@ -41,6 +41,7 @@ export function Stage() {
   const screen = useScreenInView();
   const mode = useView((view) => view.mode);
   const isAppListOpen = useView((view) => view.isAppListOpen);
+  const applications = useDesk((state) => state.history?.present.applications);
   const area = useRef<HTMLDivElement>(null);
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
@@ -146,11 +147,12 @@ export function Stage() {
                           isInUse={mode === 'try'}
                         />
                       </LivePainting.Provider>
-                      {mode === 'try' && isAppListOpen && (
+                      {mode === 'try' && isAppListOpen && applications && (
                         <Suspense>
                           <AppList
                             scene={scene}
                             screen={screen}
+                            applications={applications}
                             onClose={() => useView.getState().setAppList(false)}
                           />
                         </Suspense>

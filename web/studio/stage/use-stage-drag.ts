@@ -1,6 +1,6 @@
 import { useDrag } from '@use-gesture/react';
 import { useContext, useRef, type PointerEvent } from 'react';
-import type { Point } from '../../../core/arrange/geometry.ts';
+import type { Point } from '../../../core/values/geometry.ts';
 import { abandonDrag, type Drag } from './drag.ts';
 import { StageScale } from './stage-scale.ts';
 

@@ -1,5 +1,5 @@
 import type { CSSProperties } from 'react';
-import type { Side } from '../../../../core/arrange/geometry.ts';
+import type { Side } from '../../../../core/values/geometry.ts';
 import type { ItemViewOf } from '../../../../core/items/list.ts';
 import { LINE, type EdgeFacts } from '../../edge-facts.ts';
 import { ApplicationIcon } from '../../icons.tsx';

@@ -1,6 +1,6 @@
 import type { CSSProperties, FC } from 'react';
 import { clockType } from '../../../../core/widgets/clock/clock.ts';
-import type { Use } from '../../../../core/desk/look-schema.ts';
+import type { Use } from '../../../../core/text/schema.ts';
 import { setAs, setIn } from '../../type.ts';
 import type { FaceOf, WidgetViewOf } from '../../../../core/widgets/list.ts';
 

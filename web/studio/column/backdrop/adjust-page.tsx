@@ -1,6 +1,6 @@
 import { Eye, RotateCcw } from 'lucide-react';
 import { isNeutral } from '../../../../core/backdrop/drawn.ts';
-import { towards, type Adjust } from '../../../../core/desk/backdrop-schema.ts';
+import { towards, type Adjust } from '../../../../core/backdrop/schema.ts';
 import { edits } from '../../../../core/desk/edits.ts';
 import type { Backdrop } from '../../../../core/desk/schema.ts';
 import { useDesk } from '../../../stores/desk.ts';

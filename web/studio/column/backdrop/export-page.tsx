@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { backdropFor, drawnOf, type Drawn } from '../../../../core/backdrop/drawn.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
 import type { Desk } from '../../../../core/desk/schema.ts';
-import { halves, type Half } from '../../../../core/desk/values.ts';
+import { halves, type Half } from '../../../../core/values/roles.ts';
 import { surfaceFor } from '../../../../core/scene/backdrop.ts';
 import { api, exportFormats, type ExportFormat } from '../../../api/client.ts';
 import { useConditions } from '../../../stores/conditions.ts';

@@ -1,7 +1,7 @@
 import { Minus, Plus } from 'lucide-react';
-import { mix } from '../../../../core/colour/convert.ts';
+import { mix } from '../../../../core/values/colour.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
-import type { Gradient } from '../../../../core/desk/backdrop-schema.ts';
+import type { Gradient } from '../../../../core/backdrop/schema.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { useHalfRoles } from '../../../stores/scene.ts';
 import { ColourField } from '../../../ui/colour-field.tsx';

@@ -2,7 +2,7 @@ import { FlipHorizontal2, FolderOpen, RotateCcw, RotateCw } from 'lucide-react';
 import { useRef, type PointerEvent } from 'react';
 import { stretchOf, turnedSize } from '../../../../core/backdrop/fit.ts';
 import { VISIBLE_BLOCKS } from '../../../../core/backdrop/fitness.ts';
-import { fits, type Fit, type Picture } from '../../../../core/desk/backdrop-schema.ts';
+import { fits, type Fit, type Picture } from '../../../../core/backdrop/schema.ts';
 import { edits } from '../../../../core/desk/edits.ts';
 import { pictureAddress } from '../../../api/addresses.ts';
 import type { PictureFacts } from '../../../api/client.ts';

@@ -24,8 +24,8 @@ import { changesBetween, rotationAt } from '../../../../core/backdrop/rotation.t
 import { paletteOf } from '../../../../core/colour/look.ts';
 import { createScene } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits.ts';
-import { WallTime } from '../../../../core/desk/values.ts';
-import type { PlainSource, Rotation } from '../../../../core/desk/backdrop-schema.ts';
+import { WallTime } from '../../../../core/values/earth.ts';
+import type { PlainSource, Rotation } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/desk/schema.ts';
 import { formatMoment } from '../../../../core/sources/time/time.ts';
 import { backdropAddress } from '../../../api/addresses.ts';

@@ -3,12 +3,12 @@ import { Dices } from 'lucide-react';
 import { SAMPLE_SEED, SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
 import { factsOf, sceneNames, type SceneName } from '../../../../core/backdrop/names.ts';
 import { createScene } from '../../../../core/desk/defaults.ts';
-import type { DrawnScene } from '../../../../core/desk/backdrop-schema.ts';
+import type { DrawnScene } from '../../../../core/backdrop/schema.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { Button, Row, Section, Segmented, SliderField, SwitchField } from '../../../ui/controls.tsx';
 import type { EditedSource } from './use-backdrop.ts';
-import { lookUp } from '../../../../core/look-up.ts';
+import { lookUp } from '../../../../core/values/look-up.ts';
 
 /** A scene that the project draws: which, from which seed, and its few controls. */
 export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: DrawnScene }) {

@@ -1,6 +1,6 @@
 import { createScene } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits.ts';
-import type { PlainSource, Source } from '../../../../core/desk/backdrop-schema.ts';
+import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/desk/schema.ts';
 import { nanoid } from 'nanoid';
 import { useDesk } from '../../../stores/desk.ts';

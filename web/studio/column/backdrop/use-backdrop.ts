@@ -1,5 +1,5 @@
 import { edits } from '../../../../core/desk/edits.ts';
-import type { PlainSource, Source } from '../../../../core/desk/backdrop-schema.ts';
+import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/desk/schema.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { useScreenInView } from '../../../stores/scene.ts';

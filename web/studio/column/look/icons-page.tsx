@@ -10,10 +10,10 @@ import {
   type IconSetName,
   type IconStyle,
   type Icons,
-  type Look,
-} from '../../../../core/desk/look-schema.ts';
+} from '../../../../core/icons/schema.ts';
+import type { Look } from '../../../../core/look/schema.ts';
 import type { Application } from '../../../../core/desk/schema.ts';
-import { isOwn } from '../../../../core/desk/values.ts';
+import { isOwn } from '../../../../core/values/family.ts';
 import { api } from '../../../api/client.ts';
 import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/icons.tsx';
 import { presentDesk, useDesk } from '../../../stores/desk.ts';

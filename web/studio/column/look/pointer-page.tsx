@@ -1,7 +1,8 @@
 import clsx from 'clsx';
 import { Download } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits.ts';
-import { pointerSets, type Look } from '../../../../core/desk/look-schema.ts';
+import { pointerSets } from '../../../../core/pointer/schema.ts';
+import type { Look } from '../../../../core/look/schema.ts';
 import { drawPointer, pointerShapes, pointerTitles } from '../../../../core/pointer/pointer.ts';
 import { presentDesk, useDesk } from '../../../stores/desk.ts';
 import { useHalfRoles, useScene } from '../../../stores/scene.ts';

@@ -5,7 +5,7 @@ import type { Drawn } from '../../../../core/backdrop/drawn.ts';
 import type { Swatch } from '../../../../core/colour/extract.ts';
 import { drawRoles, schemeNames, schemes, type SchemeName } from '../../../../core/colour/scheme.ts';
 import { edits } from '../../../../core/desk/edits.ts';
-import { roles as roleNames, type Role } from '../../../../core/desk/values.ts';
+import { roles as roleNames, type Role } from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { useHalf } from '../../../stores/scene.ts';
 import { useView } from '../../../stores/view.ts';

@@ -13,7 +13,7 @@ import {
   type ReadColours,
 } from '../../../../core/exchange/exchange.ts';
 import type { Look } from '../../../../core/desk/schema.ts';
-import type { Half } from '../../../../core/desk/values.ts';
+import type { Half } from '../../../../core/values/roles.ts';
 import { presentDesk, useDesk } from '../../../stores/desk.ts';
 import { Button, Section } from '../../../ui/controls.tsx';
 import { saveBytes } from '../../download.ts';

@@ -1,5 +1,5 @@
 import { ArrowLeftRight, Eye, SquareTerminal } from 'lucide-react';
-import { roles as roleNames } from '../../../../core/desk/values.ts';
+import { roles as roleNames } from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { useHalf, useScreenInView } from '../../../stores/scene.ts';
 import { useView } from '../../../stores/view.ts';

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { ChevronDown, Pin, PinOff } from 'lucide-react';
 import { useState } from 'react';
-import { contrast } from '../../../../core/colour/convert.ts';
+import { contrast } from '../../../../core/values/colour.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
 import { nudged, nudges, type Nudge } from '../../../../core/colour/nudge.ts';
 import { isStep, mayStepFrom, resolveRoles, stepBetween } from '../../../../core/colour/roles.ts';
@@ -14,7 +14,7 @@ import {
   type Half,
   type Role,
   type Step,
-} from '../../../../core/desk/values.ts';
+} from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { Row, SelectField, SliderField } from '../../../ui/controls.tsx';

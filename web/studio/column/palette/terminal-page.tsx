@@ -1,9 +1,9 @@
-import { contrast } from '../../../../core/colour/convert.ts';
+import { contrast } from '../../../../core/values/colour.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
 import { ansiNames, terminalOf } from '../../../../core/colour/terminal.ts';
 import { edits } from '../../../../core/desk/edits.ts';
 import type { Look } from '../../../../core/desk/schema.ts';
-import type { Half } from '../../../../core/desk/values.ts';
+import type { Half } from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../stores/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { Section } from '../../../ui/controls.tsx';

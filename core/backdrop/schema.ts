@@ -1,6 +1,9 @@
 import { z } from 'zod';
-import { sceneNames } from '../backdrop/names.ts';
-import { Colour, Id, WallTime, halves, type TypeOf } from './values.ts';
+import { sceneNames } from './names.ts';
+import { Colour, halves } from '../values/roles.ts';
+import { Id } from '../values/id.ts';
+import { WallTime } from '../values/earth.ts';
+import type { TypeOf } from '../values/types.ts';
 
 const Share = z.number().min(0).max(1);
 const Percent = z.number().min(0).max(100);

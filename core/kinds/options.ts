@@ -1,9 +1,11 @@
 import { z } from 'zod';
-import { uses, type Use } from './desk/look-schema.ts';
-import { Colour, families, familyTitles, isZone, type ShippedFamily } from './desk/values.ts';
-import type { Fonts } from './kinds.ts';
-import type { DeskFont } from './text/measure.ts';
-import { isDatePattern } from './sources/time/time.ts';
+import { uses, type Use } from '../text/schema.ts';
+import { Colour } from '../values/roles.ts';
+import { families, familyTitles, type ShippedFamily } from '../values/family.ts';
+import { isZone } from '../values/earth.ts';
+import type { Fonts } from './kind.ts';
+import type { DeskFont } from '../text/measure.ts';
+import { isDatePattern } from '../sources/time/time.ts';
 
 /** Options that several kinds share. The form in the column is made from the meta data. */
 

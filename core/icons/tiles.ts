@@ -1,6 +1,6 @@
-import type { Icons } from '../desk/look-schema.ts';
-import { toHex, toLch } from './convert.ts';
-import type { Palette } from './look.ts';
+import type { Icons } from './schema.ts';
+import { toHex, toLch } from '../values/colour.ts';
+import type { Palette } from '../colour/look.ts';
 
 /** The tile under an application's icon and the icon on it, as #rrggbb. */
 export interface Tile {

@@ -1,4 +1,4 @@
-import { clamp } from '../arrange/geometry.ts';
+import { clamp } from './geometry.ts';
 import {
   clampChroma,
   converter,

@@ -1,5 +1,6 @@
-import type { HalfBy } from '../desk/look-schema.ts';
-import type { GeoPlace, Half } from '../desk/values.ts';
+import type { HalfBy } from './schema.ts';
+import type { GeoPlace } from '../values/earth.ts';
+import type { Half } from '../values/roles.ts';
 import { isSunUp } from '../sources/sun/sun.ts';
 import { wallClock } from '../sources/time/time.ts';
 

@@ -1,10 +1,10 @@
 import type { z } from 'zod';
-import type { MachineOrigin, Readings } from './sources/readings.ts';
-import type { Rect, Size } from './arrange/geometry.ts';
-import type { Surface } from './colour/look.ts';
-import type { Use } from './desk/look-schema.ts';
-import type { Colour } from './desk/values.ts';
-import type { DeskFont } from './text/measure.ts';
+import type { MachineOrigin, Readings } from '../sources/readings.ts';
+import type { Rect, Size } from '../values/geometry.ts';
+import type { Surface } from '../colour/look.ts';
+import type { Use } from '../text/schema.ts';
+import type { Colour } from '../values/roles.ts';
+import type { DeskFont } from '../text/measure.ts';
 
 /** How often a part must be looked at again for its view to stay true. */
 export type Tick = 'second' | 'minute' | null;

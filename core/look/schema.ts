@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { Roles, Terminal } from '../colour/schema.ts';
+import { Icons } from '../icons/schema.ts';
+import { Pointer } from '../pointer/schema.ts';
+import { FontUse, OwnFont } from '../text/schema.ts';
+import { WallTime } from '../values/earth.ts';
+import { Finish } from '../values/finish.ts';
+import { Id } from '../values/id.ts';
+import { RoleName, halves, roles } from '../values/roles.ts';
+import type { TypeOf } from '../values/types.ts';
+
+/** When the desk is light and when it is dark. */
+export const HalfBy = z.discriminatedUnion('by', [
+  z.looseObject({ by: z.literal('choice'), half: z.enum(halves) }),
+  z.looseObject({ by: z.literal('sun') }).meta({ description: 'Light while the sun is up' }),
+  z.looseObject({ by: z.literal('hours'), light: WallTime, dark: WallTime }),
+]);
+export type HalfBy = TypeOf<typeof HalfBy>;
+
+const OwnTerminal = Terminal.nullable().meta({ description: 'Null is derived from the palette' });
+
+export const Look = z.looseObject({
+  half: HalfBy,
+  roles: z.looseObject({ light: Roles, dark: Roles }),
+  held: z
+    .array(RoleName)
+    .max(roles.length)
+    .meta({ description: 'Roles that stay when the palette is drawn anew' }),
+  terminal: z.looseObject({ light: OwnTerminal, dark: OwnTerminal }),
+  fonts: z.looseObject({ display: FontUse, text: FontUse, figures: FontUse }),
+  ownFonts: z.array(OwnFont).max(12),
+  icons: Icons,
+  pointer: Pointer,
+  finish: Finish.meta({ description: 'The finish of every part that has none of its own' }),
+  finishes: z
+    .array(z.looseObject({ id: Id, name: z.string().trim().min(1).max(60), finish: Finish }))
+    .max(60)
+    .meta({ description: 'Presets of one’s own' }),
+});
+export type Look = TypeOf<typeof Look>;

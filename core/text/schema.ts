@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import { Family, OwnFile } from '../values/family.ts';
+import type { TypeOf } from '../values/types.ts';
+
+export const uses = ['display', 'text', 'figures'] as const;
+export type Use = (typeof uses)[number];
+
+export const FontUse = z.looseObject({
+  family: Family,
+  size: z.number().min(50).max(200).meta({ description: 'Percent of what each part sets' }),
+  weight: z.number().min(-400).max(400).meta({ description: 'Added to what each part sets' }),
+  spacing: z.number().min(-10).max(30).meta({ description: 'Hundredths of an em, added between letters' }),
+});
+export type FontUse = TypeOf<typeof FontUse>;
+
+/** Advance widths in em at each of some weights, by character. */
+export const FontMetrics = z.looseObject({
+  weights: z.array(z.number().min(1).max(1000)).min(1).max(20),
+  advances: z.record(z.string().max(4), z.array(z.number().min(0).max(20)).max(20)),
+});
+export type FontMetrics = TypeOf<typeof FontMetrics>;
+
+export const OwnFont = z.looseObject({ id: OwnFile, name: z.string().max(120), metrics: FontMetrics });
+export type OwnFont = TypeOf<typeof OwnFont>;
+
+/** A family as it is set by nobody. */
+export function plainUse(family: Family): FontUse {
+  return { family, size: 100, weight: 0, spacing: 0 };
+}

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import type { TypeOf } from './types.ts';
+
+/** A time of day on the wall. */
+export const WallTime = z
+  .string()
+  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'is not a time of day, such as 07:30' });
+
+export const GeoPlace = z.looseObject({
+  name: z.string().max(120),
+  latitude: z.number().min(-90).max(90),
+  longitude: z.number().min(-180).max(180),
+  zone: z
+    .string()
+    .max(64)
+    .refine(isZone, { message: 'is not a time zone, such as Europe/London' })
+    .meta({ description: 'IANA time zone' }),
+});
+export type GeoPlace = TypeOf<typeof GeoPlace>;
+
+export function isZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
+}

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { sides } from './geometry.ts';
+import { Id } from './id.ts';
+import type { TypeOf } from './types.ts';
+
+export const points = [
+  'top-left',
+  'top',
+  'top-right',
+  'left',
+  'centre',
+  'right',
+  'bottom-left',
+  'bottom',
+  'bottom-right',
+] as const;
+export type NinePoint = (typeof points)[number];
+
+export const Side = z.enum(sides);
+export const alignments = ['start', 'centre', 'end'] as const;
+export const Alignment = z.enum(alignments);
+export type Alignment = z.infer<typeof Alignment>;
+
+const Offset = z.number().min(-20000).max(20000);
+
+/** What a part's position is measured from. */
+export const Hanging = z.discriminatedUnion('from', [
+  z.looseObject({
+    from: z.enum(['free', 'screen']).meta({ description: 'The free area, or the whole screen' }),
+    screen: Id,
+    point: z.enum(points),
+  }),
+  z.looseObject({
+    from: z.literal('part'),
+    part: Id.meta({ description: 'A widget or an edge on the same screen' }),
+    side: Side.meta({ description: 'The side of the neighbour on which the part stands' }),
+    align: Alignment,
+  }),
+]);
+export type Hanging = TypeOf<typeof Hanging>;
+
+/**
+ * Where a widget is. Offsets point inward from a corner or side, rightward and downward from a middle, and
+ * away from a neighbour.
+ */
+export const Place = z.looseObject({ hangs: Hanging, x: Offset, y: Offset });
+export type Place = TypeOf<typeof Place>;

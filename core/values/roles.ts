@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { isColourString } from './colour.ts';
+import type { TypeOf } from './types.ts';
+
+/** Colours by purpose. A part names a role; the half of the look in force says which colour that is. */
+export const roles = ['ground', 'surface', 'raised', 'ink', 'softInk', 'accent', 'second', 'alert'] as const;
+export type Role = (typeof roles)[number];
+export const roleTitles: Record<Role, string> = {
+  ground: 'Ground',
+  surface: 'Surface',
+  raised: 'Raised',
+  ink: 'Ink',
+  softInk: 'Soft ink',
+  accent: 'Accent',
+  second: 'Second',
+  alert: 'Alert',
+};
+
+export const RoleName = z.enum(roles);
+
+export const FixedColour = z
+  .string()
+  .max(80)
+  .refine(isColourString, { message: 'is not a colour: write #rrggbb or oklch(…)' })
+  .meta({ description: 'A hex or OKLCH colour' });
+
+/** A role, or a one-off colour. */
+export const Colour = z.union([RoleName, FixedColour]).meta({ control: 'colour' });
+export type Colour = z.infer<typeof Colour>;
+
+export function isRole(colour: string): colour is Role {
+  return (roles as readonly string[]).includes(colour);
+}
+
+export const halves = ['light', 'dark'] as const;
+export type Half = (typeof halves)[number];
+
+/**
+ * A role as a step from another one of the same half. In OKLab: `lighter` is added to the lightness (0 to 100),
+ * `more` hundredths to the chroma, and `warmer` hundredths toward orange, or away from it when negative.
+ */
+export const Step = z.looseObject({
+  from: RoleName,
+  lighter: z.number().min(-100).max(100),
+  more: z.number().min(-40).max(40),
+  warmer: z.number().min(-40).max(40),
+});
+export type Step = TypeOf<typeof Step>;
+
+export const RoleValue = z.union([FixedColour, Step]);
+export type RoleValue = string | Step;
