@@ -2,7 +2,7 @@ import { Bench } from 'tinybench';
 import { snap } from '../core/arrange/snap.ts';
 import type { Rect } from '../core/values/geometry.ts';
 import { createItem, createPanel, createWidget } from '../core/desk/defaults.ts';
-import type { Desk } from '../core/desk/schema.ts';
+import type { Desk } from '../core/desk/desk.ts';
 import { points } from '../core/values/place.ts';
 import { sides } from '../core/values/geometry.ts';
 import { itemKinds } from '../core/items/list.ts';

@@ -1,5 +1,5 @@
 import { createBackdrop, createFonts, createScene } from '../core/desk/defaults.ts';
-import type { Desk } from '../core/desk/schema.ts';
+import type { Desk } from '../core/desk/desk.ts';
 import { rolesFrom, desk } from './sketch.ts';
 
 /** What a new desk starts from. */

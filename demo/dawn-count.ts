@@ -6,7 +6,7 @@ import {
   createScene,
   createWidget,
 } from '../core/desk/defaults.ts';
-import type { Desk } from '../core/desk/schema.ts';
+import type { Desk } from '../core/desk/desk.ts';
 import { surface, rolesFrom, at, items, starters, desk } from './sketch.ts';
 
 export function dawnCount(): Desk {

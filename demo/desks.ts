@@ -1,4 +1,4 @@
-import type { Desk } from '../core/desk/schema.ts';
+import type { Desk } from '../core/desk/desk.ts';
 import { bareDesk } from './bare-desk.ts';
 import { dawnCount } from './dawn-count.ts';
 import { nightWatch } from './night-watch.ts';

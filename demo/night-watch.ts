@@ -7,7 +7,8 @@ import {
   createScene,
   createWidget,
 } from '../core/desk/defaults.ts';
-import type { Desk, Screen } from '../core/desk/schema.ts';
+import type { Desk } from '../core/desk/desk.ts';
+import type { Screen } from '../core/desk/sections/screens.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { surface, wide, rolesFrom, at, items, starters, desk } from './sketch.ts';
 

@@ -1,6 +1,12 @@
 import { drawRoles } from '../core/colour/scheme.ts';
 import { createItem } from '../core/desk/defaults.ts';
-import type { Application, Backdrop, Desk, Edge, Item, Look, Screen, Widget } from '../core/desk/schema.ts';
+import type { Application } from '../core/desk/sections/applications.ts';
+import type { Backdrop } from '../core/backdrop/schema.ts';
+import type { Desk } from '../core/desk/desk.ts';
+import type { Edge, Item } from '../core/desk/sections/edges.ts';
+import type { Look } from '../core/look/schema.ts';
+import type { Screen } from '../core/desk/sections/screens.ts';
+import type { Widget } from '../core/desk/sections/widgets.ts';
 import type { Finish } from '../core/values/finish.ts';
 import type { GeoPlace } from '../core/values/earth.ts';
 import type { Half } from '../core/values/roles.ts';

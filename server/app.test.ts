@@ -298,21 +298,34 @@ describe('events', () => {
     app.close();
     app = createApp({
       dataFolder: folder,
-      sample: async () => ({ processor: 42, memory: null, disk: null, network: null }),
+      feeders: [
+        {
+          source: 'machine',
+          origin: 'this-machine',
+          everyMs: 2000,
+          kept: 5,
+          look: async () => ({ processor: 42, memory: null, disk: null, network: null }),
+        },
+      ],
     });
     const { desk } = addDawnCount();
     const server = app.express.listen(0, '127.0.0.1');
     await new Promise((resolve) => server.once('listening', resolve));
     const { port } = server.address() as { port: number };
     const stop = new AbortController();
-    const stream = await fetch(`http://127.0.0.1:${port}/api/events?machine=1`, { signal: stop.signal });
+    const stream = await fetch(
+      `http://127.0.0.1:${port}/api/events?feeds=machine/this-machine,machine/nowhere`,
+      { signal: stop.signal },
+    );
     const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
     let text = '';
     async function until(pattern: RegExp) {
       while (!pattern.test(text)) text += (await reader?.read())?.value ?? '';
     }
     await until(/event: hello/);
-    await until(/event: machine\ndata: .*"processor":42/);
+    await until(
+      /event: samples\ndata: {"source":"machine","origin":"this-machine","samples":\[{.*"processor":42/,
+    );
     await fetch(`http://127.0.0.1:${port}/api/desks/dawn-count`, {
       method: 'PUT',
       headers: { 'Content-Type': 'application/json', 'If-Match': '"1"', 'X-Client': 'page-one' },

@@ -10,7 +10,8 @@ import { createIncoming } from './files/incoming.ts';
 import { createFontStore } from './fonts/store.ts';
 import { createHelpers } from './helpers/pool.ts';
 import { createEvents } from './events/events.ts';
-import { sampleMachine } from './events/machine.ts';
+import type { Feeder } from './feeds/feed.ts';
+import { feeders as allFeeders } from './feeds/list.ts';
 import { guard } from './http/guard.ts';
 import { HttpProblem, problemHandler } from './http/problem.ts';
 import { createRenderer, type Renderer } from './pictures/render.ts';
@@ -28,7 +29,8 @@ export interface AppOptions {
   /** Names under which the server may be asked. */
   hosts?: readonly string[];
   report?: (error: unknown) => void;
-  sample?: typeof sampleMachine;
+  /** What brings readings from outside. */
+  feeders?: readonly Feeder[];
   now?: () => number;
 }
 
@@ -49,7 +51,7 @@ export function createApp({
   webFolder,
   hosts = LOCAL_HOSTS,
   report = () => {},
-  sample = sampleMachine,
+  feeders = allFeeders,
   now,
 }: AppOptions): App {
   const store = openStore(dataFolder);
@@ -63,7 +65,7 @@ export function createApp({
   });
   const fonts = createFontStore(join(dataFolder, 'fonts'), helpers, incoming);
   const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);
-  const events = createEvents({ sample });
+  const events = createEvents({ feeders });
 
   const app = express();
   app.disable('x-powered-by');

@@ -1,17 +1,12 @@
 import type { Alignment } from '../values/place.ts';
+import type { EdgeFrame } from './schema.ts';
 import { cutSide, isHorizontal, type Rect, type Side } from '../values/geometry.ts';
 
-/** What decides where an edge and its items are. Lengths in px. */
-export interface EdgeShape {
-  side: Side;
-  thickness: number;
-  length: 'fill' | 'items';
-  align: Alignment;
-  margin: number;
-  padding: number;
-  spacing: number;
-  keepsWindowsOff: boolean;
-}
+/** What decides where an edge and its items are. */
+export type EdgeShape = Pick<
+  EdgeFrame,
+  'side' | 'thickness' | 'length' | 'align' | 'margin' | 'padding' | 'spacing' | 'keepsWindowsOff'
+>;
 
 export interface Flowing {
   /** Length of its own along the edge. */

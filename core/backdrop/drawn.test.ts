@@ -3,7 +3,8 @@ import { DAWN, bareDesk, dawnCount, emptyDesk } from '../../tests/support/desks.
 import { demoDesks } from '../../demo/desks.ts';
 import { toLab } from '../values/colour.ts';
 import { createBackdrop, createScene } from '../desk/defaults.ts';
-import type { Backdrop, Desk } from '../desk/schema.ts';
+import type { Backdrop } from './schema.ts';
+import type { Desk } from '../desk/desk.ts';
 import { solve } from '../scene/solve.ts';
 import { backdropFor, isNeutral, sampleOf } from './drawn.ts';
 import { factsOf, sceneNames } from './names.ts';

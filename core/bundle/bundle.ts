@@ -2,9 +2,10 @@ import { Zip, ZipDeflate, ZipPassThrough, strFromU8, strToU8, unzipSync } from '
 import { z } from 'zod';
 import { sourcesOf } from '../backdrop/schema.ts';
 import { isOwn } from '../values/family.ts';
-import { readDesk, refuse, type Problem, type Result } from '../desk/read.ts';
+import { readDesk } from '../desk/read.ts';
+import { refuse, type Problem, type Result } from '../desk/problem.ts';
 import { DESK_LIMITS } from '../desk/limits.ts';
-import type { Desk } from '../desk/schema.ts';
+import type { Desk } from '../desk/desk.ts';
 
 /** A desk in one file: a ZIP with `manifest.json`, `desk.json`, and the pictures and fonts that the desk uses. */
 export const BUNDLE_TYPE = 'application/zip';

@@ -1,5 +1,5 @@
-import { itemKindsByType, type ItemType } from '../items/list.ts';
-import { widgetKindsByType, type WidgetType } from '../widgets/list.ts';
+import { itemKindOf, type ItemType } from '../items/list.ts';
+import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
 import {
   plainAdjust,
   type Adjust,
@@ -11,7 +11,8 @@ import {
 import { plainUse } from '../text/schema.ts';
 import type { Look } from '../look/schema.ts';
 import type { SceneName } from '../backdrop/names.ts';
-import type { Edge, Item, Widget } from './schema.ts';
+import type { Edge, Item } from './sections/edges.ts';
+import type { Widget } from './sections/widgets.ts';
 import type { Side } from '../values/geometry.ts';
 import type { Family } from '../values/family.ts';
 import type { Finish } from '../values/finish.ts';
@@ -32,10 +33,9 @@ export interface NewWidget {
 }
 
 export function createWidget({ id, type, face, place, deskFinish, options = {} }: NewWidget): Widget {
-  const kind = widgetKindsByType.get(type);
-  if (!kind) throw new Error(`No widget type "${type}"`);
+  const kind = widgetKindOf(type);
   const chosen = face ?? kind.faces[0]?.id ?? '';
-  const isBare = (kind.startsBare as (face: string) => boolean)(chosen);
+  const isBare = kind.startsBare(chosen);
   return {
     id,
     type,
@@ -50,9 +50,7 @@ export function createWidget({ id, type, face, place, deskFinish, options = {} }
 }
 
 export function createItem(id: string, type: ItemType, options: Record<string, unknown> = {}): Item {
-  const kind = itemKindsByType.get(type);
-  if (!kind) throw new Error(`No item type "${type}"`);
-  return { id, type, options: kind.options.parse(options) };
+  return { id, type, options: itemKindOf(type).options.parse(options) };
 }
 
 /** A panel only as long as its items, hanging from its side. */

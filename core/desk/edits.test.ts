@@ -3,11 +3,14 @@ import { produce } from 'immer';
 import { DAWN, clockAt, dawnCount, emptyDesk, fromCorner } from '../../tests/support/desks.ts';
 import type { Rect } from '../values/geometry.ts';
 import { points } from '../values/place.ts';
+import { rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
 import { drawRoles } from '../colour/scheme.ts';
 import { createBackdrop, createScene } from './defaults.ts';
-import { edits, strayParts, type Ground } from './edits.ts';
-import type { Desk } from './schema.ts';
+import { edits } from './edits/edits.ts';
+import { strayParts } from './edits/parts.ts';
+import type { Ground } from './ground.ts';
+import type { Desk } from './desk.ts';
 import { readDesk } from './read.ts';
 
 function groundOf(desk: Desk): Ground {
@@ -16,7 +19,7 @@ function groundOf(desk: Desk): Ground {
   return {
     screen: { id: screen.id, rect: screen.rect },
     free: screen.free,
-    rects: new Map([...screen.edges, ...screen.widgets].map((part) => [part.id, part.rect])),
+    rects: rectsOn(screen),
   };
 }
 
@@ -32,7 +35,9 @@ describe('edits', () => {
       };
       const ground = groundOf(desk);
       const wanted = { ...rectOf(desk, 'clock'), x: 321, y: 123 };
-      const moved = produce(desk, (draft) => edits.moveWidgets(draft, new Map([['clock', wanted]]), ground));
+      const moved = produce(desk, (draft) =>
+        edits.moveWidgets(new Map([['clock', wanted]]), ground).apply(draft),
+      );
       expect(rectOf(moved, 'clock').x, point).to.be.closeTo(321, 0.5);
       expect(rectOf(moved, 'clock').y, point).to.be.closeTo(123, 0.5);
       expect(moved.widgets[0]?.place.hangs).to.deep.equal({ from: 'free', screen: 'main', point });
@@ -43,7 +48,7 @@ describe('edits', () => {
     const desk = { ...emptyDesk(), widgets: [{ ...clockAt('clock', fromCorner(10, 10)), locked: true }] };
     const ground = groundOf(desk);
     const moved = produce(desk, (draft) =>
-      edits.moveWidgets(draft, new Map([['clock', { ...rectOf(desk, 'clock'), x: 99 }]]), ground),
+      edits.moveWidgets(new Map([['clock', { ...rectOf(desk, 'clock'), x: 99 }]]), ground).apply(draft),
     );
     expect(moved).to.equal(desk);
   });
@@ -54,7 +59,7 @@ describe('edits', () => {
     const both = new Map(
       ['load', 'elsewhere'].map((id) => [id, { ...rectOf(desk, id), x: rectOf(desk, id).x - 200 }]),
     );
-    const moved = produce(desk, (draft) => edits.moveWidgets(draft, both, ground));
+    const moved = produce(desk, (draft) => edits.moveWidgets(both, ground).apply(draft));
     expect(moved.widgets.find(({ id }) => id === 'elsewhere')?.place).to.deep.equal(
       desk.widgets.find(({ id }) => id === 'elsewhere')?.place,
     );
@@ -68,21 +73,15 @@ describe('edits', () => {
     };
     const before = rectOf(desk, 'guest');
     const hung = produce(desk, (draft) =>
-      edits.hangWidget(
-        draft,
-        'guest',
-        { from: 'part', part: 'host', side: 'right', align: 'end' },
-        groundOf(desk),
-      ),
+      edits
+        .hangWidget('guest', { from: 'part', part: 'host', side: 'right', align: 'end' }, groundOf(desk))
+        .apply(draft),
     );
     expect(rectOf(hung, 'guest')).to.deep.equal(before);
     const circle = produce(hung, (draft) =>
-      edits.hangWidget(
-        draft,
-        'host',
-        { from: 'part', part: 'guest', side: 'right', align: 'end' },
-        groundOf(hung),
-      ),
+      edits
+        .hangWidget('host', { from: 'part', part: 'guest', side: 'right', align: 'end' }, groundOf(hung))
+        .apply(draft),
     );
     expect(circle.widgets[0]?.place).to.deep.equal(hung.widgets[0]?.place);
   });
@@ -90,7 +89,7 @@ describe('edits', () => {
   it('leaves what hung from a removed part where it stands', () => {
     const desk = dawnCount();
     const before = rectOf(desk, 'elsewhere');
-    const after = produce(desk, (draft) => edits.removeParts(draft, ['load'], groundOf(desk)));
+    const after = produce(desk, (draft) => edits.remove(['load'], groundOf(desk)).apply(draft));
     expect(after.widgets.map(({ id }) => id)).not.to.include('load');
     expect(rectOf(after, 'elsewhere').x).to.be.closeTo(before.x, 0.5);
     expect(rectOf(after, 'elsewhere').y).to.be.closeTo(before.y, 0.5);
@@ -99,7 +98,7 @@ describe('edits', () => {
 
   it('removes items and edges', () => {
     const desk = dawnCount();
-    const after = produce(desk, (draft) => edits.removeParts(draft, ['dock', 'panel-2'], groundOf(desk)));
+    const after = produce(desk, (draft) => edits.remove(['dock', 'panel-2'], groundOf(desk)).apply(draft));
     expect(after.edges.map(({ id }) => id)).to.deep.equal(['panel']);
     expect(after.edges[0]?.items.map(({ id }) => id)).to.deep.equal([
       'panel-1',
@@ -113,9 +112,9 @@ describe('edits', () => {
   it('moves an item along its edge and to another one', () => {
     const order = (desk: Desk, index: number) => desk.edges[index]?.items.map(({ id }) => id);
     const desk = dawnCount();
-    const along = produce(desk, (draft) => edits.moveItem(draft, 'dock-1', 'dock', 2));
+    const along = produce(desk, (draft) => edits.moveItem('dock-1', 'dock', 2).apply(draft));
     expect(order(along, 1)?.slice(0, 3)).to.deep.equal(['dock-2', 'dock-3', 'dock-1']);
-    const across = produce(desk, (draft) => edits.moveItem(draft, 'dock-1', 'panel', 0));
+    const across = produce(desk, (draft) => edits.moveItem('dock-1', 'panel', 0).apply(draft));
     expect(order(across, 0)?.[0]).to.equal('dock-1');
     expect(order(across, 1)).not.to.include('dock-1');
   });
@@ -126,7 +125,7 @@ describe('edits', () => {
       ['load', 'load-2'],
       ['elsewhere', 'elsewhere-2'],
     ]);
-    const after = produce(desk, (draft) => edits.duplicateWidgets(draft, copies));
+    const after = produce(desk, (draft) => edits.duplicateWidgets(copies).apply(draft));
     const guest = after.widgets.find(({ id }) => id === 'elsewhere-2');
     expect(guest?.place.hangs).to.include({ from: 'part', part: 'load-2' });
     expect(after.widgets).to.have.length(desk.widgets.length + 2);
@@ -136,7 +135,7 @@ describe('edits', () => {
   it('changes the order of what stands above what', () => {
     const desk = { ...emptyDesk(), widgets: ['a', 'b', 'c', 'd'].map((id) => clockAt(id, fromCorner(0, 0))) };
     const order = (to: 'front' | 'forward' | 'back' | 'behind', ids: string[]) =>
-      produce(desk, (draft) => edits.orderWidgets(draft, ids, to))
+      produce(desk, (draft) => edits.orderWidgets(ids, to).apply(draft))
         .widgets.map(({ id }) => id)
         .join('');
     expect(order('front', ['a'])).to.equal('bcda');
@@ -149,25 +148,25 @@ describe('edits', () => {
   it('renames, adds and removes workspaces, but keeps the last one', () => {
     const names = (change: (draft: Desk) => void) =>
       produce(emptyDesk(), change).workspaces.map(({ name }) => name);
-    expect(names((draft) => edits.renameWorkspace(draft, 'workspace-2', 'Letters'))).to.deep.equal([
+    expect(names((draft) => edits.renameWorkspace('workspace-2', 'Letters').apply(draft))).to.deep.equal([
       'One',
       'Letters',
     ]);
-    expect(names((draft) => edits.addWorkspace(draft, 'third', 'Three'))).to.deep.equal([
+    expect(names((draft) => edits.addWorkspace('third', 'Three').apply(draft))).to.deep.equal([
       'One',
       'Two',
       'Three',
     ]);
     const left = names((draft) => {
-      edits.removeWorkspace(draft, 'workspace-1');
-      edits.removeWorkspace(draft, 'workspace-2');
+      edits.remove(['workspace-1']).apply(draft);
+      edits.remove(['workspace-2']).apply(draft);
     });
     expect(left).to.deep.equal(['Two']);
   });
 
   it('keeps the last screen', () => {
     const desk = emptyDesk();
-    expect(produce(desk, (draft) => edits.removeScreen(draft, 'main', []))).to.equal(desk);
+    expect(produce(desk, (draft) => edits.remove(['main']).apply(draft))).to.equal(desk);
   });
 });
 
@@ -182,28 +181,28 @@ describe('edits of looks and backdrops', () => {
 
   it('draw a palette anew, but not over what is held or is a step', () => {
     const held = after(dawnCount(), (desk) => {
-      edits.hold(desk, 'accent', true);
-      edits.drawPalette(desk, drawn);
+      edits.hold('accent', true).apply(desk);
+      edits.drawPalette(drawn).apply(desk);
     });
     const { dark } = held.look.roles;
     expect(dark.accent).to.equal(dawnCount().look.roles.dark.accent);
     expect(dark.ground).to.equal(drawn.dark.ground);
     expect(dark.raised).to.deep.equal(dawnCount().look.roles.dark.raised);
     const free = after(held, (desk) => {
-      edits.hold(desk, 'accent', false);
-      edits.drawPalette(desk, drawn);
+      edits.hold('accent', false).apply(desk);
+      edits.drawPalette(drawn).apply(desk);
     });
     expect(free.look.roles.dark.accent).to.equal(drawn.dark.accent);
   });
 
   it('make all follow: own finishes and one-off colours go, what is bare stays bare', () => {
     const desk = after(dawnCount(), (draft) => {
-      edits.setFinish(draft, ['machine'], { ...draft.look.finish, tint: '#123456', radius: 3 });
-      edits.setWidgetOptions(draft, 'clock', { colour: '#ff00ff' });
-      edits.setFinish(draft, ['panel'], { ...draft.look.finish, kind: 'matte' });
+      edits.setFinish(['machine'], { ...draft.look.finish, tint: '#123456', radius: 3 }).apply(draft);
+      edits.setWidgetOptions('clock', { colour: '#ff00ff' }).apply(draft);
+      edits.setFinish(['panel'], { ...draft.look.finish, kind: 'matte' }).apply(draft);
     });
     expect(strayParts(desk)).to.have.members(['machine', 'clock', 'panel']);
-    const one = after(desk, (draft) => edits.followAll(draft));
+    const one = after(desk, (draft) => edits.followAll().apply(draft));
     expect(strayParts(one)).to.deep.equal([]);
     expect(one.widgets.find(({ id }) => id === 'machine')?.finish).to.equal(null);
     expect(one.widgets.find(({ id }) => id === 'clock')?.finish?.kind).to.equal('bare');
@@ -213,15 +212,14 @@ describe('edits of looks and backdrops', () => {
   it('never leave a desk without the backdrop that lies everywhere, nor one for what is gone', () => {
     const desk = after(dawnCount(), (draft) => {
       const [first] = draft.workspaces;
-      edits.addBackdrop(
-        draft,
-        createBackdrop('own', createScene('fog', 1), { where: { workspace: first?.id ?? '' } }),
-      );
+      edits
+        .addBackdrop(createBackdrop('own', createScene('fog', 1), { where: { workspace: first?.id ?? '' } }))
+        .apply(draft);
     });
     expect(desk.backdrops.map(({ id }) => id)).to.include('own');
     const without = after(desk, (draft) => {
-      edits.removeBackdrop(draft, draft.backdrops[0]?.id ?? '');
-      edits.removeWorkspace(draft, draft.workspaces[0]?.id ?? '');
+      edits.remove([draft.backdrops[0]?.id ?? '']).apply(draft);
+      edits.remove([draft.workspaces[0]?.id ?? '']).apply(draft);
     });
     expect(without.backdrops.map(({ id }) => id)).to.deep.equal(dawnCount().backdrops.map(({ id }) => id));
   });

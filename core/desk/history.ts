@@ -1,24 +1,24 @@
-import { applyPatches, enablePatches, produce, produceWithPatches, type Draft, type Patch } from 'immer';
-
-enablePatches();
+import { produce, type Draft } from 'immer';
+import { shareUnchanged } from '../values/share.ts';
 
 /** A change to a document, made on a draft. */
 export type Recipe<T> = (draft: Draft<T>) => void;
 
-export interface Step {
+/** A step, and the document on its other side: as it was before it, or, of a step that was undone, as it was after. */
+export interface Step<T> {
   label: string;
-  patches: Patch[];
-  inverse: Patch[];
+  state: T;
 }
 
 /**
- * A document with what was done to it. `gesture` is a change under way: every turn of it starts from `base`. One that
- * only shows what would be is dropped by whatever is done next; any other is done by then.
+ * A document with what was done to it. States share whatever is the same in them, so that going back gives the very
+ * objects that were there. `gesture` is a change under way: every turn of it starts from `base`. One that only shows
+ * what would be is dropped by whatever is done next; any other is done by then.
  */
 export interface History<T> {
   present: T;
-  past: readonly Step[];
-  future: readonly Step[];
+  past: readonly Step<T>[];
+  future: readonly Step<T>[];
   gesture: { base: T; label: string; isOnlyShown: boolean } | null;
 }
 
@@ -29,13 +29,21 @@ export function startHistory<T>(present: T): History<T> {
 /** One edit, one step. An edit that changes nothing leaves the history as it is. */
 export function edit<T>(history: History<T>, label: string, recipe: Recipe<T>): History<T> {
   const settled = settle(history);
-  return record(settled, settled.present, label, recipe);
+  return record(settled, label, changed(settled.present, recipe));
 }
 
-function record<T>(history: History<T>, base: T, label: string, recipe: Recipe<T>): History<T> {
-  const [present, patches, inverse] = produceWithPatches(base, (draft: Draft<T>) => void recipe(draft));
-  if (patches.length === 0) return history;
-  return { present, past: [...history.past, { label, patches, inverse }], future: [], gesture: null };
+function changed<T>(base: T, recipe: Recipe<T>): T {
+  // What was written anew but is the same counts as the same.
+  return shareUnchanged(
+    base,
+    produce(base, (draft: Draft<T>) => void recipe(draft)),
+  );
+}
+
+function record<T>(history: History<T>, label: string, present: T): History<T> {
+  const before = history.present;
+  if (present === before) return history;
+  return { present, past: [...history.past, { label, state: before }], future: [], gesture: null };
 }
 
 function settle<T>(history: History<T>): History<T> {
@@ -50,7 +58,7 @@ export function turnGesture<T>(
   isOnlyShown = false,
 ): History<T> {
   const base = history.gesture?.base ?? history.present;
-  const present = produce(base, (draft: Draft<T>) => void recipe(draft));
+  const present = changed(base, recipe);
   if (!history.gesture && present === base) return history;
   return { ...history, present, gesture: { base, label, isOnlyShown } };
 }
@@ -59,8 +67,7 @@ export function turnGesture<T>(
 export function endGesture<T>(history: History<T>): History<T> {
   const { gesture, present } = history;
   if (!gesture) return history;
-  const settled = { ...history, present: gesture.base, gesture: null };
-  return record(settled, gesture.base, gesture.label, (draft) => replaceFields(draft, present));
+  return record({ ...history, present: gesture.base, gesture: null }, gesture.label, present);
 }
 
 /** Puts the document back as it was when the gesture began. */
@@ -68,18 +75,14 @@ export function dropGesture<T>(history: History<T>): History<T> {
   return history.gesture ? { ...history, present: history.gesture.base, gesture: null } : history;
 }
 
-function replaceFields<T>(draft: Draft<T>, wanted: T): void {
-  Object.assign(draft as object, wanted);
-}
-
 export function undo<T>(history: History<T>): History<T> {
   const settled = settle(history);
   const step = settled.past.at(-1);
   if (!step) return settled;
   return {
-    present: applyPatches(settled.present as object, step.inverse) as T,
+    present: step.state,
     past: settled.past.slice(0, -1),
-    future: [step, ...settled.future],
+    future: [{ label: step.label, state: settled.present }, ...settled.future],
     gesture: null,
   };
 }
@@ -89,8 +92,8 @@ export function redo<T>(history: History<T>): History<T> {
   const [step, ...future] = settled.future;
   if (!step) return settled;
   return {
-    present: applyPatches(settled.present as object, step.patches) as T,
-    past: [...settled.past, step],
+    present: step.state,
+    past: [...settled.past, { label: step.label, state: settled.present }],
     future,
     gesture: null,
   };

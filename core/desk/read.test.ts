@@ -3,8 +3,10 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
-import { readDesk, problemText } from './read.ts';
-import { FORMAT, deskJsonSchema } from './schema.ts';
+import { readDesk } from './read.ts';
+import { problemText } from './problem.ts';
+import { FORMAT } from './desk.ts';
+import { deskJsonSchema } from './schema.ts';
 import { steps } from './upgrade.ts';
 
 const json = () => JSON.parse(JSON.stringify(dawnCount()));

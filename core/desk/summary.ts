@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Desk } from './schema.ts';
+import type { Desk } from './desk.ts';
 
 /** What a list of desks says of each besides its name: enough to keep its place, without reading it. */
 export const Summary = z.object({

@@ -1,6 +1,6 @@
 import { plainAdjust } from '../backdrop/schema.ts';
 import { plainUse } from '../text/schema.ts';
-import { FORMAT } from './schema.ts';
+import { FORMAT } from './desk.ts';
 import type { Family } from '../values/family.ts';
 
 /** A step takes the JSON of one format to the next. It may trust the format's number, nothing else. */

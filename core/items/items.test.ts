@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import type { ItemContext } from '../kinds/kind.ts';
 import { fontsOf } from '../scene/look.ts';
-import { createReadings, type LiveReadings } from '../sources/readings.ts';
+import { createReadings, type Feed } from '../sources/readings.ts';
 import type { MachineReading } from '../sources/machine/machine.ts';
 import { appList } from './app-list/app-list.ts';
 import { application } from './application/application.ts';
@@ -15,7 +15,7 @@ import { spring } from './spring/spring.ts';
 import { tray } from './tray/tray.ts';
 import { workspaces } from './workspaces/workspaces.ts';
 
-function contextOf(change: Partial<ItemContext> = {}, live?: LiveReadings): ItemContext {
+function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): ItemContext {
   const desk = dawnCount();
   return {
     applications: desk.applications,
@@ -23,8 +23,10 @@ function contextOf(change: Partial<ItemContext> = {}, live?: LiveReadings): Item
     running: new Set(),
     workspace: 0,
     fonts: fontsOf(desk.look),
-    readings: createReadings({ moment: DAWN, place: desk.place, seed: desk.seed, live }),
+    readings: createReadings({ moment: DAWN, place: desk.place, seed: desk.seed, feeds }),
     textColour: () => '#ffffff',
+    edge: 'panel',
+    side: 'top',
     thickness: 40,
     iconSize: 20,
     isVertical: false,
@@ -32,11 +34,15 @@ function contextOf(change: Partial<ItemContext> = {}, live?: LiveReadings): Item
   };
 }
 
-const machineIs = (reading: Partial<MachineReading>): LiveReadings => ({
-  machine: [
-    { moment: DAWN, reading: { processor: null, memory: null, disk: null, network: null, ...reading } },
-  ],
-});
+const machineIs = (reading: Partial<MachineReading>): Feed[] => [
+  {
+    source: 'machine',
+    origin: 'this-machine',
+    samples: [
+      { moment: DAWN, reading: { processor: null, memory: null, disk: null, network: null, ...reading } },
+    ],
+  },
+];
 
 describe('items', () => {
   it('all have a title, a summary and options with defaults', () => {
@@ -64,7 +70,7 @@ describe('items', () => {
       const length = (moment: number) => {
         const context = contextOf();
         const at = { ...context, readings: createReadings({ moment, place: dawnCount().place, seed: 1 }) };
-        return clock.length(clock.view(options, at), at);
+        return clock.layout(clock.view(options, at), at).size.width;
       };
       expect(length(DAWN)).to.equal(length(DAWN + 3_599_000));
     });
@@ -82,17 +88,19 @@ describe('items', () => {
 
   describe('workspaces', () => {
     it('marks the one in front, whose bar is longer', () => {
-      const { marks } = workspaces.view(workspaces.options.parse({}), contextOf({ workspace: 1 }));
-      expect(marks.map(({ isCurrent }) => isCurrent)).to.deep.equal([false, true, false]);
-      expect(marks[1]?.length).to.be.greaterThan(marks[0]?.length ?? 0);
+      const view = workspaces.view(workspaces.options.parse({}), contextOf({ workspace: 1 }));
+      expect(view.marks.map(({ isCurrent }) => isCurrent)).to.deep.equal([false, true, false]);
+      const { marks } = workspaces.layout(view, contextOf());
+      expect(marks[1]?.bar?.width).to.be.greaterThan(marks[0]?.bar?.width ?? 0);
     });
 
     it('is long enough for all of its marks', () => {
       for (const style of ['bars', 'numbers', 'names'] as const) {
         const context = contextOf();
         const view = workspaces.view(workspaces.options.parse({ style }), context);
-        const marks = view.marks.reduce((sum, mark) => sum + mark.length, 0);
-        expect(workspaces.length(view, context), style).to.be.greaterThan(marks);
+        const { marks, size } = workspaces.layout(view, context);
+        const pressed = marks.reduce((sum, { press }) => sum + press.width, 0);
+        expect(size.width, style).to.be.greaterThan(pressed);
       }
     });
 
@@ -123,15 +131,16 @@ describe('items', () => {
     });
 
     it('is longer by its label, except upright', () => {
-      const length = (label: boolean, isVertical = false) => {
-        const context = contextOf({ isVertical });
-        return application.length(
-          application.view(application.options.parse({ application: 'wavebox', label }), context),
-          context,
-        );
+      const length = (label: boolean, change: Partial<ItemContext> = {}) => {
+        const context = contextOf(change);
+        const options = application.options.parse({ application: 'wavebox', label });
+        const { size } = application.layout(application.view(options, context), context);
+        return context.isVertical ? size.height : size.width;
       };
       expect(length(true)).to.be.greaterThan(length(false));
-      expect(length(true, true)).to.equal(length(false, true));
+      expect(length(true, { isVertical: true })).to.equal(length(false, { isVertical: true }));
+      // A dock shows the name when it is pointed at: no room is kept for it.
+      expect(length(true, { edge: 'dock' })).to.equal(length(false, { edge: 'dock' }));
     });
   });
 
@@ -167,18 +176,20 @@ describe('items', () => {
   });
 
   it('blanks are as long as they say: a gap its size, a spring nothing of its own', () => {
-    expect(gap.length(gap.view(gap.options.parse({ size: 33 }), contextOf()), contextOf())).to.equal(33);
-    expect(spring.length(spring.view(spring.options.parse({}), contextOf()), contextOf())).to.equal(0);
-    expect(spring.weight?.(spring.options.parse({ weight: 3 }))).to.equal(3);
-    expect(divider.length(divider.view(divider.options.parse({}), contextOf()), contextOf())).to.be.within(
-      1,
-      20,
+    const { layout: layGap } = gap;
+    expect(layGap(gap.view(gap.options.parse({ size: 33 }), contextOf()), contextOf()).size.width).to.equal(
+      33,
     );
+    const laid = spring.layout(spring.view(spring.options.parse({}), contextOf()), contextOf());
+    expect(laid.size.width).to.equal(0);
+    expect(spring.weight?.(spring.options.parse({ weight: 3 }))).to.equal(3);
+    const line = divider.layout(divider.view(divider.options.parse({}), contextOf()), contextOf());
+    expect(line.size.width).to.be.within(1, 20);
   });
 
   it('the app list button makes room for its label', () => {
     const length = (label: string) =>
-      appList.length(appList.view(appList.options.parse({ label }), contextOf()), contextOf());
+      appList.layout(appList.view(appList.options.parse({ label }), contextOf()), contextOf()).size.width;
     expect(length('Applications')).to.be.greaterThan(length('') + 40);
   });
 });

@@ -1,4 +1,4 @@
-import { byType } from '../kinds/kind.ts';
+import { byType, type AnyItemKind } from '../kinds/kind.ts';
 import { appList } from './app-list/app-list.ts';
 import { application } from './application/application.ts';
 import { clock } from './clock/clock.ts';
@@ -15,5 +15,7 @@ export const itemKinds = [appList, application, workspaces, clock, date, tray, g
 export type ItemType = (typeof itemKinds)[number]['type'];
 type KindOf<Type extends ItemType> = Extract<(typeof itemKinds)[number], { type: Type }>;
 export type ItemViewOf<Type extends ItemType> = ReturnType<KindOf<Type>['view']>;
+export type ItemLayoutOf<Type extends ItemType> = ReturnType<KindOf<Type>['layout']>;
 
-export const itemKindsByType = byType('Item type', itemKinds);
+/** The kind of a type; throws on one that is not listed. */
+export const itemKindOf = byType<AnyItemKind>('Item type', itemKinds);

@@ -1,64 +1,61 @@
-import { clamp } from '../values/geometry.ts';
-import type { ItemContext, TextContext, TextSpot } from '../kinds/kind.ts';
-import { setStyle, steadyWidth, textWidth, type TextStyle } from '../text/measure.ts';
+import type { ItemContext } from '../kinds/kind.ts';
+import { middleBaseline, putLine, setLine, type Layout, type LineStyle } from '../kinds/layout.ts';
+import { clamp, type Rect } from '../values/geometry.ts';
 
-/** Room before and after a text or an icon on an edge, px. */
+/** Room before and after what an item shows, px along the edge. */
 export const ITEM_PADDING = 8;
+/** Px between an icon and its label. */
+const LABEL_GAP = 8;
+/** From one line of writing to the next on an upright edge, as a share of the size. */
+const LEADING = 1.25;
 
 /** How text on an edge is set: its size follows the edge's depth. */
-export function itemText({ thickness, isVertical, fonts }: ItemContext): TextStyle {
+export function itemText({ thickness, isVertical }: ItemContext): LineStyle {
   const size = Math.round(isVertical ? clamp(thickness * 0.3, 11, 18) : clamp(thickness * 0.4, 11, 18));
-  return { font: fonts.text, size, weight: 500 };
+  return { font: 'text', size, weight: 500 };
 }
 
-export const LINE_HEIGHT = 1.25;
-/** Px between an icon and its label. */
-export const LABEL_GAP = 8;
-
-/** Px along the edge of lines of text: their width on a horizontal edge (one line), their height on an upright one. */
-export function linesLength(lines: readonly string[], context: ItemContext): number {
-  const style = itemText(context);
-  if (context.isVertical) return Math.ceil(lines.length * setStyle(style).size * LINE_HEIGHT) + ITEM_PADDING;
-  return Math.ceil(Math.max(0, ...lines.map((line) => steadyWidth(line, style)))) + 2 * ITEM_PADDING;
+/** Lines of text in the middle of an item: one on a horizontal edge, one above the other on an upright one. */
+export function layLines(texts: readonly string[], context: ItemContext, style = itemText(context)): Layout {
+  const { thickness, isVertical, fonts } = context;
+  const lines = texts.map((text) => setLine(text, style, fonts));
+  if (!isVertical) {
+    const width = Math.ceil(Math.max(0, ...lines.map(({ room }) => room))) + 2 * ITEM_PADDING;
+    return {
+      size: { width, height: thickness },
+      runs: lines.map((line) => putLine(line, { centre: width / 2 }, middleBaseline(line, 0, thickness))),
+    };
+  }
+  const pitch = (lines[0]?.run.size ?? 0) * LEADING;
+  const height = Math.ceil(lines.length * pitch) + ITEM_PADDING;
+  return {
+    size: { width: thickness, height },
+    runs: lines.map((line, index) =>
+      putLine(line, { centre: thickness / 2 }, middleBaseline(line, ITEM_PADDING / 2 + index * pitch, pitch)),
+    ),
+  };
 }
 
-/** Lines of text in the middle of an item, one above the other. */
-export function lineSpots(
-  lines: readonly string[],
-  fontSize: number,
-  { fonts, surface, box }: TextContext,
-  colour = surface.ink,
-): TextSpot[] {
-  const style: TextStyle = { font: fonts.text, size: fontSize, weight: 500 };
-  const { size, weight } = setStyle(style);
-  const height = size * LINE_HEIGHT;
-  return lines.map((text, index) => {
-    const width = textWidth(text, style);
-    const y = (box.height - lines.length * height) / 2 + index * height;
-    return { text, box: { x: (box.width - width) / 2, y, width, height }, colour, size, weight };
-  });
+export interface IconLayout extends Layout {
+  icon: Rect;
 }
 
-/** A label that stands after an icon. */
-export function labelSpot(
-  label: string | null,
-  fontSize: number,
-  iconSize: number,
-  { fonts, surface, box }: TextContext,
-): TextSpot[] {
-  if (label === null) return [];
-  const style: TextStyle = { font: fonts.text, size: fontSize, weight: 500 };
-  const { size, weight } = setStyle(style);
-  const width = textWidth(label, style);
-  const height = size * LINE_HEIGHT;
-  const x = (box.width - iconSize - LABEL_GAP - width) / 2 + iconSize + LABEL_GAP;
-  return [
-    {
-      text: label,
-      box: { x, y: (box.height - height) / 2, width, height },
-      colour: surface.ink,
-      size,
-      weight,
-    },
-  ];
+/** An icon with its label beside it, which has room on a horizontal edge only. */
+export function layIcon(label: string | null, context: ItemContext): IconLayout {
+  const { iconSize, thickness, isVertical, fonts } = context;
+  const size = (along: number) =>
+    isVertical ? { width: thickness, height: along } : { width: along, height: thickness };
+  const across = (thickness - iconSize) / 2;
+  const icon = isVertical
+    ? { x: across, y: ITEM_PADDING, width: iconSize, height: iconSize }
+    : { x: ITEM_PADDING, y: across, width: iconSize, height: iconSize };
+  const alone = Math.ceil(iconSize + 2 * ITEM_PADDING);
+  if (label === null) return { size: size(alone), runs: [], icon };
+  const line = setLine(label, itemText(context), fonts);
+  const left = ITEM_PADDING + iconSize + LABEL_GAP;
+  return {
+    size: size(Math.ceil(left + line.room + ITEM_PADDING)),
+    runs: [putLine(line, { left }, middleBaseline(line, 0, thickness))],
+    icon,
+  };
 }

@@ -1,63 +1,68 @@
 import { z } from 'zod';
-import { uses, type Use } from '../text/schema.ts';
-import { Colour } from '../values/roles.ts';
-import { families, familyTitles, type ShippedFamily } from '../values/family.ts';
-import { isZone } from '../values/earth.ts';
-import type { Fonts } from './kind.ts';
-import type { DeskFont } from '../text/measure.ts';
+import { sources, type OriginOf, type SourceId } from '../sources/list.ts';
+import { SIMULATED } from '../sources/source.ts';
 import { isDatePattern } from '../sources/time/time.ts';
+import { uses, type Use } from '../text/schema.ts';
+import { isZone } from '../values/earth.ts';
+import { families, familyTitles } from '../values/family.ts';
+import { field } from '../values/field.ts';
+import { Colour } from '../values/roles.ts';
+import type { FontName } from './layout.ts';
 
-/** Options that several kinds share. The form in the column is made from the meta data. */
+/** Options that several kinds share. */
 
-export const HourStyle = z
-  .enum(['24', '12'])
-  .default('24')
-  .meta({
-    label: 'Hours',
-    choices: { '24': '24 hours', '12': '12 hours' },
-  });
+export const HourStyle = field(z.enum(['24', '12']).default('24'), {
+  label: 'Hours',
+  choices: { '24': '24 hours', '12': '12 hours' },
+});
 
-export const Seconds = z.boolean().default(false).meta({ label: 'Seconds' });
+export const Seconds = field(z.boolean().default(false), { label: 'Seconds' });
 
-export const Zone = z
-  .string()
-  .max(64)
-  .refine((zone) => zone === '' || isZone(zone), { message: 'is not a time zone, such as Europe/London' })
-  .default('')
-  .meta({ label: 'Time zone', control: 'zone', placeholder: "the desk's own" });
+export const Zone = field(
+  z
+    .string()
+    .max(64)
+    .refine((zone) => zone === '' || isZone(zone), { message: 'is not a time zone, such as Europe/London' })
+    .default(''),
+  { label: 'Time zone', control: 'zone', placeholder: "the desk's own" },
+);
 
 export function datePattern(start: string, label = 'Date') {
-  return z
-    .string()
-    .max(60)
-    .refine((pattern) => pattern === '' || isDatePattern(pattern), {
-      message: 'is not a date pattern, such as EEE d MMM',
-    })
-    .default(start)
-    .meta({ label, control: 'pattern', placeholder: 'none' });
+  return field(
+    z
+      .string()
+      .max(60)
+      .refine((pattern) => pattern === '' || isDatePattern(pattern), {
+        message: 'is not a date pattern, such as EEE d MMM',
+      })
+      .default(start),
+    { label, control: 'pattern', placeholder: 'none' },
+  );
 }
 
 export function colourOption(start: z.output<typeof Colour>, label = 'Colour') {
-  return Colour.default(start).meta({ label, control: 'colour' });
+  return field(Colour.default(start), { label, control: 'colour' });
 }
 
-/** A use of the desk's type, or a family of the part's own. */
-export type TypeChoice = 'face' | Use | ShippedFamily;
+/** Where a part's readings of a source come from. */
+export function originOption<Id extends SourceId>(id: Id) {
+  const fed = sources[id].fed ?? {};
+  const origins = [SIMULATED, ...Object.keys(fed)] as [OriginOf<Id>, ...OriginOf<Id>[]];
+  return field(z.enum(origins).default(SIMULATED as never), {
+    label: 'Readings',
+    choices: { [SIMULATED]: 'Simulated', ...fed },
+  });
+}
 
 /** What the main text of a face is set in: as the face has it, another use, or a family of its own. */
-export const TypeOption = z
-  .enum(['face', ...uses, ...families])
-  .default('face')
-  .meta({
-    label: 'Type',
-    choices: { face: 'As the face', display: 'Display', text: 'Text', figures: 'Figures', ...familyTitles },
-  });
+export const TypeOption = field(z.enum(['face', ...uses, ...families]).default('face'), {
+  label: 'Type',
+  choices: { face: 'As the face', display: 'Display', text: 'Text', figures: 'Figures', ...familyTitles },
+});
+export type TypeChoice = 'face' | FontName;
 
-/** The font of a choice, for measuring. */
-export function fontOf(choice: TypeChoice, ofFace: Use, fonts: Fonts): DeskFont {
-  const use = choice === 'face' ? ofFace : choice;
-  if (use === 'display' || use === 'text' || use === 'figures') return fonts[use];
-  return { family: use, size: 100, weight: 0, spacing: 0, metrics: null };
+export function chosenFont(choice: TypeChoice, ofFace: Use): FontName {
+  return choice === 'face' ? ofFace : choice;
 }
 
 /** The pattern of a time of day, without seconds and half of the day. */

@@ -5,14 +5,15 @@ import { paletteOf, type Surface } from '../colour/look.ts';
 import { toBytes } from '../values/colour.ts';
 import type { Pixels } from '../colour/extract.ts';
 import { APCA_BODY, APCA_LARGE, apcaContrast } from '../colour/apca.ts';
-import type { Backdrop, Desk, Screen } from '../desk/schema.ts';
+import type { Backdrop } from '../backdrop/schema.ts';
+import type { Desk } from '../desk/desk.ts';
+import type { Screen } from '../desk/sections/screens.ts';
 import { halves, type Half } from '../values/roles.ts';
-import { itemKindsByType } from '../items/list.ts';
-import type { Fonts, ItemKind, TextSpot, WidgetKind } from '../kinds/kind.ts';
+import { paintOn, type Run } from '../kinds/layout.ts';
 import { surfaceFor } from '../scene/backdrop.ts';
 import type { Scene, SceneScreen } from '../scene/scene.ts';
+import { partsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
-import { widgetKindsByType } from '../widgets/list.ts';
 
 /**
  * Whether texts can be read: each against the pixels that really lie beneath it, on every screen, in both halves and
@@ -56,7 +57,7 @@ const LOOKED_AT = 640;
 
 /** Large text needs less (WCAG 2.2, success criterion 1.4.3): 24 px, or 18.66 px in bold. */
 function needsOf(
-  { size, weight }: Pick<TextSpot, 'size' | 'weight'>,
+  { size, weight }: Pick<Run, 'size' | 'weight'>,
   scale: number,
 ): { needs: number; lcNeeds: number } {
   const px = size * scale;
@@ -78,9 +79,9 @@ export async function judgeDesk(
 ): Promise<Judgement[]> {
   const worst = new Map<string, Judgement>();
   for (const half of halves) {
-    const scene = solve(desk, { ...conditions, half });
+    const scene = solve(desk, { ...conditions, half, isAppListOpen: true });
     for (const screen of scene.screens) {
-      if (only !== null && ![...screen.edges, ...screen.widgets].some(({ id }) => id === only)) continue;
+      if (only !== null && !partsOn(screen).some(({ id }) => id === only)) continue;
       const source = desk.screens.find(({ id }) => id === screen.id);
       if (!source) continue;
       for (const layer of layersOf(desk, source, scene, conditions)) {
@@ -90,7 +91,7 @@ export async function judgeDesk(
           height: Math.max(1, Math.round(screen.rect.height * density)),
         };
         const pixels = await pixelsOf(layer.drawn, size);
-        for (const judgement of judgeScreen(screen, scene, pixels, density, only)) {
+        for (const judgement of judgeScreen(screen, pixels, density, only)) {
           const key = `${judgement.part} ${judgement.item ?? ''} ${judgement.text}`;
           const known = worst.get(key);
           const found = { ...judgement, half, backdrop: layer.backdrop, entry: layer.entry };
@@ -126,90 +127,30 @@ function layersOf(
 }
 
 type Found = Omit<Judgement, 'half' | 'backdrop' | 'entry'>;
-type AnyWidget = WidgetKind<string, string, never, unknown>;
-type AnyItem = ItemKind<string, never, unknown>;
-
-interface Painted {
-  id: string;
-  rect: Rect;
-  surface: Surface;
-  blurScale: number;
-  texts: () => { item: string | null; spot: TextSpot; box: Rect; scale: number }[];
-}
-
-/** The parts of a screen in the order in which they are painted. */
-function partsOf({ edges, widgets }: SceneScreen, fonts: Fonts): Painted[] {
-  return [
-    ...edges.map(({ id, rect, surface, items }) => ({
-      id,
-      rect,
-      surface,
-      blurScale: 1,
-      texts: () =>
-        items.flatMap((item) => {
-          const kind = itemKindsByType.get(item.type) as unknown as AnyItem;
-          const spots = kind.texts?.(item.view, { fonts, surface, box: item.rect }) ?? [];
-          return spots.map((spot) => ({
-            item: item.id,
-            spot,
-            scale: 1,
-            box: { ...spot.box, x: item.rect.x + spot.box.x, y: item.rect.y + spot.box.y },
-          }));
-        }),
-    })),
-    ...widgets.map(({ id, rect, surface, type, view, face, scale, padding }) => ({
-      id,
-      rect,
-      surface,
-      // A widget is scaled with all that it does to what lies beneath.
-      blurScale: scale,
-      texts: () => {
-        const kind = widgetKindsByType.get(type) as unknown as AnyWidget;
-        const box = { width: rect.width / scale - 2 * padding, height: rect.height / scale - 2 * padding };
-        return kind.texts(view, face, { fonts, surface, box }).map((spot) => ({
-          item: null,
-          spot,
-          scale,
-          box: {
-            x: rect.x + (padding + spot.box.x) * scale,
-            y: rect.y + (padding + spot.box.y) * scale,
-            width: spot.box.width * scale,
-            height: spot.box.height * scale,
-          },
-        }));
-      },
-    })),
-  ];
-}
 
 /** Paints surface upon surface over the backdrop (`pixels` is changed), and looks beneath each text once its own is there. */
-function judgeScreen(
-  screen: SceneScreen,
-  { fonts }: Scene,
-  pixels: Pixels,
-  density: number,
-  only: string | null,
-): Found[] {
+function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only: string | null): Found[] {
   const found: Found[] = [];
-  const parts = partsOf(screen, fonts);
+  const parts = partsOn(screen);
   const target = parts.find(({ id }) => id === only);
   for (const part of parts) {
     // What does not lie beneath the one part makes no difference to it.
     if (target && !intersection(part.rect, target.rect)) continue;
-    paintSurface(pixels, part.rect, part.surface, density, part.blurScale);
+    paintSurface(pixels, part.rect, part.surface, density, part.scale);
     if (only === null || part.id === only) {
-      for (const { item, spot, box, scale } of part.texts()) {
-        if (spot.text.trim() === '') continue;
-        const seen = lookBeneath(pixels, box, spot.colour, density);
+      for (const { item, run, box, scale } of part.texts()) {
+        if (run.text.trim() === '') continue;
+        const colour = paintOn(part.surface, run.colour);
+        const seen = lookBeneath(pixels, box, colour, density);
         if (seen)
           found.push({
             part: part.id,
             item,
             screen: screen.id,
-            text: spot.text,
+            text: run.text,
             box,
             ...seen,
-            ...needsOf(spot, scale),
+            ...needsOf(run, scale),
           });
       }
     }

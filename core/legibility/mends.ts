@@ -1,5 +1,6 @@
-import type { Desk } from '../desk/schema.ts';
+import type { Desk } from '../desk/desk.ts';
 import { plainAdjust, type Adjust } from '../backdrop/schema.ts';
+import { partOf } from '../desk/parts.ts';
 import { isRole, roleTitles, type Role } from '../values/roles.ts';
 import type { Finish } from '../values/finish.ts';
 import { enough, judgeDesk, type JudgeConditions, type Judgement, type PixelsOf } from './judge.ts';
@@ -106,7 +107,7 @@ const textRoles: readonly Role[] = ['ink', 'softInk', 'ground', 'accent'];
 
 function waysFor(desk: Desk, judgement: Beneath): Way[] {
   const { part, backdrop } = judgement;
-  const owner = [...desk.edges, ...desk.widgets].find(({ id }) => id === part);
+  const owner = partOf(desk, part);
   if (!owner) return [];
   const finish = owner.finish ?? desk.look.finish;
   const withFinish = (change: Partial<Finish>): Mend['change'] => ({

@@ -3,10 +3,12 @@ import { backdropFor, drawnOf } from '../backdrop/drawn.ts';
 import { rotationAt } from '../backdrop/rotation.ts';
 import type { Palette } from '../colour/look.ts';
 import type { PlainSource } from '../backdrop/schema.ts';
-import type { Desk, Screen } from '../desk/schema.ts';
+import type { Desk } from '../desk/desk.ts';
+import type { Screen } from '../desk/sections/screens.ts';
 import type { Half } from '../values/roles.ts';
-import type { DeskFacts, Tick } from '../kinds/kind.ts';
+import type { DeskFacts } from '../kinds/kind.ts';
 import type { SceneBackdrop } from './scene.ts';
+import type { Needs } from './solving.ts';
 
 interface Solving {
   desk: Desk;
@@ -14,25 +16,25 @@ interface Solving {
   moment: number;
   half: Half;
   facts: Pick<DeskFacts, 'workspace'>;
-  ticks: Set<Tick>;
+  needs: Pick<Needs, 'every'>;
 }
 
 /** What lies behind everything on a screen, with everything worked out. */
 export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
-  const { desk, palette, moment, half, facts, ticks } = solving;
+  const { desk, palette, moment, half, facts, needs } = solving;
   const workspace = desk.workspaces[facts.workspace]?.id ?? '';
   const backdrop = backdropFor(desk.backdrops, { screen: screen.id, workspace, half });
   const surface = surfaceFor(screen, desk, backdrop.spans && backdrop.for.screen === null);
   const { source, adjust, id } = backdrop;
   const draw = (plain: PlainSource) => {
-    if (plain.kind === 'scene' && plain.follows) ticks.add('minute');
+    if (plain.kind === 'scene' && plain.follows) needs.every('minute');
     return drawnOf(plain, adjust, surface, { palette, place: desk.place, moment });
   };
   if (source.kind !== 'rotation') return { id, drawn: draw(source), from: null };
   const { entry, from } = rotationAt(source, moment, desk.place, desk.seed);
   const [now, before] = [source.entries[entry], from && source.entries[from.entry]];
   if (!now) throw new Error(`Rotation ${id} has no entry ${entry}`);
-  ticks.add(from ? 'second' : 'minute');
+  needs.every(from ? 'second' : 'minute');
   return {
     id,
     drawn: draw(now.source),

@@ -1,11 +1,11 @@
 import type { Palette } from '../colour/look.ts';
 import { tilesOf } from '../icons/tiles.ts';
-import type { Desk } from '../desk/schema.ts';
+import type { Desk } from '../desk/desk.ts';
 import { stylesOf } from '../icons/schema.ts';
 import type { FontMetrics, FontUse } from '../text/schema.ts';
 import type { Look } from '../look/schema.ts';
-import type { Fonts } from '../kinds/kind.ts';
-import type { DeskFont } from '../text/measure.ts';
+import type { Fonts } from '../kinds/layout.ts';
+import type { DeskFont } from '../text/cuts.ts';
 import type { Scene } from './scene.ts';
 
 const fontCache = new WeakMap<Look, Fonts>();

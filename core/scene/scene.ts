@@ -1,15 +1,15 @@
-import type { Point, Rect, Side } from '../values/geometry.ts';
+import type { Point, Rect, Side, Size } from '../values/geometry.ts';
 import type { Drawn } from '../backdrop/drawn.ts';
 import type { Surface } from '../colour/look.ts';
 import type { Tile } from '../icons/tiles.ts';
 import type { Roles } from '../colour/roles.ts';
 import type { Icons } from '../icons/schema.ts';
-import type { Edge } from '../desk/schema.ts';
+import type { Edge } from '../desk/sections/edges.ts';
 import type { Half } from '../values/roles.ts';
-import type { Fonts, Tick } from '../kinds/kind.ts';
-import type { ItemType, ItemViewOf } from '../items/list.ts';
-import type { LiveReadings } from '../sources/readings.ts';
-import type { WidgetType, WidgetViewOf } from '../widgets/list.ts';
+import type { Fonts, Run } from '../kinds/layout.ts';
+import type { ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
+import type { Feed, Tick } from '../sources/readings.ts';
+import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
 
 /** Under what a desk is solved. Everything that changes without the document changing. */
 export interface Conditions {
@@ -22,14 +22,31 @@ export interface Conditions {
   /** A half to look at, whatever the desk itself would say. */
   half?: Half;
   /** Readings from outside. */
-  live?: LiveReadings;
+  feeds?: readonly Feed[];
+  /** The size of the window that the first screen fills, px; without one, screens are as the document has them. */
+  window?: Size;
+  isAppListOpen?: boolean;
 }
 
-type ItemUnion = { [Type in ItemType]: { type: Type; view: ItemViewOf<Type> } }[ItemType];
-type WidgetUnion = { [Type in WidgetType]: { type: Type; view: WidgetViewOf<Type> } }[WidgetType];
+type ItemUnion = {
+  [Type in ItemType]: { type: Type; view: ItemViewOf<Type>; layout: ItemLayoutOf<Type> };
+}[ItemType];
+type WidgetUnion = {
+  [Type in WidgetType]: {
+    type: Type;
+    face: FaceOf<Type>;
+    view: WidgetViewOf<Type>;
+    layout: WidgetLayoutOf<Type>;
+  };
+}[WidgetType];
 
 /** All rectangles are in px from the top left of their screen. */
-export type SceneItem = ItemUnion & { id: string; rect: Rect };
+export type SceneItem = ItemUnion & {
+  id: string;
+  rect: Rect;
+  /** Where its inside begins, from the top left of its rectangle. */
+  at: Point;
+};
 
 export interface SceneEdge {
   id: string;
@@ -37,7 +54,6 @@ export interface SceneEdge {
   side: Side;
   rect: Rect;
   surface: Surface;
-  iconSize: number;
   /** Corners that touch the screen's side are not rounded. */
   touchesSide: boolean;
   /** Px that its items lack. */
@@ -47,7 +63,6 @@ export interface SceneEdge {
 
 export type SceneWidget = WidgetUnion & {
   id: string;
-  face: string;
   rect: Rect;
   /** Of the drawing; smaller than the document's where the part would not fit on the screen. */
   scale: number;
@@ -57,6 +72,29 @@ export type SceneWidget = WidgetUnion & {
   locked: boolean;
   clicksThrough: boolean;
 };
+
+/** The list of applications, open. Its insides are in px from its own top left, those of a row from the row's. */
+export interface SceneAppList {
+  id: string;
+  rect: Rect;
+  surface: Surface;
+  search: Rect;
+  /** What the empty field says, and what stands in the first row when nothing is found. */
+  hint: Run;
+  none: Run;
+  /** Where rows are seen; there may be more of them than room. */
+  rows: Rect;
+  rowHeight: number;
+  entries: {
+    /** Of the application. */
+    id: string;
+    icon: { name: string; rect: Rect };
+    name: string;
+    /** What is looked through for what somebody types. */
+    search: string;
+    runs: readonly Run[];
+  }[];
+}
 
 /** What lies behind everything on a screen. */
 export interface SceneBackdrop {
@@ -87,6 +125,8 @@ export interface SceneScreen {
   edges: SceneEdge[];
   /** The later one stands above. */
   widgets: SceneWidget[];
+  /** Null unless it is open. */
+  appList: SceneAppList | null;
 }
 
 export interface Scene {
@@ -98,6 +138,6 @@ export interface Scene {
   screens: SceneScreen[];
   /** How often the scene must be solved again while nothing else changes. */
   tick: Tick;
-  /** Whether anything shows this machine's own readings. */
-  needsThisMachine: boolean;
+  /** What its parts read, each source and origin once. */
+  needs: readonly { source: string; origin: string }[];
 }

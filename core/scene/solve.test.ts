@@ -13,10 +13,10 @@ import { demoDesks } from '../../demo/desks.ts';
 import { isInside, type Rect } from '../values/geometry.ts';
 import { contrast } from '../values/colour.ts';
 import { createItem, createPanel } from '../desk/defaults.ts';
-import { edits } from '../desk/edits.ts';
+import { edits } from '../desk/edits/edits.ts';
 import { itemKinds } from '../items/list.ts';
 import { widgetKinds } from '../widgets/list.ts';
-import { shareUnchanged } from './share.ts';
+import { shareUnchanged } from '../values/share.ts';
 import { solve } from './solve.ts';
 
 describe('solve', () => {
@@ -67,7 +67,7 @@ describe('solve', () => {
     const before = rectsOf(desk);
     expect(before['host']).to.include({ x: 20, y: 60 });
     expect(before['guest']?.y).to.equal(60 + (before['host']?.height ?? 0) + 10);
-    edits.moveEdge(desk, 'panel', 'bottom');
+    edits.moveEdge('panel', 'bottom').apply(desk);
     const after = rectsOf(desk);
     expect(after['host']?.y).to.equal(20);
     expect(after['guest']?.y).to.equal((before['guest']?.y ?? 0) - 40);
@@ -135,9 +135,12 @@ describe('solve', () => {
       .flatMap(({ items }) => items)
       .filter(({ view }) => (view as { isRunning?: boolean }).isRunning);
     expect(marked?.map(({ view }) => (view as { name: string }).name)).to.deep.equal(['Wavebox']);
-    expect(running.needsThisMachine).to.equal(false);
-    edits.setWidgetOptions(desk, 'machine', { from: 'this-machine' });
-    expect(solve(desk, { moment: DAWN }).needsThisMachine).to.equal(true);
+    expect(running.needs).to.deep.include({ source: 'machine', origin: 'simulated' });
+    edits.setWidgetOptions('machine', { from: 'this-machine' }).apply(desk);
+    expect(solve(desk, { moment: DAWN }).needs).to.deep.include({
+      source: 'machine',
+      origin: 'this-machine',
+    });
   });
 });
 

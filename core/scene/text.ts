@@ -1,6 +1,6 @@
-import type { Desk } from '../desk/schema.ts';
+import type { Desk } from '../desk/desk.ts';
 import { learnFamilies, learnOthers } from '../text/families.ts';
-import { knowsFamily, wantsFallback } from '../text/measure.ts';
+import { knowsFamily, wantsFallback } from '../text/cuts.ts';
 import { families, isOwn, type Family, type ShippedFamily } from '../values/family.ts';
 
 /** Letters and signs that every family has, or that are as wide as one that it has. */

@@ -1,9 +1,13 @@
 import { machine } from './machine/machine.ts';
 import { sun } from './sun/sun.ts';
 import { time } from './time/time.ts';
+import type { SIMULATED, Source } from './source.ts';
 
 /** Every source. Add a new one here. */
 export const sources = { time, sun, machine } as const;
 
 export type SourceId = keyof typeof sources;
 export type ReadingOf<Id extends SourceId> = ReturnType<(typeof sources)[Id]['read']>;
+type FedOf<S> = S extends Source<string, unknown, infer Fed> ? Fed : never;
+/** Where readings of a source may come from. */
+export type OriginOf<Id extends SourceId> = typeof SIMULATED | FedOf<(typeof sources)[Id]>;

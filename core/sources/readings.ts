@@ -1,15 +1,35 @@
 import type { GeoPlace } from '../values/earth.ts';
-import { sources, type ReadingOf, type SourceId } from './list.ts';
-import type { MachineReading } from './machine/machine.ts';
+import { sources, type OriginOf, type ReadingOf, type SourceId } from './list.ts';
+import { SIMULATED } from './source.ts';
 import { formatMoment, wallClock, type TimeReading } from './time/time.ts';
 
-/** Readings that came from outside, newest last; moments in epoch ms. */
-export interface LiveReadings {
-  machine: readonly { moment: number; reading: MachineReading }[];
+/** How often something must be looked at again to stay true. */
+export type Tick = 'second' | 'minute' | null;
+
+/** What a part reads: a source, where its readings come from, and how often they are looked at. */
+export type Need = {
+  [Id in SourceId]: { source: Id; origin?: OriginOf<Id>; every: Tick };
+}[SourceId];
+
+/** A reading that came from outside; `moment` in epoch ms. */
+export interface Sample<Reading = unknown> {
+  moment: number;
+  reading: Reading;
 }
 
-export const machineOrigins = ['simulated', 'this-machine'] as const;
-export type MachineOrigin = (typeof machineOrigins)[number];
+/** What came from outside of one source and origin, newest last. */
+export interface Feed {
+  source: string;
+  origin: string;
+  samples: readonly Sample[];
+}
+
+/** A reading with when it was taken (epoch ms), and how long before the moment shown that was (ms). */
+export interface Taken<Reading> {
+  value: Reading;
+  at: number;
+  age: number;
+}
 
 /** What the views of items and widgets read. Each value is worked out once for each set of readings. */
 export interface Readings {
@@ -17,60 +37,84 @@ export interface Readings {
   readonly place: GeoPlace;
   /** Works something out once for all parts that show it; the key names it. */
   once<T>(key: string, work: () => T): T;
-  /** The reading of a source now, or at another moment. */
-  get<Id extends SourceId>(source: Id, at?: number): ReadingOf<Id>;
+  /** The simulated reading of a source at the moment shown. */
+  get<Id extends SourceId>(source: Id): Taken<ReadingOf<Id>>;
+  /**
+   * The reading of a source from an origin, now or at another moment. From outside it is the newest of that moment,
+   * or the newest there is where nothing is as old; null while there is none.
+   */
+  get<Id extends SourceId>(source: Id, origin: OriginOf<Id>, at?: number): Taken<ReadingOf<Id>> | null;
+  /** `count` readings of the last `count * stepMs` milliseconds, oldest first; null where none is known. */
+  series<Id extends SourceId>(
+    source: Id,
+    origin: OriginOf<Id>,
+    count: number,
+    stepMs: number,
+  ): (ReadingOf<Id> | null)[];
   /** The wall clock of the desk's zone or another. */
   wall(zone?: string): TimeReading;
   /** The moment set with a date pattern, in the desk's zone or another. */
   text(pattern: string, zone?: string): string;
-  /** The machine's reading: the simulated one, or this machine's newest; null when there is none yet. */
-  machine(origin: MachineOrigin): MachineReading | null;
-  /** `count` readings of the last `count * stepMs` milliseconds, oldest first; null where none is known. */
-  machineSeries(origin: MachineOrigin, count: number, stepMs: number): (MachineReading | null)[];
 }
 
 export interface ReadingsInput {
   moment: number;
   place: GeoPlace;
   seed: number;
-  live?: LiveReadings;
+  feeds?: readonly Feed[];
 }
 
-export function createReadings({ moment, place, seed, live }: ReadingsInput): Readings {
+export function createReadings({ moment, place, seed, feeds = [] }: ReadingsInput): Readings {
   const known = new Map<string, unknown>();
   function once<T>(key: string, work: () => T): T {
     if (!known.has(key)) known.set(key, work());
     return known.get(key) as T;
   }
 
-  function get<Id extends SourceId>(id: Id, at = moment): ReadingOf<Id> {
+  function simulated<Id extends SourceId>(id: Id, at: number): ReadingOf<Id> {
     const source = sources[id];
     const stepped = Math.floor(at / source.step) * source.step;
     return once(`${id} ${stepped}`, () => source.read({ seed, place }, stepped) as ReadingOf<Id>);
+  }
+
+  function samplesOf<Id extends SourceId>(id: Id, origin: OriginOf<Id>): readonly Sample<ReadingOf<Id>>[] {
+    const feed = feeds.find((one) => one.source === id && one.origin === origin);
+    return (feed?.samples ?? []) as readonly Sample<ReadingOf<Id>>[];
+  }
+
+  function get<Id extends SourceId>(
+    id: Id,
+    origin: OriginOf<Id> = SIMULATED,
+    at = moment,
+  ): Taken<ReadingOf<Id>> | null {
+    if (origin === SIMULATED) return { value: simulated(id, at), at, age: moment - at };
+    const samples = samplesOf(id, origin);
+    const sample = samples.findLast((one) => one.moment <= at) ?? samples.at(-1);
+    return sample ? { value: sample.reading, at: sample.moment, age: moment - sample.moment } : null;
   }
 
   return {
     moment,
     place,
     once,
-    get,
-    wall: (zone = place.zone) => once(zone, () => wallClock(moment, zone)),
-    text: (pattern, zone = place.zone) =>
-      once(`${zone} ${pattern}`, () => formatMoment(moment, zone, pattern)),
-    machine: (origin) => (origin === 'simulated' ? get('machine') : (live?.machine.at(-1)?.reading ?? null)),
-    machineSeries: (origin, count, stepMs) =>
-      once(`series ${origin} ${count} ${stepMs}`, () => {
+    get: get as Readings['get'],
+    series: (id, origin, count, stepMs) =>
+      once(`series ${id} ${origin} ${count} ${stepMs}`, () => {
+        const samples = samplesOf(id, origin);
         // Steps are aligned to the clock, so that the curve moves on instead of shimmering.
         const newest = Math.floor(moment / stepMs) * stepMs;
         return Array.from({ length: count }, (_, index) => {
           const at = newest - (count - 1 - index) * stepMs;
-          return origin === 'simulated' ? get('machine', at) : newestBefore(live?.machine ?? [], at, stepMs);
+          return origin === SIMULATED ? simulated(id, at) : newestOf(samples, at, stepMs);
         });
       }),
+    wall: (zone = place.zone) => once(zone, () => wallClock(moment, zone)),
+    text: (pattern, zone = place.zone) =>
+      once(`${zone} ${pattern}`, () => formatMoment(moment, zone, pattern)),
   };
 }
 
-function newestBefore(samples: LiveReadings['machine'], at: number, within: number): MachineReading | null {
-  const sample = samples.findLast(({ moment }) => moment < at + within && moment >= at);
-  return sample?.reading ?? null;
+/** The newest sample of a stretch of time. */
+function newestOf<T>(samples: readonly Sample<T>[], from: number, length: number): T | null {
+  return samples.findLast(({ moment }) => moment < from + length && moment >= from)?.reading ?? null;
 }

@@ -220,23 +220,39 @@ describe('the simulated machine', () => {
 });
 
 describe('readings', () => {
-  it("shows this machine's newest reading, and null before the first", () => {
+  it('gives what came from outside with its age, and null before the first', () => {
     const none = createReadings({ moment: DAWN, place, seed: 1 });
-    expect(none.machine('this-machine')).to.equal(null);
-    const reading = { processor: 12, memory: null, disk: null, network: null };
+    expect(none.get('machine', 'this-machine')).to.equal(null);
+    const reading = (processor: number) => ({ processor, memory: null, disk: null, network: null });
     const live = createReadings({
       moment: DAWN,
       place,
       seed: 1,
-      live: { machine: [{ moment: DAWN - 2000, reading }] },
+      feeds: [
+        {
+          source: 'machine',
+          origin: 'this-machine',
+          samples: [
+            { moment: DAWN - 2000, reading: reading(12) },
+            { moment: DAWN + 500, reading: reading(90) },
+          ],
+        },
+      ],
     });
-    expect(live.machine('this-machine')).to.equal(reading);
-    expect(live.machineSeries('this-machine', 3, 60_000)).to.deep.equal([null, reading, null]);
+    expect(live.get('machine', 'this-machine')).to.deep.equal({
+      value: reading(12),
+      at: DAWN - 2000,
+      age: 2000,
+    });
+    // Of a moment before all that is known, the newest stands in, and says that it is from later.
+    expect(live.get('machine', 'this-machine', DAWN - 9000)?.age).to.equal(-500);
+    expect(live.series('machine', 'this-machine', 3, 60_000)).to.deep.equal([null, reading(12), reading(90)]);
+    expect(live.get('machine').age).to.equal(0);
   });
 
   it('moves a series on by whole steps', () => {
     const series = (moment: number) =>
-      createReadings({ moment, place, seed: 1 }).machineSeries('simulated', 5, 60_000);
+      createReadings({ moment, place, seed: 1 }).series('machine', 'simulated', 5, 60_000);
     expect(series(DAWN + 59_000)).to.deep.equal(series(DAWN));
     expect(series(DAWN + 60_000).slice(0, 4)).to.deep.equal(series(DAWN).slice(1));
   });

@@ -1,5 +1,5 @@
 import { families, isOwn, type Family, type ShippedFamily } from '../values/family.ts';
-import { knowsFamily, learnFallback, learnFamily, type ShippedMetrics } from './measure.ts';
+import { knowsFamily, learnFallback, learnFamily, type ShippedMetrics } from './cuts.ts';
 
 type Loaded = Promise<{ default: ShippedMetrics }>;
 

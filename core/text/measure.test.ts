@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { plainUse } from './schema.ts';
 import { families, type Family } from '../values/family.ts';
-import { steadyWidth, textWidth, type DeskFont } from './measure.ts';
+import { steadyWidth, textWidth } from './measure.ts';
+import type { DeskFont } from './cuts.ts';
 
 describe('measuring text', () => {
   const font = (family: Family): DeskFont => ({ ...plainUse(family), metrics: null });

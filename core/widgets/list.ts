@@ -1,4 +1,4 @@
-import { byType } from '../kinds/kind.ts';
+import { byType, type AnyWidgetKind } from '../kinds/kind.ts';
 import { clock } from './clock/clock.ts';
 import { machine } from './machine/machine.ts';
 
@@ -8,6 +8,8 @@ export const widgetKinds = [clock, machine] as const;
 export type WidgetType = (typeof widgetKinds)[number]['type'];
 type KindOf<Type extends WidgetType> = Extract<(typeof widgetKinds)[number], { type: Type }>;
 export type WidgetViewOf<Type extends WidgetType> = ReturnType<KindOf<Type>['view']>;
+export type WidgetLayoutOf<Type extends WidgetType> = ReturnType<KindOf<Type>['layout']>;
 export type FaceOf<Type extends WidgetType> = KindOf<Type>['faces'][number]['id'];
 
-export const widgetKindsByType = byType('Widget type', widgetKinds);
+/** The kind of a type; throws on one that is not listed. */
+export const widgetKindOf = byType<AnyWidgetKind>('Widget type', widgetKinds);

@@ -3,13 +3,13 @@ import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import type { WidgetContext } from '../kinds/kind.ts';
 import type { MachineReading } from '../sources/machine/machine.ts';
 import { fontsOf } from '../scene/look.ts';
-import { createReadings, type LiveReadings } from '../sources/readings.ts';
-import { textWidth } from '../text/measure.ts';
-import { clock, clockType } from './clock/clock.ts';
+import { createReadings, type Feed } from '../sources/readings.ts';
+import { steadyWidth } from '../text/measure.ts';
+import { clock } from './clock/clock.ts';
 import { widgetKinds } from './list.ts';
 import { machine } from './machine/machine.ts';
 
-function contextAt(moment = DAWN, live?: LiveReadings): WidgetContext {
+function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
   const desk = dawnCount();
   return {
     applications: desk.applications,
@@ -17,8 +17,8 @@ function contextAt(moment = DAWN, live?: LiveReadings): WidgetContext {
     running: new Set(),
     workspace: 0,
     fonts: fontsOf(desk.look),
-    readings: createReadings({ moment, place: desk.place, seed: desk.seed, live }),
-    textColour: (colour) => `text ${colour}`,
+    readings: createReadings({ moment, place: desk.place, seed: desk.seed, feeds }),
+    textColour: (colour) => `#${colour}`,
   };
 }
 
@@ -79,30 +79,36 @@ describe('the clock', () => {
     for (const { id } of clock.faces) {
       const size = (options: object) => {
         const shown = clock.view(clock.options.parse(options), id, contextAt());
-        return clock.size(shown, id, contextAt());
+        return clock.layout(shown, id, contextAt()).size;
       };
       const plain = size({ date: '' });
       const full = size({ seconds: true, hours: '12', date: "EEEE d MMMM yyyy 'at the point'" });
       expect(full.width, id).to.be.greaterThan(plain.width);
       expect(full.height, id).to.be.at.least(plain.height);
     }
-    const { time } = clockType.serif;
-    const width = clock.size(view({ date: '' }), 'serif', contextAt()).width;
-    expect(width).to.be.at.least(textWidth('07:12', { font: contextAt().fonts.display, ...time }));
+    const { runs, size } = clock.layout(view({ date: '' }), 'serif', contextAt());
+    const style = { font: contextAt().fonts.display, size: 168, weight: 200, spacing: -0.03 };
+    // Whatever the time, without the little room that the font keeps at both ends.
+    expect(size.width).to.be.within(steadyWidth('07:12', style) * 0.93, steadyWidth('07:12', style) * 1.02);
+    expect(runs[0]?.ink.x).to.equal(0);
   });
 
   it('asks for its colour as text', () => {
-    expect(view({ colour: 'accent' }).colour).to.equal('text accent');
+    expect(view({ colour: 'accent' }).colour).to.equal('#accent');
   });
 });
 
 describe('the machine', () => {
-  const live = (reading: Partial<MachineReading>): LiveReadings => ({
-    machine: [
-      { moment: DAWN, reading: { processor: null, memory: null, disk: null, network: null, ...reading } },
-    ],
-  });
-  const view = (options: object, readings?: LiveReadings, face: 'rings' | 'graph' = 'rings') =>
+  const live = (reading: Partial<MachineReading>): Feed[] => [
+    {
+      source: 'machine',
+      origin: 'this-machine',
+      samples: [
+        { moment: DAWN, reading: { processor: null, memory: null, disk: null, network: null, ...reading } },
+      ],
+    },
+  ];
+  const view = (options: object, readings?: Feed[], face: 'rings' | 'graph' = 'rings') =>
     machine.view(machine.options.parse(options), face, contextAt(DAWN, readings));
 
   it('shows what is chosen, in order', () => {
@@ -152,7 +158,7 @@ describe('the machine', () => {
     for (const { id } of machine.faces) {
       const size = (options: object) => {
         const shown = machine.view(machine.options.parse(options), id, contextAt());
-        return machine.size(shown, id, contextAt());
+        return machine.layout(shown, id, contextAt()).size;
       };
       const one = size({ memory: false, disk: false });
       const four = size({ network: true });

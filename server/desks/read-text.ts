@@ -1,5 +1,6 @@
-import { readDesk, refuse, type Result } from '../../core/desk/read.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import { readDesk } from '../../core/desk/read.ts';
+import { refuse, type Result } from '../../core/desk/problem.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 
 /** A desk from the text of its JSON. */
 export function readDeskText(text: string): Result<Desk> {

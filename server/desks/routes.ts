@@ -11,8 +11,8 @@ import {
   startBundle,
 } from '../../core/bundle/bundle.ts';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
-import { problemText, type Problem } from '../../core/desk/read.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import { problemText, type Problem } from '../../core/desk/problem.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import type { Events } from '../events/events.ts';
 import { digestOf } from '../files/digest.ts';
 import type { Incoming } from '../files/incoming.ts';

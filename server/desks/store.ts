@@ -1,8 +1,9 @@
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
-import type { Problem } from '../../core/desk/read.ts';
-import { MOST_NAME, type Desk } from '../../core/desk/schema.ts';
+import type { Problem } from '../../core/desk/problem.ts';
+import { MOST_NAME } from '../../core/values/name.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import { Summary, summaryOf, type ListedDesk } from '../../core/desk/summary.ts';
 import type { Store } from '../db/open.ts';
 import { desks, revisions } from '../db/schema.ts';

@@ -1,63 +1,54 @@
 import { Router, type Response } from 'express';
+import { createFeeds } from '../feeds/feeds.ts';
+import type { Feeder } from '../feeds/feed.ts';
 import { HttpProblem } from '../http/problem.ts';
-import type { MachineReading } from '../../core/sources/machine/machine.ts';
-
-export interface Sample {
-  moment: number;
-  reading: MachineReading;
-}
 
 export interface EventsOptions {
-  sample: () => Promise<MachineReading>;
-  everyMs?: number;
+  feeders: readonly Feeder[];
   now?: () => number;
 }
 
-/** Samples kept for whoever comes later: an hour of them at one every two seconds. */
-const KEPT = 1800;
 const KEEP_ALIVE_MS = 15_000;
 /** Bytes that may wait for one page to read them. */
 const MOST_UNREAD = 2 ** 20;
 const MOST_STREAMS = 200;
 
+interface Stream {
+  response: Response;
+  /** Names of the feeds that the page wants. */
+  wants: readonly string[];
+}
+
+function send({ response }: Stream, event: string, data: unknown): void {
+  response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  // Whoever never reads is let go, and may come back.
+  if (response.writableLength > MOST_UNREAD) response.destroy();
+}
+
 /**
- * Server-sent events, one stream for each page: desks that were saved, and this machine's readings for those
- * who ask. The machine is looked at only while somebody does.
+ * Server-sent events, one stream for each page: desks that were saved, and readings from outside for those who ask.
  */
-export function createEvents({ sample, everyMs = 2000, now = Date.now }: EventsOptions) {
-  const streams = new Set<{ response: Response; wantsMachine: boolean }>();
-  const samples: Sample[] = [];
-  let timer: NodeJS.Timeout | null = null;
+export function createEvents({ feeders, now }: EventsOptions) {
+  const streams = new Set<Stream>();
+  const feeds = createFeeds(
+    feeders,
+    (name, feed) => {
+      for (const stream of streams) if (stream.wants.includes(name)) send(stream, 'samples', feed);
+    },
+    now,
+  );
+  const rewant = () => feeds.want(new Set([...streams].flatMap(({ wants }) => wants)));
 
-  function send(response: Response, event: string, data: unknown): void {
-    response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
-    // Whoever never reads is let go, and may come back.
-    if (response.writableLength > MOST_UNREAD) response.destroy();
-  }
-
-  function tell(event: string, data: unknown, onlyMachine = false): void {
-    for (const { response, wantsMachine } of streams)
-      if (!onlyMachine || wantsMachine) send(response, event, data);
-  }
-
-  async function look(): Promise<void> {
-    const taken: Sample = { moment: now(), reading: await sample() };
-    samples.push(taken);
-    samples.splice(0, Math.max(0, samples.length - KEPT));
-    tell('machine', [taken], true);
-    schedule(everyMs);
-  }
-
-  function schedule(delay: number): void {
-    const isWanted = [...streams].some(({ wantsMachine }) => wantsMachine);
-    timer = isWanted ? setTimeout(() => void look(), delay) : null;
+  function tell(event: string, data: unknown): void {
+    for (const stream of streams) send(stream, event, data);
   }
 
   const router = Router();
   router.get('/events', (request, response) => {
     if (streams.size >= MOST_STREAMS)
       throw new HttpProblem(429, 'Too many pages', 'Too many pages listen already; close some.');
-    const stream = { response, wantsMachine: request.query['machine'] === '1' };
+    const asked = request.query['feeds'];
+    const stream = { response, wants: feeds.known(typeof asked === 'string' ? asked.split(',') : []) };
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -68,19 +59,23 @@ export function createEvents({ sample, everyMs = 2000, now = Date.now }: EventsO
       response.end();
       return;
     }
-    send(response, 'hello', {});
-    if (stream.wantsMachine && samples.length > 0) send(response, 'machine', samples);
+    send(stream, 'hello', {});
+    for (const name of stream.wants) {
+      const past = feeds.past(name);
+      if (past) send(stream, 'samples', past);
+    }
     streams.add(stream);
-    if (stream.wantsMachine && !timer) schedule(0);
+    rewant();
     const keepAlive = setInterval(() => void response.write(': still here\n\n'), KEEP_ALIVE_MS);
     request.on('close', () => {
       clearInterval(keepAlive);
       streams.delete(stream);
+      rewant();
     });
   });
 
   function close(): void {
-    if (timer) clearTimeout(timer);
+    feeds.want(new Set());
     for (const { response } of streams) response.end();
     streams.clear();
   }

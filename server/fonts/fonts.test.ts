@@ -6,7 +6,7 @@ import { expect } from 'chai';
 import request from 'supertest';
 import { dawnCount } from '../../tests/support/desks.ts';
 import { plainUse, type OwnFont } from '../../core/text/schema.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import { fontsOf } from '../../core/scene/look.ts';
 import { textWidth } from '../../core/text/measure.ts';
 import { createApp, type App } from '../app.ts';

@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler } from 'express';
-import type { Problem } from '../../core/desk/read.ts';
-import { problemText } from '../../core/desk/read.ts';
+import type { Problem } from '../../core/desk/problem.ts';
+import { problemText } from '../../core/desk/problem.ts';
 import { Cancelled, TooMuchMemory, TooMuchWork, TookTooLong } from '../helpers/pool.ts';
 
 /** An answer that something is wrong (RFC 9457): a status, and a sentence for a person. */

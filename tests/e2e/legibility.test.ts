@@ -4,7 +4,7 @@ import { bareDesk } from '../../demo/bare-desk.ts';
 import { contrast } from '../../core/values/colour.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createBackdrop, createScene } from '../../core/desk/defaults.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import type { Finish } from '../../core/values/finish.ts';
 import type { Rect } from '../../core/values/geometry.ts';
 import { judgeDesk } from '../../core/legibility/judge.ts';

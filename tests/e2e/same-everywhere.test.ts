@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect } from 'chai';
 import { createItem, createPanel } from '../../core/desk/defaults.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { learnTextOf } from '../../core/scene/text.ts';

@@ -1,4 +1,4 @@
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import { RunningServer } from '../support/app.ts';
 import type { Chance } from './random.ts';
 import type { Found } from './server.ts';

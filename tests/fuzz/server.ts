@@ -6,7 +6,7 @@ import { writeBundle } from '../../core/bundle/bundle.ts';
 import { sampleOf } from '../../core/backdrop/drawn.ts';
 import { sceneNames } from '../../core/backdrop/names.ts';
 import { createBackdrop, createPicture, createScene } from '../../core/desk/defaults.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import type { RunningServer } from '../support/app.ts';
 import { digestOf } from '../support/digest.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { knowsFamily } from '../../core/text/measure.ts';
+import { knowsFamily } from '../../core/text/cuts.ts';
 import { families } from '../../core/values/family.ts';
 
 describe('the tests', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { learnFamilies, learnOthers } from '../../core/text/families.ts';
-import { knowsFamily } from '../../core/text/measure.ts';
+import { knowsFamily } from '../../core/text/cuts.ts';
 
 /** Properties try the same cases in every run of the tests; `npm run fuzz` gives them new ones. */
 export const SEED = 20261124;

@@ -1,6 +1,6 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { OwnFont } from '../../core/text/schema.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 
 /** The server's interface, typed. Everything that fails ends in one of two errors. */

@@ -1,18 +1,22 @@
-import type { MachineReading } from '../../core/sources/machine/machine.ts';
+import type { Feed } from '../../core/sources/readings.ts';
 import { clientId } from './client.ts';
 
 export interface EventHandlers {
   /** A desk was saved, by this page or another one. */
   onSaved?(id: string, revision: number, isOwn: boolean): void;
   onRemoved?(id: string, isOwn: boolean): void;
-  onMachine?(samples: { moment: number; reading: MachineReading }[]): void;
+  /** New readings of what was asked for. */
+  onSamples?(feed: Feed): void;
   /** The stream stands (again). */
   onHello?(): void;
 }
 
-/** Listens to the server; the browser takes a broken stream up again by itself. Gives back how to stop. */
-export function listen(wantsMachine: boolean, handlers: EventHandlers): () => void {
-  const stream = new EventSource(`/api/events${wantsMachine ? '?machine=1' : ''}`);
+/**
+ * Listens to the server; the browser takes a broken stream up again by itself. `feeds` names the readings that are
+ * wanted, as source/origin with commas between. Gives back how to stop.
+ */
+export function listen(feeds: string, handlers: EventHandlers): () => void {
+  const stream = new EventSource(`/api/events${feeds ? `?feeds=${encodeURIComponent(feeds)}` : ''}`);
   function on<T>(event: string, handle: (data: T) => void): void {
     stream.addEventListener(event, (message) =>
       handle(JSON.parse((message as MessageEvent<string>).data) as T),
@@ -24,7 +28,7 @@ export function listen(wantsMachine: boolean, handlers: EventHandlers): () => vo
   on<{ id: string; by: string | null }>('removed', ({ id, by }) => {
     handlers.onRemoved?.(id, by === clientId);
   });
-  on<{ moment: number; reading: MachineReading }[]>('machine', (samples) => handlers.onMachine?.(samples));
+  on<Feed>('samples', (feed) => handlers.onSamples?.(feed));
   on('hello', () => handlers.onHello?.());
   return () => stream.close();
 }

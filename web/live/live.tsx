@@ -1,73 +1,64 @@
-import { Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Desk } from '../../core/desk/schema.ts';
-import { shareUnchanged } from '../../core/scene/share.ts';
-import { solve } from '../../core/scene/solve.ts';
-import type { Scene } from '../../core/scene/scene.ts';
 import { fetchLater, later } from '../later.ts';
 import { Actions, type DeskActions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
-import { conditionsOf, useConditions } from '../stores/conditions.ts';
-import { prepareType } from '../stores/drawing.ts';
-import { useDesk } from '../stores/desk.ts';
-import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
-import { LargeDesk, useHeldDesk } from '../stores/large-desk.tsx';
+import { useConditions } from '../session/conditions.ts';
+import { useDesk } from '../session/desk.ts';
+import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
+import { useScene } from '../session/scene.ts';
+import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { Message } from '../ui/message.tsx';
 
 const AppList = later(() => import('../render/app-list.tsx'));
 
-const handlers: OpenDeskHandlers = { onOpen: () => useConditions.getState().goNow() };
+const handlers: OpenDeskHandlers = {
+  onOpen() {
+    useConditions.getState().goNow();
+    useConditions.getState().startAnew(windowSize());
+  },
+};
+
+const actions: DeskActions = {
+  openAppList: () => useConditions.getState().setAppList(!useConditions.getState().isAppListOpen),
+  start: (application) => useConditions.getState().toggleRunning(application),
+  goTo: (workspace) => useConditions.getState().goTo(workspace),
+};
 
 /** The desk alone, in use: its first screen takes the window's own size, and everything is solved for that. */
 export function Live() {
   const { id = '' } = useParams();
-  const desk = useDesk((state) => state.history?.present);
+  const name = useDesk((state) => state.history?.present.name);
   const failure = useDesk((state) => state.failure);
-  const [isListOpen, setListOpen] = useState(false);
-  const size = useWindowSize();
-  const conditions = useConditions();
-  const [memory] = useState<{ scene: Scene | undefined }>(() => ({ scene: undefined }));
-
+  const scene = useScene((state) => state.scene);
   const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
+  useFilledWindow();
   useEffect(fetchLater, []);
   useEffect(() => {
-    if (!desk) return;
-    document.title = desk.name;
-    void prepareType(desk);
-  }, [desk]);
-
-  const actions = useMemo(
-    (): DeskActions => ({
-      openAppList: () => setListOpen((isOpen) => !isOpen),
-      start(application) {
-        useConditions.getState().toggleRunning(application);
-        setListOpen(false);
-      },
-      goTo: (workspace) => useConditions.getState().goTo(workspace),
-    }),
-    [],
-  );
+    if (name) document.title = name;
+  }, [name]);
 
   if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
   if (held) return <LargeDesk {...held} />;
-  if (!desk) return null;
-  const scene = shareUnchanged(memory.scene, solve(fitted(desk, size), conditionsOf(conditions)));
-  memory.scene = scene;
-  const [screen] = scene.screens;
-  if (!screen) return null;
+  const [screen] = scene?.screens ?? [];
+  if (!scene || !screen) return null;
   return (
     <div className="group relative h-full overflow-hidden">
-      <main aria-label={desk.name} className="h-full">
+      <main aria-label={name} className="h-full">
         <Actions.Provider value={actions}>
-          <ScreenView scene={scene} screen={screen} pictureWidth={size.width * devicePixelRatio} isInUse />
-          {isListOpen && (
+          <ScreenView
+            scene={scene}
+            screen={screen}
+            pictureWidth={screen.rect.width * devicePixelRatio}
+            isInUse
+          />
+          {screen.appList && (
             <Suspense>
               <AppList
                 scene={scene}
-                screen={screen}
-                applications={desk.applications}
-                onClose={() => setListOpen(false)}
+                list={screen.appList}
+                onClose={() => useConditions.getState().setAppList(false)}
               />
             </Suspense>
           )}
@@ -78,21 +69,18 @@ export function Live() {
   );
 }
 
-function fitted(desk: Desk, size: { width: number; height: number }): Desk {
-  return {
-    ...desk,
-    screens: desk.screens.map((screen, index) => (index === 0 ? { ...screen, ...size } : screen)),
-  };
-}
+const windowSize = () => ({ width: innerWidth, height: innerHeight });
 
-function useWindowSize() {
-  const [size, setSize] = useState({ width: innerWidth, height: innerHeight });
+/** The first screen is as large as the window, for as long as the page is this one. */
+function useFilledWindow(): void {
   useEffect(() => {
-    const measure = () => setSize({ width: innerWidth, height: innerHeight });
+    const measure = () => useConditions.setState({ window: windowSize() });
     addEventListener('resize', measure);
-    return () => removeEventListener('resize', measure);
+    return () => {
+      removeEventListener('resize', measure);
+      useConditions.setState({ window: null });
+    };
   }, []);
-  return size;
 }
 
 /** Shows itself when the pointer moves or the keyboard comes to it, and goes again by itself. */

@@ -1,69 +1,27 @@
-import {
-  useContext,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type CSSProperties,
-  type KeyboardEvent,
-} from 'react';
 import Fuse from 'fuse.js';
-import { moveInside, type Rect } from '../../core/values/geometry.ts';
-import { hangFromNeighbour } from '../../core/arrange/place.ts';
-import type { Application } from '../../core/desk/schema.ts';
-import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
+import { useContext, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import type { Scene, SceneAppList } from '../../core/scene/scene.ts';
 import { Actions } from './actions.ts';
 import { ApplicationIcon, IconSet } from './icons.tsx';
+import { Runs, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 
-const ROW = 58;
-const WIDTH = 380;
-const HEAD = 68;
-const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
+type Entry = SceneAppList['entries'][number];
 
-/** The compact list of applications, beside the button that opens it. */
+/** The list of applications, open: typed letters search it, arrows go through it, Enter starts. */
 export default function AppList({
   scene,
-  screen,
-  applications,
+  list,
   onClose,
 }: {
   scene: Scene;
-  screen: SceneScreen;
-  applications: readonly Application[];
+  list: SceneAppList;
   onClose: () => void;
 }) {
   const actions = useContext(Actions);
   const [query, setQuery] = useState('');
   const [index, setIndex] = useState(0);
-  const input = useRef<HTMLInputElement>(null);
-  const fuse = useMemo(
-    () => new Fuse(applications, { keys: ['Name', 'Comment', 'Categories'], threshold: 0.35 }),
-    [applications],
-  );
-  const shown: Application[] = query.trim()
-    ? fuse.search(query.trim()).map(({ item }) => item)
-    : [...applications];
-
-  useEffect(() => input.current?.focus(), []);
-
-  const edge = screen.edges.find(({ items }) => items.some(({ type }) => type === 'app-list'));
-  const button = edge?.items.find(({ type }) => type === 'app-list')?.rect;
-  const surface = edge?.surface;
-  if (!edge || !button || !surface) return null;
-  const size = { width: WIDTH, height: HEAD + Math.max(1, shown.length) * ROW + 16 };
-  // Beside the edge, level with the button.
-  const beside: Rect =
-    edge.side === 'top' || edge.side === 'bottom'
-      ? { ...button, y: edge.rect.y, height: edge.rect.height }
-      : { ...button, x: edge.rect.x, width: edge.rect.width };
-  const rect = moveInside(
-    hangFromNeighbour(opposite[edge.side], 'start', beside, size, {
-      x: edge.side === 'left' || edge.side === 'right' ? 10 : 0,
-      y: edge.side === 'top' || edge.side === 'bottom' ? 10 : 0,
-    }),
-    screen.rect,
-  );
+  const shown = useFound(list.entries, query);
 
   function onKeyDown(event: KeyboardEvent) {
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
@@ -79,63 +37,110 @@ export default function AppList({
     }
   }
 
-  // A list on a bare edge still needs a surface to be read on.
-  const box: CSSProperties = surfaceBox(
-    surface.kind === 'bare'
-      ? { ...surface, kind: 'matte', fill: scene.roles.surface }
-      : { ...surface, kind: 'matte', fill: `${surface.tint}f4`, blur: 0 },
-  );
   return (
     <IconSet.Provider value={scene.icons}>
       <div className="absolute inset-0" onPointerDown={onClose} />
       <div
         role="dialog"
         aria-label="App list"
-        className="absolute left-0 top-0 overflow-hidden p-2"
-        style={{
-          ...surfaceColours(surface),
-          ...box,
-          borderRadius: Math.max(10, surface.radius),
-          transform: `translate(${rect.x}px, ${rect.y}px)`,
-          ...size,
-        }}
+        className="absolute overflow-hidden"
+        style={{ ...surfaceColours(list.surface), ...surfaceBox(list.surface), ...placeOf(list.rect) }}
         onKeyDown={onKeyDown}
       >
-        <input
-          ref={input}
-          aria-label="Search applications"
-          placeholder="Search applications"
-          value={query}
-          onChange={(event) => {
-            setQuery(event.target.value);
+        <Search
+          list={list}
+          query={query}
+          onQuery={(text) => {
+            setQuery(text);
             setIndex(0);
           }}
-          className="mb-2 h-13 w-full rounded-lg px-4 text-[20px] outline-none placeholder:text-[color:var(--soft-ink)]"
-          style={{ background: 'color-mix(in srgb, var(--ink) 8%, transparent)', color: 'var(--ink)' }}
         />
-        {shown.length === 0 && <p className="px-4 py-3 text-[18px]">No application like that</p>}
-        {shown.map((application, row) => (
-          <button
-            key={application.id}
-            type="button"
-            onClick={() => actions?.start(application.id)}
-            onPointerEnter={() => setIndex(row)}
-            className="flex w-full items-center gap-4 rounded-lg px-4 text-left"
-            style={{
-              height: ROW,
-              background: row === index ? 'color-mix(in srgb, var(--accent) 26%, transparent)' : undefined,
-            }}
-          >
-            <ApplicationIcon application={application.id} name={application.Icon} size={30} />
-            <span>
-              <span className="block text-[20px] leading-tight">{application.Name}</span>
-              <span className="block text-[15px] leading-tight" style={{ color: 'var(--soft-ink)' }}>
-                {application.Comment}
-              </span>
-            </span>
-          </button>
-        ))}
+        {shown.length === 0 && <Runs runs={[list.none]} />}
+        <Rows list={list} shown={shown} index={index} onPoint={setIndex} />
       </div>
     </IconSet.Provider>
+  );
+}
+
+function useFound(entries: readonly Entry[], query: string): readonly Entry[] {
+  const fuse = useMemo(() => new Fuse(entries, { keys: ['name', 'search'], threshold: 0.35 }), [entries]);
+  const words = query.trim();
+  return useMemo(
+    () => (words ? fuse.search(words).map(({ item }) => item) : entries),
+    [fuse, words, entries],
+  );
+}
+
+function Search({
+  list: { search, hint },
+  query,
+  onQuery,
+}: {
+  list: SceneAppList;
+  query: string;
+  onQuery: (text: string) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  useEffect(() => input.current?.focus(), []);
+  return (
+    <>
+      <input
+        ref={input}
+        aria-label={hint.text}
+        value={query}
+        onChange={(event) => onQuery(event.target.value)}
+        className="rounded-lg outline-none"
+        style={{
+          ...placeOf(search),
+          paddingInline: hint.x - search.x,
+          fontSize: hint.size,
+          background: 'color-mix(in srgb, var(--ink) 8%, transparent)',
+          color: 'var(--ink)',
+        }}
+      />
+      {query === '' && (
+        <div className="pointer-events-none absolute inset-0">
+          <Runs runs={[hint]} />
+        </div>
+      )}
+    </>
+  );
+}
+
+function Rows({
+  list: { rows, rowHeight },
+  shown,
+  index,
+  onPoint,
+}: {
+  list: SceneAppList;
+  shown: readonly Entry[];
+  index: number;
+  onPoint: (index: number) => void;
+}) {
+  const actions = useContext(Actions);
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => box.current?.children[index]?.scrollIntoView({ block: 'nearest' }), [index, shown]);
+  return (
+    <div ref={box} className="overflow-y-auto overflow-x-hidden" style={placeOf(rows)}>
+      {shown.map((entry, row) => (
+        <button
+          key={entry.id}
+          type="button"
+          onClick={() => actions?.start(entry.id)}
+          onPointerEnter={() => onPoint(row)}
+          className="relative block w-full overflow-hidden rounded-lg"
+          style={{
+            height: rowHeight,
+            background: row === index ? 'color-mix(in srgb, var(--accent) 26%, transparent)' : undefined,
+          }}
+        >
+          <span style={placeOf(entry.icon.rect)}>
+            <ApplicationIcon application={entry.id} name={entry.icon.name} size={entry.icon.rect.width} />
+          </span>
+          <Runs runs={entry.runs} />
+        </button>
+      ))}
+    </div>
   );
 }

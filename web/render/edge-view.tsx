@@ -1,27 +1,25 @@
 import { memo, type CSSProperties, type FC } from 'react';
-import { isHorizontal, type Side } from '../../core/values/geometry.ts';
-import type { ItemType, ItemViewOf } from '../../core/items/list.ts';
+import { dockLine } from '../../core/items/application/application.ts';
+import { itemKindOf, type ItemType } from '../../core/items/list.ts';
 import type { SceneEdge, SceneItem } from '../../core/scene/scene.ts';
+import { isHorizontal, type Side } from '../../core/values/geometry.ts';
+import type { EdgeFacts, ItemDrawing } from './item-drawing.ts';
 import { AppListItem } from './items/app-list/app-list.tsx';
 import { ApplicationItem } from './items/application/application.tsx';
-import { ClockItem } from './items/clock/clock.tsx';
-import { DateItem } from './items/date/date.tsx';
 import { DividerItem } from './items/divider/divider.tsx';
 import { TrayItem } from './items/tray/tray.tsx';
 import { WorkspacesItem } from './items/workspaces/workspaces.tsx';
-import { LINE, type EdgeFacts } from './edge-facts.ts';
 import { QuietCard } from './quiet-card.tsx';
+import { Runs, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 
-type Drawing<Type extends ItemType> = FC<{ view: ItemViewOf<Type>; edge: EdgeFacts }>;
-
-/** The drawing half of every kind of item. Blanks draw nothing. */
-const drawings: { [Type in ItemType]: Drawing<Type> | null } = {
+/** What is drawn of each kind of item; null where its texts are all there is. The type checker asks for every kind. */
+const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
   'app-list': AppListItem,
   application: ApplicationItem,
   workspaces: WorkspacesItem,
-  clock: ClockItem,
-  date: DateItem,
+  clock: null,
+  date: null,
   tray: TrayItem,
   divider: DividerItem,
   gap: null,
@@ -30,12 +28,6 @@ const drawings: { [Type in ItemType]: Drawing<Type> | null } = {
 
 export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
   const { rect, side, surface, kind } = edge;
-  const facts: EdgeFacts = {
-    side,
-    isVertical: !isHorizontal(side),
-    isDock: kind === 'dock',
-    iconSize: edge.iconSize,
-  };
   // Where there is too little room, items keep to their boxes instead of printing over one another.
   const isCrowded = edge.missing > 0;
   return (
@@ -57,7 +49,8 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
           item={item}
           x={item.rect.x - rect.x}
           y={item.rect.y - rect.y}
-          edge={facts}
+          kind={kind}
+          side={side}
           isCut={isCrowded}
         />
       ))}
@@ -69,12 +62,12 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
 function litLine(side: Side): CSSProperties {
   const across = { [side]: 0 } as CSSProperties;
   const along: CSSProperties = isHorizontal(side)
-    ? { left: 0, right: 0, height: LINE.width }
-    : { top: 0, bottom: 0, width: LINE.width };
+    ? { left: 0, right: 0, height: dockLine.width }
+    : { top: 0, bottom: 0, width: dockLine.width };
   return {
     ...across,
     ...along,
-    borderRadius: LINE.width,
+    borderRadius: dockLine.width,
     background: 'var(--accent)',
     boxShadow: '0 0 14px color-mix(in srgb, var(--accent) 55%, transparent)',
   };
@@ -84,29 +77,27 @@ function ItemBox({
   item,
   x,
   y,
-  edge,
+  kind,
+  side,
   isCut,
-}: {
+}: EdgeFacts & {
   item: SceneItem;
   x: number;
   y: number;
-  edge: EdgeFacts;
   isCut: boolean;
 }) {
   const { width, height } = item.rect;
+  const { type, view, layout, at } = item;
   return (
     <div
       data-item={item.id}
       className={isCut ? 'absolute left-0 top-0 overflow-clip' : 'absolute left-0 top-0'}
       style={{ transform: `translate(${x}px, ${y}px)`, width, height }}
     >
-      <ItemInside
-        type={item.type}
-        view={item.view}
-        side={edge.side}
-        isDock={edge.isDock}
-        iconSize={edge.iconSize}
-      />
+      {/* What an item shows is as large as it wants to be, in the middle of the room that it got. */}
+      <div style={placeOf({ ...at, ...layout.size })}>
+        <ItemInside type={type} view={view} layout={layout} kind={kind} side={side} />
+      </div>
     </div>
   );
 }
@@ -114,21 +105,14 @@ function ItemBox({
 const ItemInside = memo(function ItemInside({
   type,
   view,
+  layout,
+  kind,
   side,
-  isDock,
-  iconSize,
-}: {
-  type: ItemType;
-  view: SceneItem['view'];
-  side: Side;
-  isDock: boolean;
-  iconSize: number;
-}) {
-  const Drawn = drawings[type] as FC<{ view: unknown; edge: EdgeFacts }> | null;
-  if (!Drawn) return null;
+}: Pick<SceneItem, 'type' | 'view' | 'layout'> & EdgeFacts) {
+  const Drawn = drawings[type] as FC<{ view: unknown; layout: unknown; edge: EdgeFacts }> | null;
   return (
-    <QuietCard title={type} of={view}>
-      <Drawn view={view} edge={{ side, isDock, iconSize, isVertical: !isHorizontal(side) }} />
+    <QuietCard title={itemKindOf(type).title} of={view}>
+      {Drawn ? <Drawn view={view} layout={layout} edge={{ kind, side }} /> : <Runs runs={layout.runs} />}
     </QuietCard>
   );
 });

@@ -1,7 +1,9 @@
 import { useContext, type CSSProperties, type ReactNode } from 'react';
 import { Actions, type DeskActions } from './actions.ts';
 
-/** Something on an edge that can be pressed while the desk is in use; otherwise it is only drawn. */
+const FILL = 'absolute inset-0 block rounded-md text-left';
+
+/** Something on an edge that can be pressed while the desk is in use; otherwise it is only drawn. It fills its box. */
 export function Press({
   label,
   onPress,
@@ -18,7 +20,7 @@ export function Press({
   const actions = useContext(Actions);
   if (!actions) {
     return (
-      <div className={className} style={style}>
+      <div className={`${FILL} ${className}`} style={style}>
         {children}
       </div>
     );
@@ -27,7 +29,7 @@ export function Press({
     <button
       type="button"
       aria-label={label}
-      className={className}
+      className={`${FILL} ${className}`}
       style={style}
       onClick={() => onPress(actions)}
     >

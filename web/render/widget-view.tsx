@@ -1,15 +1,23 @@
 import { memo, type CSSProperties, type FC } from 'react';
 import type { SceneWidget } from '../../core/scene/scene.ts';
-import type { FaceOf, WidgetType, WidgetViewOf } from '../../core/widgets/list.ts';
-import { widgetKindsByType } from '../../core/widgets/list.ts';
+import {
+  widgetKindOf,
+  type FaceOf,
+  type WidgetLayoutOf,
+  type WidgetType,
+  type WidgetViewOf,
+} from '../../core/widgets/list.ts';
 import { QuietCard } from './quiet-card.tsx';
+import { Runs, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 import { clockFaces } from './widgets/clock/clock.tsx';
 import { machineFaces } from './widgets/machine/machine.tsx';
 import { lookUp } from '../../core/values/look-up.ts';
 
-/** The drawing half of every kind of widget: a face for each of its faces. The type checker asks for all of them. */
-const faces: { [Type in WidgetType]: Record<FaceOf<Type>, FC<{ view: WidgetViewOf<Type> }>> } = {
+type Drawing<Type extends WidgetType> = FC<{ view: WidgetViewOf<Type>; layout: WidgetLayoutOf<Type> }>;
+
+/** What each face draws besides its texts; null where they are all there is. The type checker asks for every face. */
+const faces: { [Type in WidgetType]: Record<FaceOf<Type>, Drawing<Type> | null> } = {
   clock: clockFaces,
   machine: machineFaces,
 };
@@ -35,6 +43,7 @@ export const WidgetView = memo(function WidgetView({ widget }: { widget: SceneWi
         type={widget.type}
         face={widget.face}
         view={widget.view}
+        layout={widget.layout}
         surface={widget.surface}
         padding={widget.padding}
       />
@@ -42,17 +51,20 @@ export const WidgetView = memo(function WidgetView({ widget }: { widget: SceneWi
   );
 });
 
-type InsideProps = Pick<SceneWidget, 'type' | 'face' | 'view' | 'surface' | 'padding'>;
+type InsideProps = Pick<SceneWidget, 'type' | 'face' | 'view' | 'layout' | 'surface' | 'padding'>;
 
-const WidgetInside = memo(function WidgetInside({ type, face, view, surface, padding }: InsideProps) {
+const WidgetInside = memo(function WidgetInside({ type, face, view, layout, surface, padding }: InsideProps) {
   // The face was checked against the kind when the desk was read.
-  const Face = lookUp(faces[type] as Record<string, FC<{ view: unknown }>>, face);
-  const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface), padding };
+  const Face = lookUp(faces[type] as Record<string, FC<{ view: unknown; layout: unknown }> | null>, face);
+  const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface) };
   return (
     <div className="size-full" style={style}>
-      <QuietCard title={widgetKindsByType.get(type)?.title ?? type} of={view}>
-        {Face && <Face view={view} />}
-      </QuietCard>
+      <div style={placeOf({ x: padding, y: padding, ...layout.size })}>
+        <QuietCard title={widgetKindOf(type).title} of={view}>
+          {Face && <Face view={view} layout={layout} />}
+          <Runs runs={layout.runs} />
+        </QuietCard>
+      </div>
     </div>
   );
 });

@@ -1,6 +1,6 @@
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import type { Desk } from '../../core/desk/schema.ts';
-import { shareUnchanged } from '../../core/scene/share.ts';
+import type { Desk } from '../../core/desk/desk.ts';
+import { shareUnchanged } from '../../core/values/share.ts';
 import { solve } from '../../core/scene/solve.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { ScreenView } from '../render/screen-view.tsx';

@@ -23,7 +23,7 @@ export function useDesks() {
   }, []);
   useEffect(() => {
     void reload();
-    return listen(false, {
+    return listen('', {
       onSaved: () => void reload(),
       onRemoved: () => void reload(),
       onHello: () => void reload(),

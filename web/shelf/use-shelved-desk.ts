@@ -1,9 +1,9 @@
 import { useEffect, useState, type RefObject } from 'react';
-import type { Desk } from '../../core/desk/schema.ts';
-import { problemText, type Problem } from '../../core/desk/read.ts';
+import type { Desk } from '../../core/desk/desk.ts';
+import { problemText, type Problem } from '../../core/desk/problem.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import { ServerProblem, api } from '../api/client.ts';
-import { prepareDrawing } from '../stores/drawing.ts';
+import { prepareDrawing } from '../session/drawing.ts';
 
 /** Desks with more widgets than this are not drawn on the shelf: it has others to show. */
 export const MOST_DRAWN = 600;

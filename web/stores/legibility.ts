@@ -1,11 +1,11 @@
 import { useEffect } from 'react';
 import { create } from 'zustand';
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import type { JudgeConditions, Judgement } from '../../core/legibility/judge.ts';
 import type { Mend } from '../../core/legibility/mends.ts';
 import { judgingWorker } from '../workers/pixels.ts';
-import { useConditions } from './conditions.ts';
-import { presentDesk, useDesk } from './desk.ts';
+import { useConditions } from '../session/conditions.ts';
+import { presentDesk, useDesk } from '../session/desk.ts';
 
 /** How well the texts of the desk can be read. Worked out only while somebody looks at it. */
 interface LegibilityState {

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { Distance, Guide } from '../../core/arrange/snap.ts';
 import type { Rect } from '../../core/values/geometry.ts';
+import { useConditions } from '../session/conditions.ts';
 
 export const chapters = ['backdrop', 'palette', 'look', 'edges', 'widgets'] as const;
 export type Chapter = (typeof chapters)[number];
@@ -55,7 +56,6 @@ interface ViewState {
   /** Ids of widgets, or of one edge, or of one item. */
   selection: readonly string[];
   sheet: Sheet;
-  isAppListOpen: boolean;
   /** Shown while something is moved. */
   guides: readonly Guide[];
   distances: readonly Distance[];
@@ -71,7 +71,6 @@ interface ViewState {
   select(ids: readonly string[], chapter?: Chapter): void;
   toggle(id: string): void;
   open(sheet: Sheet): void;
-  setAppList(isOpen: boolean): void;
   setHints(hints: {
     guides?: readonly Guide[];
     distances?: readonly Distance[];
@@ -94,11 +93,13 @@ export const useView = create<ViewState>()((set) => ({
   screen: null,
   selection: none,
   sheet: null,
-  isAppListOpen: false,
   guides: none,
   distances: none,
   marquee: null,
-  setMode: (mode) => set({ mode, selection: none, isAppListOpen: false }),
+  setMode(mode) {
+    useConditions.getState().setAppList(false);
+    set({ mode, selection: none });
+  },
   goToChapter: (chapter, page = null) =>
     set({ chapter, page, selection: none, entry: null, isBefore: false }),
   goToBackdrop: (backdrop, entry = null) =>
@@ -107,7 +108,10 @@ export const useView = create<ViewState>()((set) => ({
   pick: (picking) => set({ picking }),
   setBefore: (isBefore) => set({ isBefore }),
   setLegibility: (showsLegibility) => set({ showsLegibility }),
-  showScreen: (screen) => set({ screen, selection: none, isAppListOpen: false }),
+  showScreen(screen) {
+    useConditions.getState().setAppList(false);
+    set({ screen, selection: none });
+  },
   select: (selection, chapter) => set(chapter ? { selection, chapter } : { selection }),
   toggle: (id) =>
     set(({ selection }) => ({
@@ -115,6 +119,5 @@ export const useView = create<ViewState>()((set) => ({
       chapter: 'widgets',
     })),
   open: (sheet) => set({ sheet }),
-  setAppList: (isAppListOpen) => set({ isAppListOpen }),
   setHints: ({ guides = none, distances = none, marquee = null }) => set({ guides, distances, marquee }),
 }));

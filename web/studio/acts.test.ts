@@ -1,12 +1,12 @@
 import '../../tests/support/page.ts';
 import { expect } from 'chai';
-import { startHistory } from '../../core/desk/history.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import { isInside, overlaps, type Rect } from '../../core/values/geometry.ts';
 import { DAWN, dawnCount, emptyDesk } from '../../tests/support/desks.ts';
-import { useConditions } from '../stores/conditions.ts';
-import { presentDesk, useDesk } from '../stores/desk.ts';
-import { currentScreen, useScene } from '../stores/scene.ts';
+import { useConditions } from '../session/conditions.ts';
+import { presentDesk, useDesk } from '../session/desk.ts';
+import { currentScreen } from '../stores/screen.ts';
+import { useScene } from '../session/scene.ts';
 import { useView } from '../stores/view.ts';
 import {
   addEdge,
@@ -26,17 +26,29 @@ import {
   toggleFlag,
 } from './acts.ts';
 
-function open(desk: Desk): void {
+async function open(desk: Desk): Promise<void> {
   useConditions.setState({ moment: DAWN, isNow: false });
   useView.setState({
     selection: [],
     screen: null,
     chapter: 'widgets',
     mode: 'arrange',
-    isAppListOpen: false,
   });
-  useDesk.setState({ history: startHistory(desk) });
+  // A server that has this one desk, and takes every save.
+  let revision = 1;
+  globalThis.fetch = async (_, init) => {
+    if (init?.method === 'PUT') revision++;
+    return new Response(JSON.stringify({ desk, revision, savedAt: revision }));
+  };
+  localStorage.removeItem(`velvet-ledge:unsaved:${desk.id}`);
+  await useDesk.getState().open(desk.id);
 }
+
+const realFetch = globalThis.fetch;
+after(() => {
+  useDesk.getState().close();
+  globalThis.fetch = realFetch;
+});
 
 const desk = (): Desk => {
   const present = presentDesk();
@@ -77,8 +89,8 @@ describe('adding', () => {
     });
   });
 
-  it('finds room for a widget that is added by a press, as long as there is some', () => {
-    open({
+  it('finds room for a widget that is added by a press, as long as there is some', async () => {
+    await open({
       ...emptyDesk(),
       screens: [{ id: 'main', name: 'Main', width: 1920, height: 1080, scaleFactor: 1, x: 0, y: 0 }],
     });
@@ -220,17 +232,18 @@ describe('changing what is selected', () => {
     leave();
     expect(useView.getState().selection).to.deep.equal([]);
     useView.getState().setMode('try');
-    useView.getState().setAppList(true);
+    useConditions.getState().setAppList(true);
     leave();
-    expect(useView.getState()).to.include({ mode: 'try', isAppListOpen: false });
+    expect(useView.getState().mode).to.equal('try');
+    expect(useConditions.getState().isAppListOpen).to.equal(false);
     leave();
     expect(useView.getState().mode).to.equal('arrange');
   });
 });
 
 describe('the scene on the stage', () => {
-  it('follows desk and moment, and keeps what did not change', () => {
-    open(dawnCount());
+  it('follows desk and moment, and keeps what did not change', async () => {
+    await open(dawnCount());
     const before = useScene.getState().scene;
     select('machine');
     nudgeSelection({ x: 3, y: 0 });
@@ -252,8 +265,8 @@ describe('the scene on the stage', () => {
     expect(nearestSide({ x: 1970, y: 500 }, screen)).to.equal('right');
   });
 
-  it('has everything of the demo on its screens', () => {
-    open(dawnCount());
+  it('has everything of the demo on its screens', async () => {
+    await open(dawnCount());
     const screen = currentScreen();
     for (const part of [...(screen?.edges ?? []), ...(screen?.widgets ?? [])]) {
       expect(isInside(part.rect, screen?.rect ?? part.rect), part.id).to.equal(true);

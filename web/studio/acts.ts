@@ -1,18 +1,22 @@
+import { named } from '../../core/desk/edits/edit.ts';
 import { nanoid } from 'nanoid';
 import { toast } from '../ui/toast.ts';
 import { alignRects, distributeRects } from '../../core/arrange/align.ts';
 import type { Axis, Point, Rect, Side } from '../../core/values/geometry.ts';
 import { hangFromPoint } from '../../core/arrange/place.ts';
 import { createDock, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
-import { edits, freePlace } from '../../core/desk/edits.ts';
-import type { Edge, Item, Widget } from '../../core/desk/schema.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
+import { freePlace } from '../../core/desk/ground.ts';
+import type { Edge, Item } from '../../core/desk/sections/edges.ts';
+import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Alignment } from '../../core/values/place.ts';
-import { itemKindsByType, type ItemType } from '../../core/items/list.ts';
+import { itemKindOf, type ItemType } from '../../core/items/list.ts';
 import { solve } from '../../core/scene/solve.ts';
-import { widgetKindsByType, type WidgetType } from '../../core/widgets/list.ts';
-import { useConditions } from '../stores/conditions.ts';
-import { presentDesk, useDesk } from '../stores/desk.ts';
-import { currentScreen, groundOf } from '../stores/scene.ts';
+import { widgetKindOf, type WidgetType } from '../../core/widgets/list.ts';
+import { useConditions } from '../session/conditions.ts';
+import { presentDesk, useDesk } from '../session/desk.ts';
+import { currentScreen } from '../stores/screen.ts';
+import { groundOf } from '../session/scene.ts';
 import { useView } from '../stores/view.ts';
 
 /** What a person can do to the desk, whether by key, menu, command or button. */
@@ -41,7 +45,7 @@ export function selectedParts(desk = presentDesk(), selection = useView.getState
 }
 
 export function titleOfWidget(widget: Pick<Widget, 'type' | 'face'>): string {
-  return widgetKindsByType.get(widget.type)?.title ?? widget.type;
+  return widgetKindOf(widget.type).title;
 }
 
 export function titleOfEdge(edge: Pick<Edge, 'kind'>): string {
@@ -49,12 +53,11 @@ export function titleOfEdge(edge: Pick<Edge, 'kind'>): string {
 }
 
 export function titleOfItem(item: Item): string {
-  const kind = itemKindsByType.get(item.type);
   if (item.type === 'application') {
     const application = presentDesk()?.applications.find(({ id }) => id === item.options['application']);
     if (application) return application.Name;
   }
-  return kind?.title ?? item.type;
+  return itemKindOf(item.type).title;
 }
 
 /** Adds a widget at a point of the screen (its middle), or where there is room near the middle. */
@@ -79,9 +82,7 @@ export function addWidget(type: WidgetType, face: string, at?: Point): void {
         screen.widgets.map((other) => other.rect),
       );
   widget.place = freePlace(rect, groundOf(screen));
-  useDesk
-    .getState()
-    .edit(`Add ${titleOfWidget(widget).toLowerCase()}`, (draft) => edits.addWidget(draft, widget));
+  useDesk.getState().edit(named(`Add ${titleOfWidget(widget).toLowerCase()}`, edits.addWidget(widget)));
   useView.getState().select([id], 'widgets');
 }
 
@@ -136,7 +137,7 @@ export function addEdge(kind: Edge['kind']): void {
           desk.look.finish,
           desk.applications.slice(0, 5).map(({ id: application }) => make('application', { application })),
         );
-  useDesk.getState().edit(`Add ${kind}`, (draft) => edits.addEdge(draft, edge));
+  useDesk.getState().edit(edits.addEdge(edge));
   useView.getState().select([id], 'edges');
 }
 
@@ -149,8 +150,11 @@ export function addItem(edgeId: string, type: ItemType, index?: number): void {
   const item = createItem(newId(), type, type === 'application' ? { application } : {});
   useDesk
     .getState()
-    .edit(`Add ${titleOfItem(item).toLowerCase()}`, (draft) =>
-      edits.addItem(draft, edgeId, item, index ?? edge.items.length),
+    .edit(
+      named(
+        `Add ${titleOfItem(item).toLowerCase()}`,
+        edits.addItem(edgeId, item, index ?? edge.items.length),
+      ),
     );
   useView.getState().select([item.id], 'edges');
 }
@@ -159,7 +163,7 @@ export function removeParts(ids: readonly string[]): void {
   const screen = currentScreen();
   if (!screen || ids.length === 0) return;
   const { item, edge } = selectedParts(presentDesk(), ids);
-  useDesk.getState().edit('Remove', (draft) => edits.removeParts(draft, ids, groundOf(screen)));
+  useDesk.getState().edit(edits.remove(ids, groundOf(screen)));
   // After an item its edge is at hand; after anything else, nothing.
   useView.getState().select(item && !edge ? [item.edge.id] : []);
   toast(ids.length === 1 ? 'Removed' : `${ids.length} parts removed`, {
@@ -175,13 +179,13 @@ export function duplicateSelection(): void {
   const { widgets, item } = selectedParts();
   if (item) {
     const copy: Item = { ...item.item, id: newId(), options: { ...item.item.options } };
-    useDesk.getState().edit('Duplicate', (draft) => edits.addItem(draft, item.edge.id, copy, item.index + 1));
+    useDesk.getState().edit(named('Duplicate', edits.addItem(item.edge.id, copy, item.index + 1)));
     useView.getState().select([copy.id]);
     return;
   }
   if (widgets.length === 0) return;
   const copies = new Map(widgets.map((widget) => [widget.id, newId()]));
-  useDesk.getState().edit('Duplicate', (draft) => edits.duplicateWidgets(draft, copies));
+  useDesk.getState().edit(edits.duplicateWidgets(copies));
   useView.getState().select([...copies.values()]);
 }
 
@@ -192,11 +196,13 @@ export function toggleFlag(flag: 'locked' | 'clicksThrough'): void {
   const value = !widgets.every((widget) => widget[flag]);
   const label =
     flag === 'locked' ? (value ? 'Lock' : 'Unlock') : value ? 'Let clicks through' : 'Take clicks';
-  useDesk.getState().edit(label, (draft) =>
-    edits.setWidgets(
-      draft,
-      widgets.map(({ id }) => id),
-      { [flag]: value },
+  useDesk.getState().edit(
+    named(
+      label,
+      edits.setWidgets(
+        widgets.map(({ id }) => id),
+        { [flag]: value },
+      ),
     ),
   );
 }
@@ -204,9 +210,8 @@ export function toggleFlag(flag: 'locked' | 'clicksThrough'): void {
 export function orderSelection(to: 'front' | 'forward' | 'back' | 'behind'): void {
   const { widgets } = selectedParts();
   if (widgets.length > 0)
-    useDesk.getState().edit('Order', (draft) =>
+    useDesk.getState().edit(
       edits.orderWidgets(
-        draft,
         widgets.map(({ id }) => id),
         to,
       ),
@@ -238,7 +243,7 @@ function arrange(label: string, make: (rects: Rect[]) => Rect[]): void {
   if (!screen || rects.size < 2) return;
   const moved = make([...rects.values()]);
   const after = new Map([...rects.keys()].map((id, index) => [id, moved[index] as Rect]));
-  useDesk.getState().edit(label, (draft) => edits.moveWidgets(draft, after, groundOf(screen)));
+  useDesk.getState().edit(named(label, edits.moveWidgets(after, groundOf(screen))));
 }
 
 let nudge: { start: Map<string, Rect>; by: Point } | null = null;
@@ -251,12 +256,12 @@ export function nudgeSelection(by: Point): void {
   if (item) {
     const earlier = by.x < 0 || by.y < 0;
     const index = Math.max(0, Math.min(item.edge.items.length - 1, item.index + (earlier ? -1 : 1)));
-    useDesk.getState().edit('Reorder', (draft) => edits.moveItem(draft, item.item.id, item.edge.id, index));
+    useDesk.getState().edit(edits.moveItem(item.item.id, item.edge.id, index));
     return;
   }
   if (edge) {
     const side: Side = by.x < 0 ? 'left' : by.x > 0 ? 'right' : by.y < 0 ? 'top' : 'bottom';
-    useDesk.getState().edit('Move edge', (draft) => edits.moveEdge(draft, edge.id, side));
+    useDesk.getState().edit(edits.moveEdge(edge.id, side));
     return;
   }
   nudge ??= { start: movableRects(), by: { x: 0, y: 0 } };
@@ -272,7 +277,7 @@ export function nudgeSelection(by: Point): void {
   );
   const ground = groundOf(screen);
   const frozen = { ...ground, rects: new Map([...ground.rects, ...nudge.start]) };
-  useDesk.getState().turn('Nudge', (draft) => edits.moveWidgets(draft, moved, frozen));
+  useDesk.getState().turn(named('Nudge', edits.moveWidgets(moved, frozen)));
 }
 
 export function endNudge(): void {
@@ -294,7 +299,8 @@ export function selectAllWidgets(): void {
 export function leave(): void {
   const view = useView.getState();
   const { item } = selectedParts();
-  if (view.isAppListOpen) view.setAppList(false);
+  const { isAppListOpen, setAppList } = useConditions.getState();
+  if (isAppListOpen) setAppList(false);
   else if (view.mode === 'try') view.setMode('arrange');
   else view.select(item ? [item.edge.id] : []);
 }

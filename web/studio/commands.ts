@@ -1,10 +1,12 @@
+import { named } from '../../core/desk/edits/edit.ts';
 import { allEyes, chapterTitles, chapters, pages, useView } from '../stores/view.ts';
-import { presentDesk, useDesk } from '../stores/desk.ts';
-import { useScene } from '../stores/scene.ts';
-import { useConditions } from '../stores/conditions.ts';
+import { presentDesk, useDesk } from '../session/desk.ts';
+import { useScene } from '../session/scene.ts';
+import { useConditions } from '../session/conditions.ts';
 import { themes, useTheme } from '../stores/theme.ts';
 import { api } from '../api/client.ts';
-import { edits, strayParts } from '../../core/desk/edits.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
+import { strayParts } from '../../core/desk/edits/parts.ts';
 import { widgetKinds } from '../../core/widgets/list.ts';
 import type { Alignment } from '../../core/values/place.ts';
 import {
@@ -153,8 +155,8 @@ export const commands: readonly Command[] = [
     id: 'follow',
     title: 'Make all follow the desk',
     group: 'Desk',
-    isAvailable: () => strayParts(presentDesk() ?? { edges: [], widgets: [] }).length > 0,
-    run: () => useDesk.getState().edit('Make all follow', edits.followAll),
+    isAvailable: () => hasStrayParts(),
+    run: () => void useDesk.getState().edit(edits.followAll()),
   },
   {
     id: 'legibility',
@@ -306,9 +308,7 @@ function canRedo(): boolean {
 
 function switchHalf(): void {
   const half = useScene.getState().scene?.half === 'dark' ? 'light' : 'dark';
-  useDesk
-    .getState()
-    .edit(`Switch to the ${half} half`, (draft) => edits.setHalf(draft, { by: 'choice', half }));
+  useDesk.getState().edit(named(`Switch to the ${half} half`, edits.setHalf({ by: 'choice', half })));
 }
 
 function exportDesk(): void {
@@ -324,4 +324,9 @@ function exportDesk(): void {
 let navigateTo: (path: string) => void = () => {};
 export function setNavigate(navigate: (path: string) => void): void {
   navigateTo = navigate;
+}
+
+function hasStrayParts(): boolean {
+  const desk = presentDesk();
+  return desk !== null && strayParts(desk).length > 0;
 }

@@ -1,6 +1,6 @@
 import { format } from 'date-fns/format';
 import { useState } from 'react';
-import { useDesk } from '../stores/desk.ts';
+import { useDesk } from '../session/desk.ts';
 import { Button } from '../ui/controls.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 

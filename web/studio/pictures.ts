@@ -1,10 +1,10 @@
 import { toast } from '../ui/toast.ts';
 import { createPicture } from '../../core/desk/defaults.ts';
-import { edits } from '../../core/desk/edits.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
 import type { PlainSource } from '../../core/backdrop/schema.ts';
 import { api } from '../api/client.ts';
-import { presentDesk, useDesk } from '../stores/desk.ts';
-import { currentScreen } from '../stores/scene.ts';
+import { presentDesk, useDesk } from '../session/desk.ts';
+import { currentScreen } from '../stores/screen.ts';
 import { useView } from '../stores/view.ts';
 
 /** What the server takes, for file dialogs. */
@@ -13,7 +13,7 @@ export const PICTURE_TYPES = 'image/png,image/jpeg,image/webp,image/avif,image/g
 /** Makes a picture the backdrop that lies on the screen in view. */
 function becomeBackdrop(picture: PlainSource): void {
   const id = currentScreen()?.backdrop.id ?? null;
-  useDesk.getState().edit('Backdrop', (draft) => edits.setSource(draft, id, picture));
+  useDesk.getState().edit(edits.setSource(id, picture));
   useView.getState().goToBackdrop(id);
 }
 

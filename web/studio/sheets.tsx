@@ -1,12 +1,13 @@
+import { named } from '../../core/desk/edits/edit.ts';
 import { Command as Cmdk } from 'cmdk';
 import { Dialog as RadixDialog } from 'radix-ui';
 import { Fragment, useEffect, useState } from 'react';
 import { format } from 'date-fns/format';
 import { toast } from '../ui/toast.ts';
-import { edits } from '../../core/desk/edits.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
 import { isZone } from '../../core/values/earth.ts';
 import { api, type RevisionNote } from '../api/client.ts';
-import { presentDesk, useDesk } from '../stores/desk.ts';
+import { presentDesk, useDesk } from '../session/desk.ts';
 import { useView } from '../stores/view.ts';
 import { Button, NumberField, Row, TextField } from '../ui/controls.tsx';
 import { Dialog } from '../ui/dialog.tsx';
@@ -30,7 +31,7 @@ export default function Sheets() {
       <Dialog title="Rename the desk" isOpen={sheet === 'rename'} onClose={close}>
         <NameForm
           name={presentDesk()?.name ?? ''}
-          onRename={(name) => useDesk.getState().edit('Rename', (draft) => edits.rename(draft, name))}
+          onRename={(name) => useDesk.getState().edit(edits.rename(name))}
           onLeave={close}
         />
       </Dialog>
@@ -178,7 +179,7 @@ function Revisions({ onDone }: { onDone: () => void }) {
     if (!id) return;
     try {
       const { desk } = await api.revision(id, number);
-      useDesk.getState().edit(`Back to revision ${number}`, (draft) => edits.replace(draft, desk));
+      useDesk.getState().edit(named(`Back to revision ${number}`, edits.replace(desk)));
       onDone();
       toast(`Back to revision ${number}`, {
         action: { label: 'Undo', onClick: () => useDesk.getState().undo() },
@@ -227,8 +228,7 @@ function PlaceOnEarth() {
   const edit = useDesk((state) => state.edit);
   const [errors, setErrors] = useState<Record<string, string | null>>({});
   if (!place) return null;
-  const set = (change: Partial<typeof place>) =>
-    edit('Place', (draft) => edits.setPlaceOnEarth(draft, { ...place, ...change }));
+  const set = (change: Partial<typeof place>) => edit(edits.setPlaceOnEarth({ ...place, ...change }));
   const report = (field: string) => (sentence: string | null) =>
     setErrors((all) => ({ ...all, [field]: sentence }));
   return (

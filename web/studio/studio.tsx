@@ -13,13 +13,13 @@ import { useNavigate, useParams } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import type { WidgetType } from '../../core/widgets/list.ts';
 import { fetchLater, later } from '../later.ts';
-import { useConditions } from '../stores/conditions.ts';
-import { useDesk } from '../stores/desk.ts';
-import { currentScreen } from '../stores/scene.ts';
-import { useOpenDesk, type OpenDeskHandlers } from '../stores/use-open-desk.ts';
+import { useConditions } from '../session/conditions.ts';
+import { useDesk } from '../session/desk.ts';
+import { currentScreen } from '../stores/screen.ts';
+import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { useView } from '../stores/view.ts';
 import { PickFromStage } from '../ui/colour-field.tsx';
-import { LargeDesk, useHeldDesk } from '../stores/large-desk.tsx';
+import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
 import { addWidget } from './acts.ts';
 import { Column } from './column/column.tsx';
@@ -133,7 +133,7 @@ const handlers: OpenDeskHandlers = {
       isBefore: false,
       showsLegibility: false,
     });
-    useConditions.setState({ running: [], workspace: 0 });
+    useConditions.getState().startAnew(null);
   },
   onTaken: () => void toast('Changed in another window; this is the newest state.'),
   onRemoved: () =>

@@ -4,7 +4,7 @@ import { adjustPixels } from '../../core/backdrop/adjust.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { paintGradient } from '../../core/backdrop/gradient.ts';
 import { extractPalette, type Pixels, type Swatch } from '../../core/colour/extract.ts';
-import type { Desk } from '../../core/desk/schema.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import { judgeDesk, type JudgeConditions, type Judgement } from '../../core/legibility/judge.ts';
 import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
 import { learnTextOf } from '../../core/scene/text.ts';

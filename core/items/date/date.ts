@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds/kind.ts';
 import { Zone, datePattern } from '../../kinds/options.ts';
-import { itemText, lineSpots, linesLength } from '../text.ts';
+import { layLines } from '../text.ts';
 
 const options = z.looseObject({ pattern: datePattern('EEE d MMM', 'Pattern'), zone: Zone });
 
@@ -10,11 +10,10 @@ export const date = defineItem({
   title: 'Date',
   summary: 'The day, in a pattern of your own',
   options,
-  tick: () => 'minute',
-  view({ pattern, zone }, context) {
-    const text = context.readings.text(pattern || 'd', zone || undefined);
-    return { lines: context.isVertical ? text.split(' ') : [text], fontSize: itemText(context).size };
+  needs: () => [{ source: 'time', every: 'minute' }],
+  view({ pattern, zone }, { readings, isVertical }) {
+    const text = readings.text(pattern || 'd', zone || undefined);
+    return { lines: isVertical ? text.split(' ') : [text] };
   },
-  length: (view, context) => linesLength(view.lines, context),
-  texts: ({ lines, fontSize }, context) => lineSpots(lines, fontSize, context),
+  layout: ({ lines }, context) => layLines(lines, context),
 });

@@ -1,13 +1,16 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds/kind.ts';
+import { field } from '../../values/field.ts';
+import { layBlank } from '../blank.ts';
 
 export const gap = defineItem({
   type: 'gap',
   title: 'Gap',
   summary: 'A fixed blank',
   options: z.looseObject({
-    size: z.number().min(0).max(2000).default(24).meta({ label: 'Length', unit: 'px' }),
+    size: field(z.number().min(0).max(2000).default(24), { label: 'Length', unit: 'px' }),
   }),
   view: ({ size }) => ({ size }),
-  length: ({ size }) => size,
+  isBlank: true,
+  layout: ({ size }, context) => layBlank(size, context),
 });

@@ -1,14 +1,22 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds/kind.ts';
+import { field } from '../../values/field.ts';
+import { layBlank } from '../blank.ts';
 
 export const spring = defineItem({
   type: 'spring',
   title: 'Spring',
   summary: 'A blank that stretches and pushes its neighbours apart',
   options: z.looseObject({
-    weight: z.number().min(0.1).max(20).default(1).meta({ label: 'Share', unit: '×' }),
+    weight: field(z.number().min(0.1).max(20).default(1), {
+      label: 'Share of the room',
+      unit: '×',
+      step: 0.5,
+      decimals: 2,
+    }),
   }),
   weight: ({ weight }) => weight,
   view: ({ weight }) => ({ weight }),
-  length: () => 0,
+  isBlank: true,
+  layout: (_, context) => layBlank(0, context),
 });

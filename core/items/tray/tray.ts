@@ -1,16 +1,16 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds/kind.ts';
-import { machineOrigins } from '../../sources/readings.ts';
+import { originOption } from '../../kinds/options.ts';
+import type { Layout } from '../../kinds/layout.ts';
+import { field } from '../../values/field.ts';
+import type { Rect } from '../../values/geometry.ts';
 import { ITEM_PADDING } from '../text.ts';
 
 const options = z.looseObject({
-  from: z
-    .enum(machineOrigins)
-    .default('simulated')
-    .meta({ label: 'Readings', choices: { simulated: 'Simulated', 'this-machine': 'This machine' } }),
-  network: z.boolean().default(true).meta({ label: 'Network' }),
-  processor: z.boolean().default(true).meta({ label: 'Processor' }),
-  daylight: z.boolean().default(true).meta({ label: 'Daylight' }),
+  from: originOption('machine'),
+  network: field(z.boolean().default(true), { label: 'Network' }),
+  processor: field(z.boolean().default(true), { label: 'Processor' }),
+  daylight: field(z.boolean().default(true), { label: 'Daylight' }),
 });
 
 export interface TraySign {
@@ -21,11 +21,13 @@ export interface TraySign {
   title: string;
 }
 
-export interface TrayView {
-  signs: TraySign[];
-  iconSize: number;
+export interface TrayLayout extends Layout {
+  /** Where each sign stands, in the order of the signs. */
+  signs: Rect[];
 }
 
+/** Of the icons on the edge. */
+const SIGN_SHARE = 0.86;
 const SIGN_GAP = 12;
 
 export const tray = defineItem({
@@ -33,11 +35,13 @@ export const tray = defineItem({
   title: 'Tray',
   summary: 'Small signs: network, processor, daylight',
   options,
-  tick: () => 'minute',
-  machineOrigin: ({ from }) => from,
-  view(options, { readings, iconSize }): TrayView {
+  needs: ({ from }) => [
+    { source: 'machine', origin: from, every: 'minute' },
+    { source: 'sun', every: 'minute' },
+  ],
+  view(options, { readings }) {
     const signs: TraySign[] = [];
-    const machine = readings.machine(options.from);
+    const machine = readings.get('machine', options.from)?.value;
     if (options.network) {
       const down = machine?.network?.down ?? null;
       const icon =
@@ -57,12 +61,25 @@ export const tray = defineItem({
       signs.push({ id: 'processor', icon, title });
     }
     if (options.daylight) {
-      const { altitude } = readings.get('sun');
+      const { altitude } = readings.get('sun').value;
       const icon = altitude > 0 ? 'weather-clear' : 'weather-clear-night';
       signs.push({ id: 'daylight', icon, title: `Sun ${Math.round(altitude)}°` });
     }
-    return { signs, iconSize: Math.round(iconSize * 0.86) };
+    return { signs };
   },
-  length: ({ signs, iconSize }) =>
-    signs.length * iconSize + Math.max(0, signs.length - 1) * SIGN_GAP + 2 * ITEM_PADDING,
+  layout({ signs }, { iconSize, thickness, isVertical }): TrayLayout {
+    const size = Math.round(iconSize * SIGN_SHARE);
+    const along = (index: number) => ITEM_PADDING + index * (size + SIGN_GAP);
+    const across = (thickness - size) / 2;
+    const length = along(signs.length) - (signs.length > 0 ? SIGN_GAP : 0) + ITEM_PADDING;
+    return {
+      size: isVertical ? { width: thickness, height: length } : { width: length, height: thickness },
+      runs: [],
+      signs: signs.map((_, index) =>
+        isVertical
+          ? { x: across, y: along(index), width: size, height: size }
+          : { x: along(index), y: across, width: size, height: size },
+      ),
+    };
+  },
 });

@@ -1,70 +1,118 @@
 import { z } from 'zod';
-import { defineItem } from '../../kinds/kind.ts';
-import { setStyle, textWidth } from '../../text/measure.ts';
-import { ITEM_PADDING, LINE_HEIGHT, itemText, lineSpots } from '../text.ts';
+import { defineItem, type ItemContext } from '../../kinds/kind.ts';
+import { middleBaseline, putLine, setLine, type Layout } from '../../kinds/layout.ts';
+import { field } from '../../values/field.ts';
+import type { Rect } from '../../values/geometry.ts';
+import { ITEM_PADDING, itemText } from '../text.ts';
 
 const options = z.looseObject({
-  style: z
-    .enum(['bars', 'numbers', 'names'])
-    .default('bars')
-    .meta({ label: 'Shown as', choices: { bars: 'Bars', numbers: 'Numbers', names: 'Names' } }),
+  style: field(z.enum(['bars', 'numbers', 'names']).default('bars'), {
+    label: 'Shown as',
+    choices: { bars: 'Bars', numbers: 'Numbers', names: 'Names' },
+  }),
 });
-
-/** Px: a bar along the edge, the longer one in front, and what lies between two. A bar with its gap can be pressed: 24. */
-export const workspaceMarks = { bar: 16, current: 28, gap: 8, pad: 12 } as const;
 
 export interface WorkspacesView {
   style: 'bars' | 'numbers' | 'names';
-  marks: { id: string; name: string; label: string; isCurrent: boolean; length: number }[];
-  fontSize: number;
-  isVertical: boolean;
+  marks: { id: string; name: string; label: string; isCurrent: boolean }[];
 }
+
+export interface WorkspacesLayout extends Layout {
+  /** For each workspace what can be pressed, and the bar in it: a bar alone, or what underlines the one in front. */
+  marks: { press: Rect; bar: Rect | null }[];
+}
+
+/** Px along the edge: a bar, the longer one in front, what lies between two, and the room around a name. A bar with its gap can be pressed: 24. */
+const MARK = { bar: 16, current: 28, gap: 8, pad: 6 } as const;
+/** Px across the edge: a bar, the line under a name, and how far below the writing that is. */
+const BAR = { thick: 5, line: 2, below: 4 } as const;
+/** How much of the edge's depth a press takes. */
+const PRESS_SHARE = 0.7;
 
 export const workspaces = defineItem({
   type: 'workspaces',
   title: 'Workspaces',
   summary: "The desk's workspaces; press one to go there",
   options,
-  view({ style }, context): WorkspacesView {
-    const text = itemText(context);
+  view({ style }, { workspaces: all, workspace, isVertical }): WorkspacesView {
     return {
       style,
-      fontSize: text.size,
-      isVertical: context.isVertical,
-      marks: context.workspaces.map(({ id, name }, index) => {
-        const isCurrent = index === context.workspace;
-        const label = style === 'names' && !context.isVertical ? name : String(index + 1);
-        const textLength = context.isVertical ? setStyle(text).size * LINE_HEIGHT : textWidth(label, text);
-        const bar = isCurrent ? workspaceMarks.current : workspaceMarks.bar;
-        return {
-          id,
-          name,
-          label,
-          isCurrent,
-          length: style === 'bars' ? bar : Math.ceil(textLength + workspaceMarks.pad),
-        };
-      }),
+      marks: all.map(({ id, name }, index) => ({
+        id,
+        name,
+        label: style === 'names' && !isVertical ? name : String(index + 1),
+        isCurrent: index === workspace,
+      })),
     };
   },
-  length: ({ marks }) =>
-    marks.reduce((sum, mark) => sum + mark.length, 0) +
-    Math.max(0, marks.length - 1) * workspaceMarks.gap +
-    2 * ITEM_PADDING,
-  texts({ style, marks, fontSize, isVertical }, context) {
-    if (style === 'bars') return [];
-    const whole = marks.reduce((sum, mark) => sum + mark.length + workspaceMarks.gap, -workspaceMarks.gap);
-    let at = ((isVertical ? context.box.height : context.box.width) - whole) / 2;
-    return marks.flatMap(({ label, length }) => {
-      const box = isVertical
-        ? { width: context.box.width, height: length }
-        : { width: length, height: context.box.height };
-      const spots = lineSpots([label], fontSize, { ...context, box });
-      const from = at;
-      at += length + workspaceMarks.gap;
-      return spots.map((spot) => ({
-        ...spot,
-        box: isVertical ? { ...spot.box, y: spot.box.y + from } : { ...spot.box, x: spot.box.x + from },
-      }));
-    });
-  },
+  layout: (view, context) => (view.style === 'bars' ? layBars(view, context) : layNames(view, context)),
 });
+
+/** A rectangle by where it stands along the edge and across it. */
+function box(at: number, along: number, across: number, depth: number, isVertical: boolean): Rect {
+  return isVertical
+    ? { x: across, y: at, width: depth, height: along }
+    : { x: at, y: across, width: along, height: depth };
+}
+
+function pressAt(at: number, along: number, { thickness, isVertical }: ItemContext): Rect {
+  return box(at, along, (thickness * (1 - PRESS_SHARE)) / 2, thickness * PRESS_SHARE, isVertical);
+}
+
+/** Each mark after the other, and the length that all come to. */
+function inARow(lengths: readonly number[]): { starts: number[]; length: number } {
+  let at: number = ITEM_PADDING;
+  const starts = lengths.map((length) => {
+    const start = at;
+    at += length + MARK.gap;
+    return start;
+  });
+  return { starts, length: at - (lengths.length > 0 ? MARK.gap : 0) + ITEM_PADDING };
+}
+
+function sizeOf(length: number, { thickness, isVertical }: ItemContext) {
+  return isVertical ? { width: thickness, height: length } : { width: length, height: thickness };
+}
+
+function layBars({ marks }: WorkspacesView, context: ItemContext): WorkspacesLayout {
+  const lengths = marks.map(({ isCurrent }) => (isCurrent ? MARK.current : MARK.bar));
+  const { starts, length } = inARow(lengths);
+  const across = (context.thickness - BAR.thick) / 2;
+  return {
+    size: sizeOf(length, context),
+    runs: [],
+    marks: marks.map((_, index) => {
+      const [at = 0, long = 0] = [starts[index], lengths[index]];
+      return {
+        press: pressAt(at, long, context),
+        bar: box(at, long, across, BAR.thick, context.isVertical),
+      };
+    }),
+  };
+}
+
+function layNames({ marks }: WorkspacesView, context: ItemContext): WorkspacesLayout {
+  const { isVertical, thickness, fonts } = context;
+  const lines = marks.map(({ label, isCurrent }) =>
+    setLine(label, { ...itemText(context), colour: isCurrent ? 'ink' : 'softInk' }, fonts),
+  );
+  const lengths = lines.map(({ room, run }) => Math.ceil((isVertical ? run.size : room) + 2 * MARK.pad));
+  const { starts, length } = inARow(lengths);
+  const placed = lines.map((line, index) => {
+    const [at = 0, long = 0] = [starts[index], lengths[index]];
+    return isVertical
+      ? putLine(line, { centre: thickness / 2 }, middleBaseline(line, at, long))
+      : putLine(line, { centre: at + long / 2 }, middleBaseline(line, 0, thickness));
+  });
+  return {
+    size: sizeOf(length, context),
+    runs: placed,
+    marks: marks.map(({ isCurrent }, index) => {
+      const { ink, baseline } = placed[index] ?? { ink: { x: 0, width: 0 }, baseline: 0 };
+      return {
+        press: pressAt(starts[index] ?? 0, lengths[index] ?? 0, context),
+        bar: isCurrent ? { x: ink.x, y: baseline + BAR.below, width: ink.width, height: BAR.line } : null,
+      };
+    }),
+  };
+}

@@ -24,8 +24,9 @@ const DAY = 24 * HOUR;
  */
 export const machine = defineSource({
   id: 'machine',
-  title: 'Machine (simulated)',
+  title: 'Machine',
   step: 1000,
+  fed: { 'this-machine': 'This machine' },
   read({ seed, place }, moment): MachineReading {
     const busy = busyness(seed, moment, place.zone);
     return {

@@ -2,7 +2,7 @@ import { ChevronLeft } from 'lucide-react';
 import { Fragment, Suspense, useDeferredValue, useLayoutEffect, useRef, type ReactNode } from 'react';
 import { later } from '../../later.ts';
 import { Quiet } from '../../render/quiet-card.tsx';
-import { useDesk } from '../../stores/desk.ts';
+import { useDesk } from '../../session/desk.ts';
 import { chapterTitles, pages, useView, type Chapter } from '../../stores/view.ts';
 import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { EdgeEditor } from './edge-editor.tsx';

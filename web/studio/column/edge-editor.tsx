@@ -1,3 +1,4 @@
+import { named } from '../../../core/desk/edits/edit.ts';
 import {
   DndContext,
   KeyboardSensor,
@@ -28,12 +29,12 @@ import {
 } from 'lucide-react';
 import { useState } from 'react';
 import { sides, type Side } from '../../../core/values/geometry.ts';
-import { edits } from '../../../core/desk/edits.ts';
-import type { Edge, Item } from '../../../core/desk/schema.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import type { Edge, Item } from '../../../core/desk/sections/edges.ts';
 import { alignments } from '../../../core/values/place.ts';
 import { itemKinds } from '../../../core/items/list.ts';
-import { useDesk } from '../../stores/desk.ts';
-import { useScreenInView } from '../../stores/scene.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { Button, IconButton, Row, Section, Segmented, SliderField, SwitchField } from '../../ui/controls.tsx';
 import { menuItem, menuPanel } from '../../ui/menu.ts';
@@ -53,7 +54,7 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
   const missing = useScreenInView()?.edges.find(({ id }) => id === edge.id)?.missing ?? 0;
   const hasSpring = edge.items.some(({ type }) => type === 'spring');
   const set = (label: string, change: Partial<Omit<Edge, 'id' | 'items'>>) =>
-    edit(label, (draft) => edits.setEdge(draft, edge.id, change));
+    edit(named(label, edits.setEdge(edge.id, change)));
   const slider = (
     label: string,
     key: 'thickness' | 'iconSize' | 'margin' | 'padding' | 'spacing',
@@ -67,7 +68,7 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
         min={min}
         max={max}
         unit="px"
-        onTurn={(value) => turn(label, (draft) => edits.setEdge(draft, edge.id, { [key]: value }))}
+        onTurn={(value) => turn(named(label, edits.setEdge(edge.id, { [key]: value })))}
         onEnd={endGesture}
       />
     </Row>
@@ -102,7 +103,7 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
               const Icon = sideIcons[side];
               return { value: side, label: side, icon: <Icon size={16} strokeWidth={1.6} /> };
             })}
-            onChange={(side) => edit('Move edge', (draft) => edits.moveEdge(draft, edge.id, side))}
+            onChange={(side) => edit(edits.moveEdge(edge.id, side))}
           />
         </Row>
         <Row label="Length">
@@ -148,7 +149,7 @@ function Items({ edge }: { edge: Edge }) {
   function onDragEnd({ active, over }: DragEndEvent) {
     const index = edge.items.findIndex(({ id }) => id === over?.id);
     if (index >= 0 && over?.id !== active.id) {
-      useDesk.getState().edit('Reorder', (draft) => edits.moveItem(draft, String(active.id), edge.id, index));
+      useDesk.getState().edit(edits.moveItem(String(active.id), edge.id, index));
     }
   }
   return (

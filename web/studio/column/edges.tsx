@@ -1,6 +1,6 @@
 import { Plus } from 'lucide-react';
-import { useDesk } from '../../stores/desk.ts';
-import { useScreenInView } from '../../stores/scene.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { Button, Section } from '../../ui/controls.tsx';
 import { addEdge, titleOfEdge } from '../acts.ts';

@@ -2,16 +2,17 @@ import { useDraggable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import { memo, useMemo } from 'react';
 import { createWidget } from '../../../core/desk/defaults.ts';
-import type { Desk } from '../../../core/desk/schema.ts';
+import type { Desk } from '../../../core/desk/desk.ts';
 import { solve } from '../../../core/scene/solve.ts';
-import { widgetKindsByType, type WidgetType } from '../../../core/widgets/list.ts';
+import { widgetKindOf, type WidgetType } from '../../../core/widgets/list.ts';
 import { backdropAddress } from '../../api/addresses.ts';
 import { IconSet } from '../../render/icons.tsx';
 import { typeVariables } from '../../render/type.ts';
-import { useHalf, useScreenInView } from '../../stores/scene.ts';
+import { useHalf } from '../../session/scene.ts';
+import { useScreenInView } from '../../stores/screen.ts';
 import { WidgetView } from '../../render/widget-view.tsx';
-import { useConditions } from '../../stores/conditions.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { useConditions } from '../../session/conditions.ts';
+import { useDesk } from '../../session/desk.ts';
 
 const CARD = { width: 129, height: 84 };
 const NAME = 24;
@@ -28,7 +29,7 @@ interface FaceCardProps {
 
 /** A face as it would look on this desk. */
 export function FaceCard({ type, face, options, isChosen, canDrag = false, onPress }: FaceCardProps) {
-  const title = widgetKindsByType.get(type)?.faces.find(({ id }) => id === face)?.title ?? face;
+  const title = widgetKindOf(type).faces.find(({ id }) => id === face)?.title ?? face;
   const { setNodeRef, listeners, isDragging } = useDraggable({
     id: `card ${type} ${face}`,
     data: { widget: type, face },
@@ -39,9 +40,7 @@ export function FaceCard({ type, face, options, isChosen, canDrag = false, onPre
       ref={setNodeRef}
       type="button"
       aria-pressed={isChosen}
-      aria-label={
-        canDrag ? `Add ${widgetKindsByType.get(type)?.title.toLowerCase()}, ${title.toLowerCase()}` : title
-      }
+      aria-label={canDrag ? `Add ${widgetKindOf(type).title.toLowerCase()}, ${title.toLowerCase()}` : title}
       data-card={`${type}-${face}`}
       onClick={onPress}
       {...listeners}

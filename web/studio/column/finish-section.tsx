@@ -1,9 +1,10 @@
+import { named } from '../../../core/desk/edits/edit.ts';
 import { Suspense, memo } from 'react';
 import { later } from '../../later.ts';
-import { edits } from '../../../core/desk/edits.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
 import { finishKinds, type Finish } from '../../../core/values/finish.ts';
-import { useHalfRoles } from '../../stores/scene.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { useHalfRoles } from '../../session/scene.ts';
+import { useDesk } from '../../session/desk.ts';
 import { ColourField } from '../../ui/colour-field.tsx';
 import { Row, Section, Segmented, SelectField, SliderField } from '../../ui/controls.tsx';
 
@@ -26,9 +27,7 @@ export const FinishSection = memo(function FinishSection({
 
   function set(change: Partial<Finish>) {
     const next = { ...finish, ...change };
-    turn('Finish', (draft) =>
-      isDesk ? edits.setLook(draft, { finish: next }) : edits.setFinish(draft, ids, next),
-    );
+    turn(isDesk ? named('Finish', edits.setLook({ finish: next })) : edits.setFinish(ids, next));
   }
   const slider = (
     label: string,
@@ -55,7 +54,7 @@ export const FinishSection = memo(function FinishSection({
     <button
       type="button"
       className="text-brass hover:underline"
-      onClick={() => edit('Follow the desk', (draft) => edits.setFinish(draft, ids, null))}
+      onClick={() => edit(named('Follow the desk', edits.setFinish(ids, null)))}
     >
       follow the desk again
     </button>
@@ -106,8 +105,7 @@ export const FinishSection = memo(function FinishSection({
             choices={look.finishes.map(({ id, name }) => ({ value: id, label: name }))}
             onChange={(id) => {
               const preset = look.finishes.find((one) => one.id === id);
-              if (preset)
-                edit(`Finish: ${preset.name}`, (draft) => edits.setFinish(draft, ids, preset.finish));
+              if (preset) edit(named(`Finish: ${preset.name}`, edits.setFinish(ids, preset.finish)));
             }}
           />
         </Row>

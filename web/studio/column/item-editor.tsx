@@ -1,9 +1,10 @@
+import { named } from '../../../core/desk/edits/edit.ts';
 import { ArrowLeft, ArrowRight, Copy, Trash2 } from 'lucide-react';
-import { edits } from '../../../core/desk/edits.ts';
-import type { Edge, Item } from '../../../core/desk/schema.ts';
-import { itemKindsByType } from '../../../core/items/list.ts';
-import { useDesk } from '../../stores/desk.ts';
-import { useHalfRoles } from '../../stores/scene.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import type { Edge, Item } from '../../../core/desk/sections/edges.ts';
+import { itemKindOf } from '../../../core/items/list.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useHalfRoles } from '../../session/scene.ts';
 import { IconButton, Section } from '../../ui/controls.tsx';
 import { duplicateSelection, removeSelection } from '../acts.ts';
 import { OptionsForm } from './options-form.tsx';
@@ -12,9 +13,9 @@ import { OptionsForm } from './options-form.tsx';
 export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; index: number }) {
   const roles = useHalfRoles();
   const { edit, turn, endGesture } = useDesk.getState();
-  const kind = itemKindsByType.get(item.type);
+  const kind = itemKindOf(item.type);
   if (!kind || !roles) return null;
-  const move = (to: number) => edit('Reorder', (draft) => edits.moveItem(draft, item.id, edge.id, to));
+  const move = (to: number) => edit(edits.moveItem(item.id, edge.id, to));
   return (
     <>
       <p className="-mt-3 mb-3 text-dust">{kind.summary}</p>
@@ -37,7 +38,7 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
           schema={kind.options}
           options={item.options}
           roles={roles}
-          onTurn={(change) => turn('Option', (draft) => edits.setItem(draft, edge.id, item.id, change))}
+          onTurn={(change) => turn(named('Option', edits.setItem(edge.id, item.id, change)))}
           onEnd={endGesture}
         />
       </Section>

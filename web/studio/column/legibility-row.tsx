@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { enough } from '../../../core/legibility/judge.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { useDesk } from '../../session/desk.ts';
 import { useJudging, useLegibility } from '../../stores/legibility.ts';
 import { useView } from '../../stores/view.ts';
 import { Row } from '../../ui/controls.tsx';

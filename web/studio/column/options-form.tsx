@@ -2,10 +2,10 @@ import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import type { RoleValues } from '../../../core/colour/roles.ts';
 import type { Colour } from '../../../core/values/roles.ts';
-import type { Application } from '../../../core/desk/schema.ts';
+import type { Application } from '../../../core/desk/sections/applications.ts';
 import { formatMoment, isDatePattern } from '../../../core/sources/time/time.ts';
-import { useConditions } from '../../stores/conditions.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { useConditions } from '../../session/conditions.ts';
+import { useDesk } from '../../session/desk.ts';
 import { ColourField } from '../../ui/colour-field.tsx';
 import {
   NumberField,

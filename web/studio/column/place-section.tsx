@@ -1,11 +1,13 @@
 import clsx from 'clsx';
+import { named } from '../../../core/desk/edits/edit.ts';
 import { useState } from 'react';
-import { edits } from '../../../core/desk/edits.ts';
-import { hangingFrom, type Widget } from '../../../core/desk/schema.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import { hangingFrom, type Widget } from '../../../core/desk/sections/widgets.ts';
 import { alignments, points, type Hanging, type NinePoint } from '../../../core/values/place.ts';
 import { sides } from '../../../core/values/geometry.ts';
-import { presentDesk, useDesk } from '../../stores/desk.ts';
-import { currentScreen, groundOf } from '../../stores/scene.ts';
+import { presentDesk, useDesk } from '../../session/desk.ts';
+import { currentScreen } from '../../stores/screen.ts';
+import { groundOf } from '../../session/scene.ts';
 import { NumberField, Row, Section, Segmented, SelectField, SliderField } from '../../ui/controls.tsx';
 import { titleOfEdge, titleOfWidget } from '../acts.ts';
 import { SNAP_MARGIN } from '../stage/drag.ts';
@@ -30,12 +32,10 @@ export function PlaceSection({ widget }: { widget: Widget }) {
 
   function hang(next: Hanging) {
     const screen = currentScreen();
-    if (screen) edit('Hang', (draft) => edits.hangWidget(draft, widget.id, next, groundOf(screen)));
+    if (screen) edit(edits.hangWidget(widget.id, next, groundOf(screen)));
   }
   const offset = (axis: 'x' | 'y', value: number) =>
-    edit('Offset', (draft) =>
-      edits.setWidgets(draft, [widget.id], { place: { ...widget.place, [axis]: value } }),
-    );
+    edit(named('Offset', edits.setWidgets([widget.id], { place: { ...widget.place, [axis]: value } })));
 
   const screenId = currentScreen()?.id ?? '';
   return (
@@ -99,7 +99,7 @@ export function PlaceSection({ widget }: { widget: Widget }) {
           max={4}
           step={0.05}
           decimals={2}
-          onTurn={(scale) => turn('Scale', (draft) => edits.setWidgets(draft, [widget.id], { scale }))}
+          onTurn={(scale) => turn(named('Scale', edits.setWidgets([widget.id], { scale })))}
           onEnd={endGesture}
         />
       </Row>

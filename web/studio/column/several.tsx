@@ -1,3 +1,4 @@
+import { named } from '../../../core/desk/edits/edit.ts';
 import {
   AlignCenterHorizontal,
   AlignCenterVertical,
@@ -11,9 +12,9 @@ import {
   Trash2,
   type LucideIcon,
 } from 'lucide-react';
-import { edits } from '../../../core/desk/edits.ts';
-import type { Widget } from '../../../core/desk/schema.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import type { Widget } from '../../../core/desk/sections/widgets.ts';
+import { useDesk } from '../../session/desk.ts';
 import { Button, IconButton, Row, Section, SliderField, SwitchField } from '../../ui/controls.tsx';
 import { duplicateSelection, removeSelection, toggleFlag } from '../acts.ts';
 import { commandsById } from '../commands.ts';
@@ -72,7 +73,7 @@ export function SeveralEditor({ widgets }: { widgets: readonly Widget[] }) {
             max={4}
             step={0.05}
             decimals={2}
-            onTurn={(scale) => turn('Scale', (draft) => edits.setWidgets(draft, ids, { scale }))}
+            onTurn={(scale) => turn(named('Scale', edits.setWidgets(ids, { scale })))}
             onEnd={endGesture}
           />
         </Row>

@@ -1,10 +1,11 @@
+import { named } from '../../../core/desk/edits/edit.ts';
 import { BringToFront, Copy, SendToBack, Trash2 } from 'lucide-react';
 import { memo, useMemo } from 'react';
-import { edits } from '../../../core/desk/edits.ts';
-import type { Widget } from '../../../core/desk/schema.ts';
-import { widgetKindsByType } from '../../../core/widgets/list.ts';
-import { useDesk } from '../../stores/desk.ts';
-import { useHalfRoles } from '../../stores/scene.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import type { Widget } from '../../../core/desk/sections/widgets.ts';
+import { widgetKindOf } from '../../../core/widgets/list.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useHalfRoles } from '../../session/scene.ts';
 import { IconButton, Section, SwitchField } from '../../ui/controls.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../acts.ts';
 import { FaceCard } from './face-card.tsx';
@@ -15,7 +16,7 @@ import { PlaceSection } from './place-section.tsx';
 type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough'>>;
 
 function set(id: string, label: string, change: Change): void {
-  useDesk.getState().edit(label, (draft) => edits.setWidgets(draft, [id], change));
+  useDesk.getState().edit(named(label, edits.setWidgets([id], change)));
 }
 
 /** Everything about one widget. Each section is given only what it shows: a drag draws just the place anew. */
@@ -58,7 +59,7 @@ type KindProps = Pick<Widget, 'id' | 'type' | 'face' | 'options'>;
 const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
   return (
     <div className="mb-5 grid grid-cols-2 gap-2" role="group" aria-label="Faces">
-      {widgetKindsByType.get(type)?.faces.map((other) => (
+      {widgetKindOf(type).faces.map((other) => (
         <FaceCard
           key={other.id}
           type={type}
@@ -75,7 +76,7 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
 const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
   const roles = useHalfRoles();
   const { turn, endGesture } = useDesk.getState();
-  const kind = widgetKindsByType.get(type);
+  const kind = widgetKindOf(type);
   if (!kind || !roles) return null;
   return (
     <Section title="Readings">
@@ -84,7 +85,7 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
         options={options}
         face={face}
         roles={roles}
-        onTurn={(change) => turn('Option', (draft) => edits.setWidgetOptions(draft, id, change))}
+        onTurn={(change) => turn(edits.setWidgetOptions(id, change))}
         onEnd={endGesture}
       />
     </Section>

@@ -1,7 +1,7 @@
 import { Lock } from 'lucide-react';
 import { widgetKinds } from '../../../core/widgets/list.ts';
-import { useDesk } from '../../stores/desk.ts';
-import { useScreenInView } from '../../stores/scene.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { Section } from '../../ui/controls.tsx';
 import { addWidget, titleOfWidget } from '../acts.ts';

@@ -1,10 +1,11 @@
+import { named } from '../../../core/desk/edits/edit.ts';
 import { nanoid } from 'nanoid';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { edits } from '../../../core/desk/edits.ts';
-import type { Screen } from '../../../core/desk/schema.ts';
-import { useDesk } from '../../stores/desk.ts';
-import { useScene } from '../../stores/scene.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import type { Screen } from '../../../core/desk/sections/screens.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useScene } from '../../session/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { Button, IconButton, NumberField, TextField } from '../../ui/controls.tsx';
 
@@ -25,19 +26,16 @@ export function ScreensSheet() {
       x: right,
       y: 0,
     };
-    edit('Add screen', (draft) => edits.addScreen(draft, screen));
+    edit(edits.addScreen(screen));
     useView.getState().showScreen(screen.id);
   }
 
   function remove(id: string) {
     const scene = useScene.getState().scene?.screens.find((screen) => screen.id === id);
-    edit('Remove screen', (draft) =>
-      edits.removeScreen(draft, id, scene?.widgets.map((widget) => widget.id) ?? []),
-    );
+    edit(named('Remove screen', edits.remove([id, ...(scene?.widgets.map((widget) => widget.id) ?? [])])));
   }
 
-  const set = (id: string) => (change: Partial<Screen>) =>
-    edit('Screen', (draft) => edits.setScreen(draft, id, change));
+  const set = (id: string) => (change: Partial<Screen>) => edit(edits.setScreen(id, change));
   return (
     <div className="grid gap-3">
       <Arrangement screens={screens} />

@@ -1,8 +1,9 @@
+import { named } from '../../../core/desk/edits/edit.ts';
 import { Plus, Trash2 } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
-import { edits } from '../../../core/desk/edits.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import { useDesk } from '../../session/desk.ts';
 import { Button, IconButton, TextField } from '../../ui/controls.tsx';
 
 const MOST = 32;
@@ -27,14 +28,12 @@ export function WorkspacesSheet() {
                   : 'A workspace needs a name of up to 120 letters.'
               }
               onError={setError}
-              onChange={(text) =>
-                edit('Rename workspace', (draft) => edits.renameWorkspace(draft, id, text.trim()))
-              }
+              onChange={(text) => edit(edits.renameWorkspace(id, text.trim()))}
             />
             <IconButton
               label={`Remove ${name}`}
               disabled={workspaces.length < 2}
-              onClick={() => edit('Remove workspace', (draft) => edits.removeWorkspace(draft, id))}
+              onClick={() => edit(named('Remove workspace', edits.remove([id])))}
             >
               <Trash2 size={15} />
             </IconButton>
@@ -49,11 +48,7 @@ export function WorkspacesSheet() {
       <div>
         <Button
           disabled={workspaces.length >= MOST}
-          onClick={() =>
-            edit('Add workspace', (draft) =>
-              edits.addWorkspace(draft, nanoid(8), `Workspace ${workspaces.length + 1}`),
-            )
-          }
+          onClick={() => edit(edits.addWorkspace(nanoid(8), `Workspace ${workspaces.length + 1}`))}
         >
           <Plus size={15} /> Add a workspace
         </Button>

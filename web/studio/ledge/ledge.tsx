@@ -18,9 +18,10 @@ import { createReadings } from '../../../core/sources/readings.ts';
 import { sunAltitude } from '../../../core/sources/sun/sun.ts';
 import { dayOf, formatMoment } from '../../../core/sources/time/time.ts';
 import type { GeoPlace } from '../../../core/values/earth.ts';
-import { useConditions } from '../../stores/conditions.ts';
-import { useDesk } from '../../stores/desk.ts';
-import { useHalf, useScreenInView } from '../../stores/scene.ts';
+import { useConditions } from '../../session/conditions.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useHalf } from '../../session/scene.ts';
+import { useScreenInView } from '../../stores/screen.ts';
 import { changesBetween } from '../../../core/backdrop/rotation.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/controls.tsx';
@@ -124,7 +125,10 @@ function Day({ place, moment }: { place: GeoPlace; moment: number }) {
   const hold = useConditions((state) => state.hold);
   const { start, end } = dayOf(moment, place.zone);
   const sky = useMemo(() => skyOf(start, end, place), [start, end, place]);
-  const sun = useMemo(() => createReadings({ moment: start, place, seed: 0 }).get('sun'), [start, place]);
+  const sun = useMemo(
+    () => createReadings({ moment: start, place, seed: 0 }).get('sun').value,
+    [start, place],
+  );
   const time = formatMoment(moment, place.zone, 'HH:mm');
   const share = (at: number) => `${((at - start) / (end - start)) * 100}%`;
   // An hour gives way to the sun where the two would stand in each other's way.
@@ -230,8 +234,8 @@ function Mark({ at, icon, text, title }: { at: string; icon: ReactNode; text: st
 function Tiles({ place, seed, moment }: { place: GeoPlace; seed: number; moment: number }) {
   const half = useHalf();
   const readings = useMemo(() => createReadings({ moment, place, seed }), [moment, place, seed]);
-  const { altitude } = readings.get('sun');
-  const processor = readings.machine('simulated')?.processor ?? 0;
+  const { altitude } = readings.get('sun').value;
+  const processor = readings.get('machine').value.processor ?? 0;
   return (
     <div className="flex shrink-0 gap-1.5">
       <Tile

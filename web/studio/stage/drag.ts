@@ -1,3 +1,4 @@
+import { named } from '../../../core/desk/edits/edit.ts';
 import { distancesAround, snap } from '../../../core/arrange/snap.ts';
 import {
   boundsOf,
@@ -7,11 +8,12 @@ import {
   type Point,
   type Rect,
 } from '../../../core/values/geometry.ts';
-import { edits } from '../../../core/desk/edits.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { toast } from '../../ui/toast.ts';
-import { useDesk } from '../../stores/desk.ts';
-import { currentScreen, groundOf } from '../../stores/scene.ts';
+import { useDesk } from '../../session/desk.ts';
+import { currentScreen } from '../../stores/screen.ts';
+import { groundOf } from '../../session/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { movableRects, nearestSide } from '../acts.ts';
 
@@ -76,7 +78,7 @@ export function dragWidgets(): Drag | null {
       const moved = new Map(
         [...start].map(([id, rect]) => [id, { ...rect, x: rect.x + shift.x, y: rect.y + shift.y }]),
       );
-      useDesk.getState().turn('Move', (draft) => edits.moveWidgets(draft, moved, ground));
+      useDesk.getState().turn(edits.moveWidgets(moved, ground));
       useView.getState().setHints({
         guides: rest.guides,
         distances: distancesAround({ ...bounds, x: rest.x, y: rest.y }, others, screen.rect),
@@ -100,7 +102,7 @@ export function dragScale(id: string, corner: Point): Drag | null {
       const grown = Math.max((by.x * corner.x) / rect.width, (by.y * corner.y) / rect.height);
       const wanted = widget.scale * (1 + grown);
       const scale = clamp(passSnaps ? Math.round(wanted * 100) / 100 : Math.round(wanted * 20) / 20, 0.25, 4);
-      useDesk.getState().turn('Scale', (draft) => edits.setWidgets(draft, [id], { scale }));
+      useDesk.getState().turn(named('Scale', edits.setWidgets([id], { scale })));
     },
     end: () => useDesk.getState().endGesture(),
   };
@@ -113,7 +115,7 @@ export function dragEdge(id: string): Drag | null {
   return {
     turn({ at }) {
       const side = nearestSide(at, screen.rect);
-      useDesk.getState().turn('Move edge', (draft) => edits.moveEdge(draft, id, side));
+      useDesk.getState().turn(edits.moveEdge(id, side));
     },
     end: () => useDesk.getState().endGesture(),
   };
@@ -129,7 +131,7 @@ export function dragItem(edgeId: string, itemId: string): Drag | null {
   return {
     turn({ at }) {
       const index = others.filter(({ rect }) => rect[axis] + rect[length] / 2 < at[axis]).length;
-      useDesk.getState().turn('Reorder', (draft) => edits.moveItem(draft, itemId, edgeId, index));
+      useDesk.getState().turn(edits.moveItem(itemId, edgeId, index));
     },
     end: () => useDesk.getState().endGesture(),
   };

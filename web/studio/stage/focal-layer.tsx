@@ -3,7 +3,7 @@ import { clamp } from '../../../core/values/geometry.ts';
 import { fitPicture, turnedSize } from '../../../core/backdrop/fit.ts';
 import type { Picture } from '../../../core/backdrop/schema.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { usePictureFacts } from '../picture-facts.ts';
 import { editSource, useBackdrop } from '../column/backdrop/use-backdrop.ts';

@@ -6,7 +6,7 @@ import { distancesAround, type Distance, type Guide } from '../../../core/arrang
 import type { Point, Rect } from '../../../core/values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
 import { useView } from '../../stores/view.ts';
-import { presentDesk } from '../../stores/desk.ts';
+import { presentDesk } from '../../session/desk.ts';
 import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { dragEdge, dragItem, dragMarquee, dragScale, dragWidgets } from './drag.ts';
 import { useStageDrag } from './use-stage-drag.ts';

@@ -5,10 +5,11 @@ import { later } from '../../later.ts';
 import { Actions, type DeskActions } from '../../render/actions.ts';
 import { LivePainting } from '../../render/backdrop-view.tsx';
 import { pixelsWorker } from '../../workers/pixels.ts';
-import { useDesk } from '../../stores/desk.ts';
+import { useDesk } from '../../session/desk.ts';
 import { ScreenView } from '../../render/screen-view.tsx';
-import { useConditions } from '../../stores/conditions.ts';
-import { useScene, useScreenInView } from '../../stores/scene.ts';
+import { useConditions } from '../../session/conditions.ts';
+import { useScene } from '../../session/scene.ts';
+import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { takePicture } from '../pictures.ts';
 import { EyesFilters, eyesFilter } from './eyes.tsx';
@@ -25,10 +26,9 @@ export const STAGE_DROP = 'stage';
 const ROOM = 22;
 
 const actions: DeskActions = {
-  openAppList: () => useView.getState().setAppList(!useView.getState().isAppListOpen),
+  openAppList: () => useConditions.getState().setAppList(!useConditions.getState().isAppListOpen),
   start(application) {
     useConditions.getState().toggleRunning(application);
-    useView.getState().setAppList(false);
   },
   goTo: (workspace) => useConditions.getState().goTo(workspace),
 };
@@ -40,8 +40,6 @@ export function Stage() {
   const scene = useScene((state) => state.scene);
   const screen = useScreenInView();
   const mode = useView((view) => view.mode);
-  const isAppListOpen = useView((view) => view.isAppListOpen);
-  const applications = useDesk((state) => state.history?.present.applications);
   const area = useRef<HTMLDivElement>(null);
   const frame = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
@@ -147,13 +145,12 @@ export function Stage() {
                           isInUse={mode === 'try'}
                         />
                       </LivePainting.Provider>
-                      {mode === 'try' && isAppListOpen && applications && (
+                      {mode === 'try' && screen.appList && (
                         <Suspense>
                           <AppList
                             scene={scene}
-                            screen={screen}
-                            applications={applications}
-                            onClose={() => useView.getState().setAppList(false)}
+                            list={screen.appList}
+                            onClose={() => useConditions.getState().setAppList(false)}
                           />
                         </Suspense>
                       )}

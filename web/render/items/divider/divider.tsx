@@ -1,17 +1,6 @@
-import type { ItemViewOf } from '../../../../core/items/list.ts';
-import type { EdgeFacts } from '../../edge-facts.ts';
+import type { ItemDrawing } from '../../item-drawing.ts';
+import { placeOf } from '../../runs.tsx';
 
-export function DividerItem({ view, edge }: { view: ItemViewOf<'divider'>; edge: EdgeFacts }) {
-  const reach = `${view.reach}%`;
-  return (
-    <div className="grid size-full place-items-center">
-      <div
-        style={{
-          background: 'var(--ink)',
-          opacity: 0.28,
-          ...(edge.isVertical ? { width: reach, height: 1 } : { width: 1, height: reach }),
-        }}
-      />
-    </div>
-  );
-}
+export const DividerItem: ItemDrawing<'divider'> = ({ layout }) => (
+  <div style={{ ...placeOf(layout.line), background: 'var(--ink)', opacity: 0.28 }} />
+);

@@ -1,24 +1,25 @@
-import type { ItemViewOf } from '../../../../core/items/list.ts';
-import type { EdgeFacts } from '../../edge-facts.ts';
 import { DeskIcon } from '../../icons.tsx';
+import type { ItemDrawing } from '../../item-drawing.ts';
+import { placeOf } from '../../runs.tsx';
 
-export function TrayItem({ view, edge }: { view: ItemViewOf<'tray'>; edge: EdgeFacts }) {
-  return (
-    <div className={`flex size-full items-center justify-center gap-3 ${edge.isVertical ? 'flex-col' : ''}`}>
-      {view.signs.map((sign) => (
+export const TrayItem: ItemDrawing<'tray'> = ({ view, layout }) =>
+  view.signs.map((sign, index) => {
+    const box = layout.signs[index];
+    return (
+      box && (
         <span
           key={sign.id}
           role="img"
           aria-label={sign.title}
           title={sign.title}
           style={{
+            ...placeOf(box),
             color: sign.icon.endsWith('-high') ? 'var(--alert)' : undefined,
             opacity: sign.icon.endsWith('-offline') ? 0.5 : 1,
           }}
         >
-          <DeskIcon name={sign.icon} size={view.iconSize} />
+          <DeskIcon name={sign.icon} size={box.width} />
         </span>
-      ))}
-    </div>
-  );
-}
+      )
+    );
+  });

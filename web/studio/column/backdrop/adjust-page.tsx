@@ -1,10 +1,11 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { Eye, RotateCcw } from 'lucide-react';
 import { isNeutral } from '../../../../core/backdrop/drawn.ts';
 import { towards, type Adjust } from '../../../../core/backdrop/schema.ts';
-import { edits } from '../../../../core/desk/edits.ts';
-import type { Backdrop } from '../../../../core/desk/schema.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useHalfRoles } from '../../../stores/scene.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Backdrop } from '../../../../core/backdrop/schema.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useHalfRoles } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 import { ColourField } from '../../../ui/colour-field.tsx';
 import { Button, Row, Section, SelectField, SliderField } from '../../../ui/controls.tsx';
@@ -39,8 +40,7 @@ export function AdjustPage({ backdrop }: { backdrop: Backdrop }) {
   const setBefore = useView((view) => view.setBefore);
   const { adjust, id } = backdrop;
   if (!roles) return null;
-  const change = (label: string, to: Partial<Adjust>) =>
-    turn(label, (draft) => edits.setAdjust(draft, id, to));
+  const change = (label: string, to: Partial<Adjust>) => turn(named(label, edits.setAdjust(id, to)));
   const slider = ({
     key,
     label,
@@ -105,7 +105,7 @@ export function AdjustPage({ backdrop }: { backdrop: Backdrop }) {
         <Button
           tone="quiet"
           disabled={isNeutral(adjust)}
-          onClick={() => edit('Leave the backdrop as it is', (draft) => edits.resetAdjust(draft, id))}
+          onClick={() => edit(named('Leave the backdrop as it is', edits.resetAdjust(id)))}
         >
           <RotateCcw size={15} /> As it was
         </Button>

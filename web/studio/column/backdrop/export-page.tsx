@@ -2,13 +2,14 @@ import { Download, X } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { backdropFor, drawnOf, type Drawn } from '../../../../core/backdrop/drawn.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
-import type { Desk } from '../../../../core/desk/schema.ts';
+import type { Desk } from '../../../../core/desk/desk.ts';
 import { halves, type Half } from '../../../../core/values/roles.ts';
 import { surfaceFor } from '../../../../core/scene/backdrop.ts';
 import { api, exportFormats, type ExportFormat } from '../../../api/client.ts';
-import { useConditions } from '../../../stores/conditions.ts';
-import { presentDesk, useDesk } from '../../../stores/desk.ts';
-import { useHalf, useScreenInView } from '../../../stores/scene.ts';
+import { useConditions } from '../../../session/conditions.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
+import { useHalf } from '../../../session/scene.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
 import { Button, Row, Section, Segmented, SwitchField } from '../../../ui/controls.tsx';
 import { titleOfSource } from './rotation-editor.tsx';
 

@@ -1,13 +1,14 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { FlipHorizontal2, FolderOpen, RotateCcw, RotateCw } from 'lucide-react';
 import { useRef, type PointerEvent } from 'react';
 import { stretchOf, turnedSize } from '../../../../core/backdrop/fit.ts';
 import { VISIBLE_BLOCKS } from '../../../../core/backdrop/fitness.ts';
 import { fits, type Fit, type Picture } from '../../../../core/backdrop/schema.ts';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import { pictureAddress } from '../../../api/addresses.ts';
 import type { PictureFacts } from '../../../api/client.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useScreenInView } from '../../../stores/scene.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
 import { Button, IconButton, Row, Section, SelectField, SliderField } from '../../../ui/controls.tsx';
 import { usePictureFacts } from '../../picture-facts.ts';
 import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
@@ -87,7 +88,7 @@ function Fitness({
   const stretch = stretchOf(picture.fit, turnedSize(facts, picture.turn), pixels);
   const { edit } = useDesk.getState();
   const soften = (blur: number, grain: number) =>
-    edit('Soften the picture', (draft) => edits.setAdjust(draft, backdrop.id, { blur, grain }));
+    edit(named('Soften the picture', edits.setAdjust(backdrop.id, { blur, grain })));
   return (
     <div className="mt-1 grid gap-1.5 text-[12px]">
       <p className="text-dust">

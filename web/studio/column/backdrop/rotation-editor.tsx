@@ -1,3 +1,4 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import {
   DndContext,
   KeyboardSensor,
@@ -23,15 +24,15 @@ import { factsOf, sceneNames } from '../../../../core/backdrop/names.ts';
 import { changesBetween, rotationAt } from '../../../../core/backdrop/rotation.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
 import { createScene } from '../../../../core/desk/defaults.ts';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WallTime } from '../../../../core/values/earth.ts';
 import type { PlainSource, Rotation } from '../../../../core/backdrop/schema.ts';
-import type { Backdrop } from '../../../../core/desk/schema.ts';
+import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { formatMoment } from '../../../../core/sources/time/time.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
-import { useConditions } from '../../../stores/conditions.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useHalfRoles } from '../../../stores/scene.ts';
+import { useConditions } from '../../../session/conditions.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useHalfRoles } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 import {
   Button,
@@ -66,13 +67,8 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
   const { edit, turn, endGesture } = useDesk.getState();
   const file = useRef<HTMLInputElement>(null);
   const set = (label: string, change: Partial<Rotation>) =>
-    edit(label, (draft) => edits.setSource(draft, backdrop.id, { ...rotation, ...change }));
-  const add = (source: PlainSource) =>
-    edit('Add to the rotation', (draft) => {
-      // Asked anew: a picture may have taken its time to come.
-      const now = draft.backdrops.find(({ id }) => id === backdrop.id)?.source;
-      if (now?.kind === 'rotation') now.entries.push({ id: nanoid(8), source });
-    });
+    edit(named(label, edits.setSource(backdrop.id, { ...rotation, ...change })));
+  const add = (source: PlainSource) => edit(edits.addEntry(backdrop.id, { id: nanoid(8), source }));
   const used = rotation.entries.flatMap(({ source }) => (source.kind === 'scene' ? [source.scene] : []));
   return (
     <div className="mt-4 grid gap-3">
@@ -116,9 +112,7 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
             min={0}
             max={120}
             unit="s"
-            onTurn={(fade) =>
-              turn('Cross-fade', (draft) => edits.setSource(draft, backdrop.id, { ...rotation, fade }))
-            }
+            onTurn={(fade) => turn(named('Cross-fade', edits.setSource(backdrop.id, { ...rotation, fade })))}
             onEnd={endGesture}
           />
         </Row>

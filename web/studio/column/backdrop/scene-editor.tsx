@@ -5,7 +5,7 @@ import { factsOf, sceneNames, type SceneName } from '../../../../core/backdrop/n
 import { createScene } from '../../../../core/desk/defaults.ts';
 import type { DrawnScene } from '../../../../core/backdrop/schema.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
-import { useDesk } from '../../../stores/desk.ts';
+import { useDesk } from '../../../session/desk.ts';
 import { Button, Row, Section, Segmented, SliderField, SwitchField } from '../../../ui/controls.tsx';
 import type { EditedSource } from './use-backdrop.ts';
 import { lookUp } from '../../../../core/values/look-up.ts';

@@ -1,9 +1,10 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { createScene } from '../../../../core/desk/defaults.ts';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
-import type { Backdrop } from '../../../../core/desk/schema.ts';
+import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { nanoid } from 'nanoid';
-import { useDesk } from '../../../stores/desk.ts';
+import { useDesk } from '../../../session/desk.ts';
 import { choosePicture } from '../../pictures.ts';
 import { Segmented } from '../../../ui/controls.tsx';
 import { GradientEditor } from './gradient-editor.tsx';
@@ -49,28 +50,29 @@ export function KindChoice({
   function choose(kind: Kind) {
     if (kind === 'picture') {
       choosePicture((picture) =>
-        edited
-          ? edited.set('Backdrop', picture)
-          : edit('Backdrop', (draft) => edits.setSource(draft, backdrop.id, picture)),
+        edited ? edited.set('Backdrop', picture) : edit(edits.setSource(backdrop.id, picture)),
       );
       return;
     }
     if (kind === 'rotation') {
       const entries = plain ? [{ id: nanoid(8), source: plain }] : [];
-      edit('A rotation', (draft) =>
-        edits.setSource(draft, backdrop.id, {
-          kind: 'rotation',
-          entries,
-          change: { by: 'every', minutes: 60 },
-          shuffled: false,
-          fade: 4,
-        }),
+      edit(
+        named(
+          'A rotation',
+          edits.setSource(backdrop.id, {
+            kind: 'rotation',
+            entries,
+            change: { by: 'every', minutes: 60 },
+            shuffled: false,
+            fade: 4,
+          }),
+        ),
       );
       return;
     }
     const next = kind === 'scene' ? createScene('headland', 7) : startGradient;
     if (edited) edited.set('Backdrop', next);
-    else edit('Backdrop', (draft) => edits.setSource(draft, backdrop.id, next));
+    else edit(edits.setSource(backdrop.id, next));
   }
   return (
     <Segmented

@@ -1,8 +1,9 @@
-import { edits } from '../../../../core/desk/edits.ts';
+import { named } from '../../../../core/desk/edits/edit.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
-import type { Backdrop } from '../../../../core/desk/schema.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useScreenInView } from '../../../stores/scene.ts';
+import type { Backdrop } from '../../../../core/backdrop/schema.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 
 /** The backdrop in the column: the one chosen there, or the one that lies on the screen in view. */
@@ -32,8 +33,8 @@ export function editSource(backdrop: Backdrop, entry: string | null): EditedSour
   if (source.kind !== 'rotation') {
     return {
       source,
-      set: (label, next) => edit(label, (draft) => edits.setSource(draft, id, next)),
-      turn: (label, next) => turn(label, (draft) => edits.setSource(draft, id, next)),
+      set: (label, next) => edit(named(label, edits.setSource(id, next))),
+      turn: (label, next) => turn(named(label, edits.setSource(id, next))),
     };
   }
   const found = source.entries.find((one) => one.id === entry);
@@ -44,7 +45,7 @@ export function editSource(backdrop: Backdrop, entry: string | null): EditedSour
   });
   return {
     source: found.source,
-    set: (label, next) => edit(label, (draft) => edits.setSource(draft, id, withEntry(next))),
-    turn: (label, next) => turn(label, (draft) => edits.setSource(draft, id, withEntry(next))),
+    set: (label, next) => edit(named(label, edits.setSource(id, withEntry(next)))),
+    turn: (label, next) => turn(named(label, edits.setSource(id, withEntry(next)))),
   };
 }

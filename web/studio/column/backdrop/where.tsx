@@ -1,11 +1,13 @@
 import clsx from 'clsx';
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { DropdownMenu } from 'radix-ui';
 import { Plus, Trash2 } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { createBackdrop } from '../../../../core/desk/defaults.ts';
-import { edits } from '../../../../core/desk/edits.ts';
-import type { Backdrop, Desk } from '../../../../core/desk/schema.ts';
-import { useDesk } from '../../../stores/desk.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Backdrop } from '../../../../core/backdrop/schema.ts';
+import type { Desk } from '../../../../core/desk/desk.ts';
+import { useDesk } from '../../../session/desk.ts';
 import { useView } from '../../../stores/view.ts';
 import { IconButton, Section, SwitchField } from '../../../ui/controls.tsx';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
@@ -45,11 +47,14 @@ export function Where({ backdrop }: { backdrop: Backdrop }) {
   function add(where: Where) {
     const id = nanoid(8);
     // It starts as what lies there now.
-    edit(`A backdrop ${titleOf(where, desk as Desk).toLowerCase()}`, (draft) =>
-      edits.addBackdrop(draft, {
-        ...createBackdrop(id, withNewEntries(backdrop), { where }),
-        adjust: backdrop.adjust,
-      }),
+    edit(
+      named(
+        `A backdrop ${titleOf(where, desk as Desk).toLowerCase()}`,
+        edits.addBackdrop({
+          ...createBackdrop(id, withNewEntries(backdrop), { where }),
+          adjust: backdrop.adjust,
+        }),
+      ),
     );
     useView.getState().goToBackdrop(id);
   }
@@ -95,7 +100,7 @@ export function Where({ backdrop }: { backdrop: Backdrop }) {
               label={`Remove the backdrop: ${titleOf(one.for, desk)}`}
               className="hover:!text-rust"
               onClick={() => {
-                edit('Remove a backdrop', (draft) => edits.removeBackdrop(draft, one.id));
+                edit(named('Remove a backdrop', edits.remove([one.id])));
                 useView.getState().goToBackdrop(null);
               }}
             >
@@ -108,9 +113,7 @@ export function Where({ backdrop }: { backdrop: Backdrop }) {
         <SwitchField
           label="Spans screens"
           value={backdrop.spans}
-          onChange={(spans) =>
-            edit('Span the screens', (draft) => edits.setBackdrop(draft, backdrop.id, { spans }))
-          }
+          onChange={(spans) => edit(named('Span the screens', edits.setBackdrop(backdrop.id, { spans })))}
         />
       )}
     </Section>

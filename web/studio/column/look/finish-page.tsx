@@ -1,12 +1,13 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { Trash2 } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { paletteOf, surfaceOf } from '../../../../core/colour/look.ts';
-import { edits } from '../../../../core/desk/edits.ts';
-import type { Look } from '../../../../core/desk/schema.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Look } from '../../../../core/look/schema.ts';
 import { surfaceBox } from '../../../render/surface.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useHalfRoles } from '../../../stores/scene.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useHalfRoles } from '../../../session/scene.ts';
 import { Button, IconButton, Section, TextField } from '../../../ui/controls.tsx';
 import { FinishSection } from '../finish-section.tsx';
 
@@ -19,7 +20,7 @@ export function FinishPage({ look }: { look: Look }) {
   const palette = paletteOf(roles);
   const { finishes } = look;
   const setPresets = (label: string, next: Look['finishes']) =>
-    edit(label, (draft) => edits.setLook(draft, { finishes: next }));
+    edit(named(label, edits.setLook({ finishes: next })));
   const wanted = name.trim();
   return (
     <>
@@ -34,9 +35,7 @@ export function FinishPage({ look }: { look: Look }) {
             <button
               type="button"
               className="min-w-0 flex-1 truncate text-left hover:text-brass"
-              onClick={() =>
-                edit(`Finish: ${preset.name}`, (draft) => edits.setLook(draft, { finish: preset.finish }))
-              }
+              onClick={() => edit(named(`Finish: ${preset.name}`, edits.setLook({ finish: preset.finish })))}
             >
               {preset.name} <span className="text-dust">{preset.finish.kind}</span>
             </button>

@@ -1,8 +1,9 @@
 import clsx from 'clsx';
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { Undo2, Upload } from 'lucide-react';
 import { useMemo, useRef } from 'react';
 import { toast } from '../../../ui/toast.ts';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import {
   iconSets,
   stylesOf,
@@ -12,12 +13,12 @@ import {
   type Icons,
 } from '../../../../core/icons/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
-import type { Application } from '../../../../core/desk/schema.ts';
+import type { Application } from '../../../../core/desk/sections/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
 import { api } from '../../../api/client.ts';
 import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/icons.tsx';
-import { presentDesk, useDesk } from '../../../stores/desk.ts';
-import { useHalfRoles, useScene } from '../../../stores/scene.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
+import { useHalfRoles, useScene } from '../../../session/scene.ts';
 import { ColourField } from '../../../ui/colour-field.tsx';
 import { IconButton, Row, Section, Segmented, SelectField, SwitchField } from '../../../ui/controls.tsx';
 
@@ -37,7 +38,7 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
   const roles = useHalfRoles();
   const applications = useDesk((state) => state.history?.present.applications) ?? [];
   const set = (change: Partial<Icons>) =>
-    edit('Icons', (draft) => edits.setLook(draft, { icons: { ...icons, ...change } }));
+    edit(named('Icons', edits.setLook({ icons: { ...icons, ...change } })));
   if (!roles) return null;
   return (
     <>
@@ -92,7 +93,7 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
                   value={icons.tileColour}
                   roles={roles}
                   onTurn={(tileColour) =>
-                    turn('Tile', (draft) => edits.setLook(draft, { icons: { ...icons, tileColour } }))
+                    turn(named('Tile', edits.setLook({ icons: { ...icons, tileColour } })))
                   }
                   onEnd={endGesture}
                 />
@@ -139,8 +140,7 @@ function ApplicationRow({ application }: { application: Application }) {
   const icons = useScene((state) => state.scene?.icons);
   const { edit } = useDesk.getState();
   const { id, Name, Icon } = application;
-  const setIcon = (icon: string) =>
-    edit(`Icon of ${Name}`, (draft) => edits.setApplication(draft, id, { Icon: icon }));
+  const setIcon = (icon: string) => edit(named(`Icon of ${Name}`, edits.setApplication(id, { Icon: icon })));
 
   async function take(chosen: File) {
     const desk = presentDesk()?.id;

@@ -1,9 +1,10 @@
+import { named, type Edit } from '../../../../core/desk/edits/edit.ts';
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import { enough, type Judgement } from '../../../../core/legibility/judge.ts';
 import type { Mend } from '../../../../core/legibility/mends.ts';
-import { useDesk } from '../../../stores/desk.ts';
+import { useDesk } from '../../../session/desk.ts';
 import { findMends, useJudging, useLegibility } from '../../../stores/legibility.ts';
 import { useView } from '../../../stores/view.ts';
 import { Section, SwitchField } from '../../../ui/controls.tsx';
@@ -160,23 +161,21 @@ function Mends({ judgement }: { judgement: Judgement }) {
   );
 }
 
-function recipeOf({ change }: Mend): Parameters<ReturnType<typeof useDesk.getState>['edit']>[1] {
-  return (draft) => {
-    switch (change.kind) {
-      case 'finish':
-        return edits.setFinish(draft, [change.part], change.finish);
-      case 'options':
-        return edits.setWidgetOptions(draft, change.part, change.options);
-      case 'adjust':
-        return edits.setAdjust(draft, change.backdrop, change.adjust);
-    }
-  };
+function editOf({ title, change }: Mend): Edit {
+  switch (change.kind) {
+    case 'finish':
+      return named(title, edits.setFinish([change.part], change.finish));
+    case 'options':
+      return named(title, edits.setWidgetOptions(change.part, change.options));
+    case 'adjust':
+      return named(title, edits.setAdjust(change.backdrop, change.adjust));
+  }
 }
 
 function apply(mend: Mend): void {
-  useDesk.getState().edit(mend.title, recipeOf(mend));
+  useDesk.getState().edit(editOf(mend));
 }
 
 function tryOn(mend: Mend): void {
-  useDesk.getState().show(mend.title, recipeOf(mend));
+  useDesk.getState().show(editOf(mend));
 }

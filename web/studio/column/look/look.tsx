@@ -1,12 +1,14 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { Layers, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
 import { useState } from 'react';
 import { toast } from '../../../ui/toast.ts';
-import { edits, strayParts } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import { strayParts } from '../../../../core/desk/edits/parts.ts';
 import type { HalfBy, Look } from '../../../../core/look/schema.ts';
 import { WallTime } from '../../../../core/values/earth.ts';
 import { familyTitles, isOwn } from '../../../../core/values/family.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useHalf } from '../../../stores/scene.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useHalf } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 import { Button, Row, Section, Segmented, TextField } from '../../../ui/controls.tsx';
 import { PageLink } from '../page-link.tsx';
@@ -64,7 +66,7 @@ function Halves({ look: { half } }: { look: Look }) {
   const { edit } = useDesk.getState();
   const now = useHalf();
   const [error, setError] = useState<string | null>(null);
-  const set = (next: HalfBy) => edit('When it is light', (draft) => edits.setHalf(draft, next));
+  const set = (next: HalfBy) => edit(named('When it is light', edits.setHalf(next)));
   const check = (text: string) =>
     WallTime.safeParse(text.trim()).success ? null : `“${text}” is not a time of day, such as 07:30.`;
   return (
@@ -133,7 +135,7 @@ function Follow() {
         <Button
           disabled={stray === 0}
           onClick={() => {
-            edit('Make all follow', edits.followAll);
+            edit(edits.followAll());
             toast('Every part follows the desk.', { action: { label: 'Undo', onClick: undo } });
           }}
         >

@@ -1,11 +1,12 @@
 import clsx from 'clsx';
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { Download } from 'lucide-react';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import { pointerSets } from '../../../../core/pointer/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { drawPointer, pointerShapes, pointerTitles } from '../../../../core/pointer/pointer.ts';
-import { presentDesk, useDesk } from '../../../stores/desk.ts';
-import { useHalfRoles, useScene } from '../../../stores/scene.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
+import { useHalfRoles, useScene } from '../../../session/scene.ts';
 import { ColourField } from '../../../ui/colour-field.tsx';
 import { Button, Row, Section, SliderField } from '../../../ui/controls.tsx';
 import { saveBytes } from '../../download.ts';
@@ -37,7 +38,7 @@ export function PointerPage({ look: { pointer } }: { look: Look }) {
               key={name}
               type="button"
               aria-pressed={pointer.set === name}
-              onClick={() => edit('Pointer', (draft) => edits.setLook(draft, set({ set: name })))}
+              onClick={() => edit(named('Pointer', edits.setLook(set({ set: name }))))}
               className={clsx(
                 'flex h-14 items-center justify-between gap-1 rounded-lg bg-nap px-3 hover:outline hover:outline-brass/70',
                 pointer.set === name && 'outline-2 outline-brass outline',
@@ -66,7 +67,7 @@ export function PointerPage({ look: { pointer } }: { look: Look }) {
             min={16}
             max={96}
             unit="px"
-            onTurn={(size) => turn('Pointer', (draft) => edits.setLook(draft, set({ size })))}
+            onTurn={(size) => turn(named('Pointer', edits.setLook(set({ size }))))}
             onEnd={endGesture}
           />
         </Row>
@@ -75,7 +76,7 @@ export function PointerPage({ look: { pointer } }: { look: Look }) {
             label="Colour of the pointer"
             value={pointer.colour}
             roles={roles}
-            onTurn={(colour) => turn('Pointer', (draft) => edits.setLook(draft, set({ colour })))}
+            onTurn={(colour) => turn(named('Pointer', edits.setLook(set({ colour }))))}
             onEnd={endGesture}
           />
         </Row>

@@ -1,15 +1,16 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { FolderOpen } from 'lucide-react';
 import { useRef } from 'react';
 import { toast } from '../../../ui/toast.ts';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import { uses, type FontUse, type Use } from '../../../../core/text/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { families, familyTitles, type Family } from '../../../../core/values/family.ts';
 import { learnFamilies } from '../../../../core/text/families.ts';
 import { api } from '../../../api/client.ts';
 import { fontStack } from '../../../render/type.ts';
-import { prepareType } from '../../../stores/drawing.ts';
-import { presentDesk, useDesk } from '../../../stores/desk.ts';
+import { prepareType } from '../../../session/drawing.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { Button, Row, Section, SelectField, SliderField } from '../../../ui/controls.tsx';
 
 const useTitles: Record<Use, { title: string; note: string; sample: string }> = {
@@ -37,7 +38,7 @@ export function TypePage({ look }: { look: Look }) {
   async function choose(use: Use, family: Family) {
     // Learned first, so that nothing moves twice.
     await learnFamilies([family]);
-    edit('Type', (draft) => edits.setLook(draft, change(use, { family })));
+    edit(named('Type', edits.setLook(change(use, { family }))));
   }
   return (
     <>
@@ -72,9 +73,7 @@ export function TypePage({ look }: { look: Look }) {
                   max={max}
                   step={key === 'weight' ? 25 : 1}
                   unit={unit}
-                  onTurn={(value) =>
-                    turn('Type', (draft) => edits.setLook(draft, change(use, { [key]: value })))
-                  }
+                  onTurn={(value) => turn(named('Type', edits.setLook(change(use, { [key]: value }))))}
                   onEnd={endGesture}
                 />
               </Row>
@@ -93,7 +92,7 @@ function OwnFont() {
     const id = presentDesk()?.id;
     const work = api.addFont(chosen).then(async (font) => {
       if (presentDesk()?.id !== id) return font;
-      useDesk.getState().edit(`Add ${font.name}`, (draft) => edits.addFont(draft, font));
+      useDesk.getState().edit(named(`Add ${font.name}`, edits.addFont(font)));
       const desk = presentDesk();
       if (desk) await prepareType(desk);
       return font;

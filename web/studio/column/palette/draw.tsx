@@ -1,13 +1,14 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { Pipette, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { toast } from '../../../ui/toast.ts';
 import type { Drawn } from '../../../../core/backdrop/drawn.ts';
 import type { Swatch } from '../../../../core/colour/extract.ts';
 import { drawRoles, schemeNames, schemes, type SchemeName } from '../../../../core/colour/scheme.ts';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import { roles as roleNames, type Role } from '../../../../core/values/roles.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useHalf } from '../../../stores/scene.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useHalf } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { IconButton, Row, Section } from '../../../ui/controls.tsx';
@@ -163,10 +164,10 @@ function SchemeCard({ name, swatches }: { name: SchemeName; swatches: readonly S
   const drawn = useMemo(() => drawRoles(swatches, name), [swatches, name]);
   const { title } = schemes[name];
   const label = `Draw the palette, ${title.toLowerCase()}`;
-  const wear = () => show(label, (draft) => edits.drawPalette(draft, drawn));
+  const wear = () => show(named(label, edits.drawPalette(drawn)));
 
   function take() {
-    edit(label, (draft) => edits.drawPalette(draft, drawn));
+    edit(named(label, edits.drawPalette(drawn)));
     const held = useDesk.getState().history?.present.look.held.length ?? 0;
     toast(
       held > 0

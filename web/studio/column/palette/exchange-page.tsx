@@ -1,3 +1,4 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { Download, FolderOpen } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { persist } from '../../../later.ts';
@@ -5,16 +6,16 @@ import { toast } from '../../../ui/toast.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
 import { drawRoles } from '../../../../core/colour/scheme.ts';
 import { terminalOf } from '../../../../core/colour/terminal.ts';
-import { edits } from '../../../../core/desk/edits.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import {
   exchanges,
   type Colours,
   type ExchangeName,
   type ReadColours,
 } from '../../../../core/exchange/exchange.ts';
-import type { Look } from '../../../../core/desk/schema.ts';
+import type { Look } from '../../../../core/look/schema.ts';
 import type { Half } from '../../../../core/values/roles.ts';
-import { presentDesk, useDesk } from '../../../stores/desk.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { Button, Section } from '../../../ui/controls.tsx';
 import { saveBytes } from '../../download.ts';
 
@@ -56,21 +57,21 @@ export function ExchangePage({ half, look }: { half: Half; look: Look }) {
     const say = (sentence: string) => toast(sentence, { action: { label: 'Undo', onClick: undo } });
     const { terminal } = found;
     if (terminal) {
-      edit('Terminal colours from a file', (draft) => edits.setTerminal(draft, half, terminal));
+      edit(named('Terminal colours from a file', edits.setTerminal(half, terminal)));
       say(`The terminal of the ${half} half has the colours of ${chosen.name}.`);
       return;
     }
-    const named = Object.values(found.roles).reduce((sum, roles) => sum + Object.keys(roles).length, 0);
-    if (named > 0) {
-      edit('Colours from a file', (draft) => edits.setRoles(draft, found.roles));
-      say(`${named} roles have the colours of ${chosen.name}.`);
+    const count = Object.values(found.roles).reduce((sum, roles) => sum + Object.keys(roles).length, 0);
+    if (count > 0) {
+      edit(named('Colours from a file', edits.setRoles(found.roles)));
+      say(`${count} roles have the colours of ${chosen.name}.`);
       return;
     }
     // Colours without a place: a palette is drawn from them, as from a picture's.
     const swatches = found.swatches
       .slice(0, 24)
       .map(({ colour }) => ({ colour, share: 1 / found.swatches.length }));
-    edit('Palette from a file', (draft) => edits.drawPalette(draft, drawRoles(swatches, 'calm')));
+    edit(named('Palette from a file', edits.drawPalette(drawRoles(swatches, 'calm'))));
     say(`A palette was drawn from the ${found.swatches.length} colours of ${chosen.name}.`);
   }
   return (

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { confusions, eyesTitles, otherEyes, seenBy } from '../../../../core/colour/eyes.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
-import type { Look } from '../../../../core/desk/schema.ts';
+import type { Look } from '../../../../core/look/schema.ts';
 import { roleTitles, roles as roleNames, type Half } from '../../../../core/values/roles.ts';
 import { useView, type Eyes } from '../../../stores/view.ts';
 

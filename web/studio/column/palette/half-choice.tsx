@@ -1,8 +1,9 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { Moon, Sun } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { edits } from '../../../../core/desk/edits.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useHalf } from '../../../stores/scene.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useHalf } from '../../../session/scene.ts';
 import { Segmented } from '../../../ui/controls.tsx';
 
 /** The half to look at; choosing one ends its going by the sun or by hours. */
@@ -22,7 +23,7 @@ export function HalfChoice() {
         { value: 'dark', label: 'Dark half', icon: <HalfName icon={<Moon size={14} />} text="Dark half" /> },
       ]}
       onChange={(next) =>
-        edit(`Switch to the ${next} half`, (draft) => edits.setHalf(draft, { by: 'choice', half: next }))
+        edit(named(`Switch to the ${next} half`, edits.setHalf({ by: 'choice', half: next })))
       }
     />
   );

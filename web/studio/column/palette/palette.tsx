@@ -1,7 +1,8 @@
 import { ArrowLeftRight, Eye, SquareTerminal } from 'lucide-react';
 import { roles as roleNames } from '../../../../core/values/roles.ts';
-import { useDesk } from '../../../stores/desk.ts';
-import { useHalf, useScreenInView } from '../../../stores/scene.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useHalf } from '../../../session/scene.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 import { Section } from '../../../ui/controls.tsx';
 import { PageLink } from '../page-link.tsx';

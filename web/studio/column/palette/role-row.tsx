@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { ChevronDown, Pin, PinOff } from 'lucide-react';
 import { useState } from 'react';
 import { contrast } from '../../../../core/values/colour.ts';
@@ -6,8 +7,8 @@ import { paletteOf } from '../../../../core/colour/look.ts';
 import { nudged, nudges, type Nudge } from '../../../../core/colour/nudge.ts';
 import { isStep, mayStepFrom, resolveRoles, stepBetween } from '../../../../core/colour/roles.ts';
 import { surfaceRoles } from '../../../../core/colour/scheme.ts';
-import { edits } from '../../../../core/desk/edits.ts';
-import type { Look } from '../../../../core/desk/schema.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Look } from '../../../../core/look/schema.ts';
 import {
   roleTitles,
   roles as roleNames,
@@ -15,7 +16,7 @@ import {
   type Role,
   type Step,
 } from '../../../../core/values/roles.ts';
-import { useDesk } from '../../../stores/desk.ts';
+import { useDesk } from '../../../session/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { Row, SelectField, SliderField } from '../../../ui/controls.tsx';
 
@@ -55,9 +56,7 @@ export function RoleRow({ role, half, look }: RoleProps) {
           label={title}
           colour={colour}
           isMarked
-          onTurn={(next) =>
-            turn(`Change ${title.toLowerCase()}`, (draft) => edits.setRole(draft, half, role, next))
-          }
+          onTurn={(next) => turn(named(`Change ${title.toLowerCase()}`, edits.setRole(half, role, next)))}
           onEnd={endGesture}
         />
         <span
@@ -113,9 +112,7 @@ function Making({ role, half, look }: RoleProps) {
   const others = roleNames.filter((other) => other !== role && mayStepFrom(role, other, values));
   const setStep = (change: Partial<Step>) =>
     isStep(value) &&
-    turn(`Step of ${title.toLowerCase()}`, (draft) =>
-      edits.setRole(draft, half, role, { ...value, ...change }),
-    );
+    turn(named(`Step of ${title.toLowerCase()}`, edits.setRole(half, role, { ...value, ...change })));
   const amount = (label: string, key: 'lighter' | 'more' | 'warmer', limit: number) =>
     isStep(value) && (
       <Row label={label}>
@@ -145,14 +142,16 @@ function Making({ role, half, look }: RoleProps) {
             })),
           ]}
           onChange={(from) =>
-            edit(`What ${title.toLowerCase()} is made of`, (draft) =>
-              edits.setRole(
-                draft,
-                half,
-                role,
-                from === 'colour'
-                  ? colours[role]
-                  : stepBetween(from as Role, colours[from as Role], colours[role]),
+            edit(
+              named(
+                `What ${title.toLowerCase()} is made of`,
+                edits.setRole(
+                  half,
+                  role,
+                  from === 'colour'
+                    ? colours[role]
+                    : stepBetween(from as Role, colours[from as Role], colours[role]),
+                ),
               ),
             )
           }
@@ -167,8 +166,11 @@ function Making({ role, half, look }: RoleProps) {
             key={nudge}
             type="button"
             onClick={() =>
-              edit(`${nudges[nudge].title}: ${title.toLowerCase()}`, (draft) =>
-                edits.setRole(draft, half, role, nudged(value, nudge)),
+              edit(
+                named(
+                  `${nudges[nudge].title}: ${title.toLowerCase()}`,
+                  edits.setRole(half, role, nudged(value, nudge)),
+                ),
               )
             }
             className="h-7 rounded-md bg-pit text-[12px] text-dust hover:text-chalk"
@@ -180,7 +182,7 @@ function Making({ role, half, look }: RoleProps) {
       <button
         type="button"
         aria-pressed={isHeld}
-        onClick={() => edit(isHeld ? 'Let go' : 'Hold', (draft) => edits.hold(draft, role, !isHeld))}
+        onClick={() => edit(named(isHeld ? 'Let go' : 'Hold', edits.hold(role, !isHeld)))}
         className={clsx(
           'inline-flex h-7 items-center gap-1.5 justify-self-start rounded-md px-1.5 text-[12px] hover:text-chalk',
           isHeld ? 'text-brass' : 'text-dust',

@@ -1,10 +1,11 @@
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { contrast } from '../../../../core/values/colour.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
 import { ansiNames, terminalOf } from '../../../../core/colour/terminal.ts';
-import { edits } from '../../../../core/desk/edits.ts';
-import type { Look } from '../../../../core/desk/schema.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Look } from '../../../../core/look/schema.ts';
 import type { Half } from '../../../../core/values/roles.ts';
-import { useDesk } from '../../../stores/desk.ts';
+import { useDesk } from '../../../session/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { Section } from '../../../ui/controls.tsx';
 import { HalfChoice } from './half-choice.tsx';
@@ -17,11 +18,14 @@ export function TerminalPage({ half, look }: { half: Half; look: Look }) {
   const { ground, ink, colours } = terminal;
   const worst = Math.min(...colours.map((colour) => contrast(colour, ground)));
   const set = (index: number, colour: string) =>
-    turn('Terminal colour', (draft) =>
-      edits.setTerminal(draft, half, {
-        ...terminal,
-        colours: colours.map((one, at) => (at === index ? colour : one)),
-      }),
+    turn(
+      named(
+        'Terminal colour',
+        edits.setTerminal(half, {
+          ...terminal,
+          colours: colours.map((one, at) => (at === index ? colour : one)),
+        }),
+      ),
     );
   return (
     <>
@@ -54,7 +58,7 @@ export function TerminalPage({ half, look }: { half: Half; look: Look }) {
             <button
               type="button"
               className="text-brass hover:underline"
-              onClick={() => edit('Follow the palette', (draft) => edits.setTerminal(draft, half, null))}
+              onClick={() => edit(named('Follow the palette', edits.setTerminal(half, null)))}
             >
               follow the palette again
             </button>

@@ -1,0 +1,37 @@
+import type { Draft } from 'immer';
+import type { Backdrop } from '../backdrop/schema.ts';
+import type { Look } from '../look/schema.ts';
+import type { GeoPlace } from '../values/earth.ts';
+import type { Application } from './sections/applications.ts';
+import type { Edge } from './sections/edges.ts';
+import type { Screen } from './sections/screens.ts';
+import type { Widget } from './sections/widgets.ts';
+import type { Workspace } from './sections/workspaces.ts';
+
+/** What each section of the document holds; sections/list.ts says how each is checked. */
+export interface Sections {
+  screens: Screen[];
+  look: Look;
+  backdrops: Backdrop[];
+  edges: Edge[];
+  widgets: Widget[];
+  applications: Application[];
+  workspaces: Workspace[];
+}
+
+export const FORMAT = 2;
+
+/** The document. */
+export interface Desk extends Sections {
+  format: typeof FORMAT;
+  id: string;
+  name: string;
+  place: GeoPlace;
+  /** Of everything simulated on the desk. */
+  seed: number;
+}
+
+export type DeskDraft = Draft<Desk>;
+
+/** A part: something with a place and a finish of its own, whichever section holds it. */
+export type Part = Edge | Widget;

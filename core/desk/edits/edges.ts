@@ -1,0 +1,40 @@
+import type { Side } from '../../values/geometry.ts';
+import type { Edge, Item } from '../sections/edges.ts';
+import { byId, editOf } from './edit.ts';
+
+/** Changes of panels and docks, and of the items on them. */
+export const edgeEdits = {
+  addEdge: (edge: Edge) => editOf(`Add ${edge.kind}`, (desk) => void desk.edges.push(edge)),
+
+  setEdge: (id: string, change: Partial<Omit<Edge, 'id' | 'items'>>) =>
+    editOf('Edge', (desk) => {
+      const edge = byId(desk.edges, id);
+      if (edge) Object.assign(edge, change);
+    }),
+
+  moveEdge: (id: string, side: Side) =>
+    editOf('Move edge', (desk) => {
+      const edge = byId(desk.edges, id);
+      if (edge) edge.side = side;
+    }),
+
+  addItem: (edge: string, item: Item, index: number) =>
+    editOf('Add item', (desk) => void byId(desk.edges, edge)?.items.splice(index, 0, item)),
+
+  setItem: (edge: string, id: string, options: Record<string, unknown>) =>
+    editOf('Item', (desk) => {
+      const item = byId(byId(desk.edges, edge)?.items ?? [], id);
+      if (item) Object.assign(item.options, options);
+    }),
+
+  /** Moves an item to an index among the items of its edge or of another one. */
+  moveItem: (id: string, toEdge: string, index: number) =>
+    editOf('Reorder', (desk) => {
+      const from = desk.edges.find((edge) => edge.items.some((item) => item.id === id));
+      const to = byId(desk.edges, toEdge);
+      const at = from?.items.findIndex((item) => item.id === id) ?? -1;
+      if (!from || !to || at < 0 || (from === to && at === index)) return;
+      const [item] = from.items.splice(at, 1);
+      if (item) to.items.splice(index, 0, item);
+    }),
+};

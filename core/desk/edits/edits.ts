@@ -1,0 +1,19 @@
+import { backdropEdits } from './backdrops.ts';
+import { deskEdits } from './desk.ts';
+import { edgeEdits } from './edges.ts';
+import { lookEdits } from './look.ts';
+import { partEdits } from './parts.ts';
+import { widgetEdits } from './widgets.ts';
+
+/**
+ * Every change of a desk has a name here. What names a part that is not there changes nothing. Positions come from the
+ * scene: edits that keep a part where it stands take its solved rectangle.
+ */
+export const edits = {
+  ...deskEdits,
+  ...backdropEdits,
+  ...lookEdits,
+  ...edgeEdits,
+  ...widgetEdits,
+  ...partEdits,
+};

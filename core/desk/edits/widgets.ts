@@ -1,0 +1,100 @@
+import type { Draft } from 'immer';
+import type { Rect } from '../../values/geometry.ts';
+import type { Hanging } from '../../values/place.ts';
+import { placeAt, type Ground } from '../ground.ts';
+import { widgetsInCircles, type Widget } from '../sections/widgets.ts';
+import { byId, editOf } from './edit.ts';
+
+/** Changes of widgets. */
+export const widgetEdits = {
+  addWidget: (widget: Widget) => editOf('Add widget', (desk) => void desk.widgets.push(widget)),
+
+  setWidgets: (ids: readonly string[], change: Partial<Omit<Widget, 'id' | 'type' | 'options'>>) =>
+    editOf('Widget', (desk) => {
+      for (const id of ids) {
+        const widget = byId(desk.widgets, id);
+        if (widget) Object.assign(widget, change);
+      }
+    }),
+
+  setWidgetOptions: (id: string, options: Record<string, unknown>) =>
+    editOf('Option', (desk) => {
+      const widget = byId(desk.widgets, id);
+      if (widget) Object.assign(widget.options, options);
+    }),
+
+  /** Puts widgets at solved rectangles; each keeps what it hangs from. Locked ones stay. */
+  moveWidgets: (rects: ReadonlyMap<string, Rect>, ground: Ground) =>
+    editOf('Move', (desk) => {
+      // A neighbour may be among what moves: offsets are measured to where it will be.
+      const after: Ground = { ...ground, rects: new Map([...ground.rects, ...rects]) };
+      for (const [id, rect] of rects) {
+        const widget = byId(desk.widgets, id);
+        if (!widget || widget.locked) continue;
+        // What it hangs from stays; only the offsets are written.
+        const { hangs, x, y } = placeAt(widget.place.hangs, rect, after);
+        if (hangs === widget.place.hangs) Object.assign(widget.place, { x, y });
+        else widget.place = { hangs, x, y };
+      }
+    }),
+
+  /** Hangs a widget from something else; it stays where it stands. */
+  hangWidget: (id: string, hangs: Hanging, ground: Ground) =>
+    editOf('Hang', (desk) => {
+      const widget = byId(desk.widgets, id);
+      const rect = ground.rects.get(id);
+      if (!widget || !rect) return;
+      const before = widget.place;
+      // Exact: what changes is what it hangs from, not where it stands.
+      widget.place = placeAt(hangs, rect, ground, 0.01);
+      if (widgetsInCircles(desk.widgets).has(id)) widget.place = before;
+    }),
+
+  /** Copies stand a step away from what they copy; a copy of something hanging from a copied part hangs from the copy. */
+  duplicateWidgets: (copies: ReadonlyMap<string, string>, step = 24) =>
+    editOf('Duplicate', (desk) => {
+      for (const original of desk.widgets.filter((widget) => copies.has(widget.id))) {
+        const copy = structuredClone(plain(original)) as Draft<Widget>;
+        copy.id = copies.get(original.id) ?? copy.id;
+        copy.locked = false;
+        const { hangs } = copy.place;
+        if (hangs.from === 'part' && copies.has(hangs.part)) {
+          hangs.part = copies.get(hangs.part) ?? hangs.part;
+        } else {
+          copy.place.x += step;
+          copy.place.y += step;
+        }
+        desk.widgets.push(copy);
+      }
+    }),
+
+  /** Moves widgets in the order of what stands above what: one step, or all the way. */
+  orderWidgets: (ids: readonly string[], to: 'front' | 'forward' | 'back' | 'behind') =>
+    editOf('Order', (desk) => {
+      const chosen = new Set(ids);
+      const isChosen = (widget: Widget) => chosen.has(widget.id);
+      if (to === 'front' || to === 'back') {
+        const moved = desk.widgets.filter(isChosen);
+        const rest = desk.widgets.filter((widget) => !isChosen(widget));
+        desk.widgets = to === 'front' ? [...rest, ...moved] : [...moved, ...rest];
+        return;
+      }
+      stepOver(desk.widgets, isChosen, to === 'forward' ? 1 : -1);
+    }),
+};
+
+/** Moves what is chosen over its next neighbour that is not. */
+function stepOver<T>(list: T[], isChosen: (one: T) => boolean, by: 1 | -1): void {
+  const order = list.map((_, index) => (by === 1 ? list.length - 1 - index : index));
+  for (const index of order) {
+    const [mine, theirs] = [list[index], list[index + by]];
+    if (mine && theirs && isChosen(mine) && !isChosen(theirs)) {
+      list[index] = theirs;
+      list[index + by] = mine;
+    }
+  }
+}
+
+function plain<T>(draft: T): T {
+  return JSON.parse(JSON.stringify(draft)) as T;
+}

@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { EdgeFrame } from '../../arrange/schema.ts';
+import { itemKinds, type ItemType } from '../../items/list.ts';
+import { Id } from '../../values/id.ts';
+import { defineSection, without } from './section.ts';
+
+const itemSchemas = itemKinds.map((kind) =>
+  z.looseObject({ id: Id, type: z.literal(kind.type), options: kind.options }),
+);
+export interface Item {
+  id: string;
+  type: ItemType;
+  options: Record<string, unknown>;
+}
+
+/** The schema of an edge, for forms too. */
+export const Edge = EdgeFrame.extend({
+  items: z.array(z.discriminatedUnion('type', itemSchemas as never)).max(200),
+});
+export type Edge = EdgeFrame & { items: Item[] };
+
+export const edges = defineSection({
+  key: 'edges',
+  schema: z.array(Edge).max(40),
+  ids: (list) =>
+    list.flatMap(({ id, items }, index) => [
+      [['edges', index], id] as const,
+      ...items.map((item, at) => [['edges', index, 'items', at], item.id] as const),
+    ]),
+  check({ edges: list }, { screens }, say) {
+    list.forEach(({ screen }, i) => {
+      if (!screens.has(screen)) say(['edges', i, 'screen'], `names a screen that is not there: "${screen}"`);
+    });
+  },
+  parts: (list) => list,
+  forget(desk, gone) {
+    desk.edges = without(desk.edges, ({ id, screen }) => gone.has(id) || gone.has(screen));
+    for (const edge of desk.edges) edge.items = without(edge.items, ({ id }) => gone.has(id));
+  },
+});

@@ -1,0 +1,29 @@
+import type { Part, Sections } from '../desk.ts';
+import { applications } from './applications.ts';
+import { backdrops } from './backdrops.ts';
+import { edges } from './edges.ts';
+import { look } from './look.ts';
+import { screens } from './screens.ts';
+import type { Path, Section } from './section.ts';
+import { widgets } from './widgets.ts';
+import { workspaces } from './workspaces.ts';
+
+/** Every section of the document, by its key; in this order its parts are painted. Add a new one here. */
+const all: { [Key in keyof Sections]: Section<Key> } = {
+  screens,
+  look,
+  backdrops,
+  edges,
+  widgets,
+  applications,
+  workspaces,
+};
+
+/** A section where any may stand. */
+type AnySection = Omit<Section<keyof Sections>, 'ids' | 'parts'> & {
+  ids?(value: unknown): Iterable<readonly [Path, string]>;
+  parts?(value: unknown): Part[];
+};
+
+/** The sections one after another, their own types erased. */
+export const sections = Object.values(all) as unknown as readonly AnySection[];

@@ -1,0 +1,121 @@
+import { z } from 'zod';
+import { OwnFinish } from '../../arrange/schema.ts';
+import type { Finish } from '../../values/finish.ts';
+import { Id } from '../../values/id.ts';
+import { Place } from '../../values/place.ts';
+import { widgetKinds, type WidgetType } from '../../widgets/list.ts';
+import { freePlace } from '../ground.ts';
+import { defineSection, idsIn, without } from './section.ts';
+
+/** What every widget has, whatever its kind. */
+export const WidgetFrame = z.looseObject({
+  id: Id,
+  place: Place,
+  scale: z.number().min(0.1).max(10),
+  finish: OwnFinish,
+  locked: z.boolean(),
+  clicksThrough: z.boolean(),
+});
+const widgetSchemas = widgetKinds.map((kind) =>
+  WidgetFrame.extend({
+    type: z.literal(kind.type),
+    face: z.enum(kind.faces.map((face) => face.id) as [string, ...string[]]),
+    options: kind.options,
+  }),
+);
+export interface Widget {
+  id: string;
+  type: WidgetType;
+  face: string;
+  options: Record<string, unknown>;
+  place: Place;
+  scale: number;
+  finish: Finish | null;
+  locked: boolean;
+  clicksThrough: boolean;
+}
+
+export const widgets = defineSection({
+  key: 'widgets',
+  schema: z
+    .array(z.discriminatedUnion('type', widgetSchemas as never))
+    .max(4000)
+    .meta({ description: 'The later one stands above' }),
+  ids: (list) => idsIn('widgets', list),
+  check({ widgets: list }, { screens, parts }, say) {
+    list.forEach(({ place: { hangs } }, i) => {
+      const path = (key: string) => ['widgets', i, 'place', 'hangs', key];
+      if (hangs.from !== 'part') {
+        if (!screens.has(hangs.screen))
+          say(path('screen'), `names a screen that is not there: "${hangs.screen}"`);
+      } else if (!parts.has(hangs.part)) {
+        say(path('part'), `names a part that is not there: "${hangs.part}"`);
+      }
+    });
+    const inCircle = widgetsInCircles(list);
+    list.forEach(({ id }, i) => {
+      if (inCircle.has(id)) say(['widgets', i, 'place', 'hangs', 'part'], 'hangs, in a circle, from itself');
+    });
+  },
+  parts: (list) => list,
+  /** What hung from a part that is gone stays where it stands, hanging from the desk. */
+  forget(desk, gone, ground) {
+    desk.widgets = without(
+      desk.widgets,
+      ({ id, place: { hangs } }) => gone.has(id) || (hangs.from !== 'part' && gone.has(hangs.screen)),
+    );
+    for (const widget of desk.widgets) {
+      const { hangs } = widget.place;
+      if (hangs.from !== 'part' || !gone.has(hangs.part)) continue;
+      const rect = ground?.rects.get(widget.id);
+      const screen = ground?.screen.id ?? desk.screens[0]?.id ?? '';
+      widget.place =
+        rect && ground
+          ? freePlace(rect, ground)
+          : { hangs: { from: 'free', screen, point: 'centre' }, x: 0, y: 0 };
+    }
+  },
+});
+
+/** Ids of the widgets from which following what they hang from leads back to them. Each is passed once. */
+export function widgetsInCircles(list: readonly Widget[]): Set<string> {
+  const hosts = hostsOf(list);
+  const done = new Set<string>();
+  const inCircle = new Set<string>();
+  for (const { id } of list) {
+    const passed: string[] = [];
+    const here = new Set<string>();
+    let at: string | undefined = id;
+    while (at !== undefined && !done.has(at) && !here.has(at)) {
+      passed.push(at);
+      here.add(at);
+      at = hosts.get(at);
+    }
+    // Met again on the same way: from there on it is a circle.
+    if (at !== undefined && here.has(at))
+      for (const one of passed.slice(passed.indexOf(at))) inCircle.add(one);
+    for (const one of passed) done.add(one);
+  }
+  return inCircle;
+}
+
+/** What each widget that hangs from a part hangs from. */
+function hostsOf(list: readonly Widget[]): Map<string, string> {
+  return new Map(
+    list.flatMap(({ id, place: { hangs } }) => (hangs.from === 'part' ? [[id, hangs.part] as const] : [])),
+  );
+}
+
+/** Ids of a part and of all widgets that hang from it, in however many steps. */
+export function hangingFrom(id: string, list: readonly Widget[]): Set<string> {
+  const guests = new Map<string, string[]>();
+  for (const [guest, host] of hostsOf(list)) {
+    const others = guests.get(host);
+    if (others) others.push(guest);
+    else guests.set(host, [guest]);
+  }
+  const found = new Set([id]);
+  // A set is walked to its end while it grows.
+  for (const part of found) for (const guest of guests.get(part) ?? []) found.add(guest);
+  return found;
+}

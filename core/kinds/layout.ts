@@ -1,0 +1,140 @@
+import type { Surface } from '../colour/look.ts';
+import { inkOf, capHeight, setStyle, steadyWidth, textWidth } from '../text/measure.ts';
+import type { Ink, DeskFont } from '../text/cuts.ts';
+import { uses, type Use } from '../text/schema.ts';
+import type { ShippedFamily } from '../values/family.ts';
+import { bottom, right, type Rect, type Size } from '../values/geometry.ts';
+
+/**
+ * The inside of a part is laid out once, here in the core: its size, the judging of its texts and its drawing all read
+ * the same runs and boxes. All lengths are px at scale 1, from the top left of what the part shows.
+ */
+
+export type Fonts = Readonly<Record<Use, DeskFont>>;
+
+/** A use of the desk's type, or a family of the part's own. */
+export type FontName = Use | ShippedFamily;
+
+/** A colour of the surface that the part stands on by what it is for, or #rrggbb. */
+export type Paint = keyof Pick<Surface, 'ink' | 'softInk'> | `#${string}`;
+
+/** A paint as #rrggbb. */
+export function paintOn(surface: Surface, paint: Paint): string {
+  return paint === 'ink' || paint === 'softInk' ? surface[paint] : paint;
+}
+
+/** One line of text in one setting. */
+export interface Run {
+  text: string;
+  /** Where the pen starts. */
+  x: number;
+  /** The line of writing. */
+  baseline: number;
+  font: FontName;
+  /** As set, the desk's own size, weight and spacing (em) included. */
+  size: number;
+  weight: number;
+  spacing: number;
+  colour: Paint;
+  /** What the eye sees: from the tallest to the deepest letter, without the room that fonts keep around them. */
+  ink: Rect;
+}
+
+export interface Layout {
+  size: Size;
+  runs: readonly Run[];
+}
+
+/** How a line is set, before the desk's own size, weight and spacing come to it. */
+export interface LineStyle {
+  font: FontName;
+  size: number;
+  weight: number;
+  /** em */
+  spacing?: number;
+  colour?: Paint;
+}
+
+/** A line that was set and waits for its place. */
+export interface Line {
+  run: Omit<Run, 'x' | 'baseline' | 'ink'>;
+  ink: Ink;
+  /** Of the ink: as it is, and with every figure as wide as the widest, which is the room that it is given. */
+  width: number;
+  room: number;
+  /** How high a capital stands. */
+  cap: number;
+}
+
+/** The font of a name, for measuring. */
+export function fontNamed(name: FontName, fonts: Fonts): DeskFont {
+  return isUse(name) ? fonts[name] : { family: name, size: 100, weight: 0, spacing: 0, metrics: null };
+}
+
+export function isUse(name: string): name is Use {
+  return (uses as readonly string[]).includes(name);
+}
+
+export function setLine(text: string, { font, colour = 'ink', ...rest }: LineStyle, fonts: Fonts): Line {
+  const style = { font: fontNamed(font, fonts), ...rest };
+  const ink = inkOf(text, style);
+  const around = ink.left + ink.right;
+  return {
+    run: { text, font, colour, ...setStyle(style) },
+    ink,
+    width: Math.max(0, textWidth(text, style) - around),
+    room: Math.max(0, steadyWidth(text, style) - around),
+    cap: capHeight(style),
+  };
+}
+
+/** Where along a line of writing a line stands, by its ink. */
+export type Across = { left: number } | { centre: number } | { right: number };
+
+/** Puts a line in its place. */
+export function putLine({ run, ink, width }: Line, across: Across, baseline: number): Run {
+  const left =
+    'left' in across ? across.left : 'centre' in across ? across.centre - width / 2 : across.right - width;
+  return {
+    ...run,
+    x: left - ink.left,
+    baseline,
+    ink: { x: left, y: baseline - ink.top, width, height: ink.top + ink.bottom },
+  };
+}
+
+/** The line of writing on which capitals stand in the middle of a stretch. */
+export function middleBaseline({ cap }: Line, from: number, length: number): number {
+  return from + (length + cap) / 2;
+}
+
+/** Around everything, in whole px. */
+export function sizeAround(rects: readonly Rect[]): Size {
+  return {
+    width: Math.ceil(Math.max(0, ...rects.map(right)) - TINY),
+    height: Math.ceil(Math.max(0, ...rects.map(bottom)) - TINY),
+  };
+}
+/** What floating point alone adds. */
+const TINY = 1e-6;
+
+/** The room of a line as a rectangle: its ink, as wide as it can become. */
+export function roomOf({ ink, room }: Line, { left, baseline }: { left: number; baseline: number }): Rect {
+  return { x: left, y: baseline - ink.top, width: room, height: ink.top + ink.bottom };
+}
+
+/** Words in as many lines as a width asks for; a word that is wider than it stands alone. */
+export function wrap(text: string, style: LineStyle, fonts: Fonts, width: number): Line[] {
+  const lines: Line[] = [];
+  let words: string[] = [];
+  for (const word of text.split(' ')) {
+    const longer = setLine([...words, word].join(' '), style, fonts);
+    if (words.length > 0 && longer.width > width) {
+      lines.push(setLine(words.join(' '), style, fonts));
+      words = [word];
+    } else {
+      words.push(word);
+    }
+  }
+  return [...lines, setLine(words.join(' '), style, fonts)];
+}

@@ -1,0 +1,119 @@
+import { hangFromNeighbour } from '../arrange/place.ts';
+import { surfaceOf } from '../colour/look.ts';
+import type { Application } from '../desk/sections/applications.ts';
+import type { Edge } from '../desk/sections/edges.ts';
+import { putLine, setLine, type Fonts, type Run } from '../kinds/layout.ts';
+import { bottom, isHorizontal, moveInside, type Rect } from '../values/geometry.ts';
+import type { SceneAppList, SceneEdge } from './scene.ts';
+import type { Solving } from './solving.ts';
+
+/** Px of the list: its width, its rows, the field above them, and the room around. */
+const WIDTH = 380;
+const ROW = 58;
+const SEARCH = 52;
+const AROUND = 8;
+const INSIDE = 16;
+const ICON = 30;
+/** Between the list and its edge, and what it leaves of the screen. */
+const OFF = 10;
+
+const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
+
+/** The list of applications beside the button that opens it; null on a screen without one. It scrolls where it is long. */
+export function solveAppList(
+  screen: Rect,
+  edges: readonly SceneEdge[],
+  { desk, palette, facts: { fonts } }: Solving,
+): SceneAppList | null {
+  const edge = edges.find(({ items }) => items.some(({ type }) => type === 'app-list'));
+  const button = edge?.items.find(({ type }) => type === 'app-list');
+  const source = desk.edges.find(({ id }) => id === edge?.id);
+  if (!edge || !button || !source) return null;
+  const rows = Math.max(1, desk.applications.length) * ROW;
+  const head = AROUND + SEARCH + AROUND;
+  const size = {
+    width: Math.min(WIDTH, screen.width),
+    height: Math.min(head + rows + AROUND, screen.height - 2 * OFF),
+  };
+  const rect = moveInside(
+    hangFromNeighbour(opposite[edge.side], 'start', besideOf(edge, button.rect), size, {
+      x: isHorizontal(edge.side) ? 0 : OFF,
+      y: isHorizontal(edge.side) ? OFF : 0,
+    }),
+    screen,
+  );
+  return {
+    id: 'app-list',
+    rect,
+    surface: surfaceFor(source, palette, desk.look.finish),
+    search: { x: AROUND, y: AROUND, width: size.width - 2 * AROUND, height: SEARCH },
+    hint: textAt('Search applications', AROUND, SEARCH, 20, 'softInk', fonts),
+    none: textAt('No application like that', head, ROW, 18, 'ink', fonts),
+    rows: { x: AROUND, y: head, width: size.width - 2 * AROUND, height: size.height - head - AROUND },
+    rowHeight: ROW,
+    entries: desk.applications.map((application) => entryOf(application, fonts)),
+  };
+}
+
+/** The strip of the edge level with the button. */
+function besideOf(edge: SceneEdge, button: Rect): Rect {
+  return isHorizontal(edge.side)
+    ? { ...button, y: edge.rect.y, height: edge.rect.height }
+    : { ...button, x: edge.rect.x, width: edge.rect.width };
+}
+
+/** Nothing shows through a list: what lies beneath changes with every desk. */
+function surfaceFor(edge: Edge, palette: Solving['palette'], finish: Solving['desk']['look']['finish']) {
+  const own = edge.finish ?? finish;
+  return surfaceOf(
+    {
+      ...own,
+      kind: 'matte',
+      tint: own.kind === 'bare' ? 'surface' : own.tint,
+      radius: Math.max(10, own.radius),
+    },
+    palette,
+  );
+}
+
+function textAt(
+  text: string,
+  y: number,
+  height: number,
+  size: number,
+  colour: 'ink' | 'softInk',
+  fonts: Fonts,
+): Run {
+  const line = setLine(text, { font: 'text', size, weight: 400, colour }, fonts);
+  return putLine(line, { left: AROUND + INSIDE }, y + (height + line.cap) / 2);
+}
+
+/** A row: its icon, its name, and what it is for. Px from the row's top left. */
+function entryOf({ id, Name, Comment, Icon }: Application, fonts: Fonts): SceneAppList['entries'][number] {
+  const left = INSIDE + ICON + INSIDE;
+  const name = setLine(Name, { font: 'text', size: 20, weight: 400 }, fonts);
+  const words = setLine(Comment, { font: 'text', size: 15, weight: 400, colour: 'softInk' }, fonts);
+  const gap = Comment ? 9 : 0;
+  const height = name.cap + (Comment ? gap + words.cap : 0);
+  const top = (ROW - height) / 2;
+  const first = putLine(name, { left }, top + name.cap);
+  return {
+    id,
+    icon: { name: Icon, rect: { x: INSIDE, y: (ROW - ICON) / 2, width: ICON, height: ICON } },
+    name: Name,
+    search: [Name, Comment].join(' '),
+    runs: Comment ? [first, putLine(words, { left }, top + name.cap + gap + words.cap)] : [first],
+  };
+}
+
+/** The rows in sight while nothing is searched for, each with where it stands on the screen. */
+export function rowsInSight(list: SceneAppList): { entry: SceneAppList['entries'][number]; rect: Rect }[] {
+  const left = list.rect.x + list.rows.x;
+  const top = list.rect.y + list.rows.y;
+  return list.entries
+    .map((entry, index) => ({
+      entry,
+      rect: { x: left, y: top + index * list.rowHeight, width: list.rows.width, height: list.rowHeight },
+    }))
+    .filter(({ rect }) => bottom(rect) <= top + list.rows.height + 0.5);
+}

@@ -1,0 +1,81 @@
+import { freeAfter, layEdge, type Flowing } from '../arrange/edges.ts';
+import type { Edge, Item } from '../desk/sections/edges.ts';
+import { itemKindOf } from '../items/list.ts';
+import type { ItemContext } from '../kinds/kind.ts';
+import type { Layout } from '../kinds/layout.ts';
+import { isHorizontal, type Rect, type Size } from '../values/geometry.ts';
+import type { SceneEdge, SceneItem } from './scene.ts';
+import { groundFor, type Solving } from './solving.ts';
+
+/** The edges of a screen, each of which takes its strip off the free area, and what they leave of it. */
+export function solveEdges(screen: string, rect: Rect, solving: Solving): { edges: SceneEdge[]; free: Rect } {
+  let free = rect;
+  const edges: SceneEdge[] = [];
+  for (const edge of solving.desk.edges) {
+    if (edge.screen !== screen) continue;
+    edges.push(solveEdge(edge, free, solving));
+    free = freeAfter(edge, free);
+  }
+  return { edges, free };
+}
+
+interface Looked {
+  item: Item;
+  view: unknown;
+  layout: Layout;
+  flowing: Flowing;
+}
+
+function lookAt(item: Item, context: ItemContext, { needs }: Solving): Looked {
+  const kind = itemKindOf(item.type);
+  needs.add(kind.needs?.(item.options) ?? []);
+  const view = kind.view(item.options, context);
+  const layout = kind.layout(view, context);
+  return {
+    item,
+    view,
+    layout,
+    flowing: {
+      length: context.isVertical ? layout.size.height : layout.size.width,
+      weight: kind.weight?.(item.options) ?? null,
+      isBlank: kind.isBlank ?? false,
+    },
+  };
+}
+
+function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
+  const { surface, context: onSurface } = groundFor(edge.finish, solving);
+  const context: ItemContext = {
+    ...onSurface,
+    edge: edge.kind,
+    side: edge.side,
+    thickness: edge.thickness,
+    iconSize: Math.min(edge.iconSize, edge.thickness),
+    isVertical: !isHorizontal(edge.side),
+  };
+  const looked = edge.items.map((item) => lookAt(item, context, solving));
+  const laid = layEdge(
+    edge,
+    looked.map(({ flowing }) => flowing),
+    free,
+  );
+  return {
+    id: edge.id,
+    kind: edge.kind,
+    side: edge.side,
+    rect: laid.rect,
+    surface,
+    touchesSide: edge.margin === 0,
+    missing: laid.missing,
+    items: looked.map(({ item, view, layout }, index) => {
+      const rect = laid.items[index] ?? laid.rect;
+      const at = middleOf(rect, layout.size);
+      return { id: item.id, type: item.type, view, layout, rect, at } as SceneItem;
+    }),
+  };
+}
+
+/** Where what an item shows begins in its box: in the middle of it, also where the edge has too little room. */
+function middleOf({ width, height }: Size, size: Size) {
+  return { x: (width - size.width) / 2, y: (height - size.height) / 2 };
+}

@@ -1,0 +1,71 @@
+import { surfaceOf, type Palette, type Surface } from '../colour/look.ts';
+import type { Desk } from '../desk/desk.ts';
+import type { Widget } from '../desk/sections/widgets.ts';
+import type { DeskFacts, WidgetContext } from '../kinds/kind.ts';
+import type { Paint } from '../kinds/layout.ts';
+import type { Need, Readings, Tick } from '../sources/readings.ts';
+import { SIMULATED } from '../sources/source.ts';
+import type { Finish } from '../values/finish.ts';
+import type { Colour, Half } from '../values/roles.ts';
+
+/** What is known and gathered while a desk is solved. */
+export interface Solving {
+  desk: Desk;
+  palette: Palette;
+  readings: Readings;
+  facts: DeskFacts;
+  moment: number;
+  half: Half;
+  isAppListOpen: boolean;
+  needs: Needs;
+  /** By the colour beneath. */
+  contexts: Map<string, WidgetContext>;
+  /** By the id of their screen. */
+  widgets: Map<string, Widget[]>;
+}
+
+/** Gathers what the parts of a desk read, and how often they must be looked at. */
+export class Needs {
+  private readonly ticks = new Set<Tick>();
+  private readonly found = new Map<string, { source: string; origin: string }>();
+
+  add(needs: readonly Need[]): void {
+    for (const { source, origin = SIMULATED, every } of needs) {
+      this.ticks.add(every);
+      this.found.set(`${source} ${origin}`, { source, origin });
+    }
+  }
+
+  every(tick: Tick): void {
+    this.ticks.add(tick);
+  }
+
+  get tick(): Tick {
+    return this.ticks.has('second') ? 'second' : this.ticks.has('minute') ? 'minute' : null;
+  }
+
+  /** Sources and origins, each once. */
+  get all(): { source: string; origin: string }[] {
+    return [...this.found.values()];
+  }
+}
+
+/** A part's surface, and what its kind may know. */
+export function groundFor(
+  own: Finish | null,
+  { desk, palette, contexts, facts, readings }: Solving,
+): { surface: Surface; context: WidgetContext } {
+  const surface = surfaceOf(own ?? desk.look.finish, palette);
+  const beneath = surface.kind === 'bare' ? palette.roles.ground : surface.tint;
+  // Many finishes, few colours: parts on the same colour share what they know.
+  let context = contexts.get(beneath);
+  if (!context) {
+    context = {
+      ...facts,
+      readings,
+      textColour: (colour: Colour) => palette.textOn(colour, beneath) as Paint,
+    };
+    contexts.set(beneath, context);
+  }
+  return { surface, context };
+}

@@ -1,0 +1,136 @@
+import { hangFromNeighbour, hangFromPoint } from '../arrange/place.ts';
+import type { Desk } from '../desk/desk.ts';
+import type { Widget } from '../desk/sections/widgets.ts';
+import { moveInside, type Rect, type Size } from '../values/geometry.ts';
+import { widgetKindOf } from '../widgets/list.ts';
+import type { SceneEdge, SceneWidget } from './scene.ts';
+import { groundFor, type Solving } from './solving.ts';
+
+/** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
+export const WIDGET_PADDING = 22;
+
+const NOWHERE: Rect = { x: 0, y: 0, width: 0, height: 0 };
+
+interface Unplaced extends Size {
+  widget: Widget;
+  /** Its rectangle is set once it has its place. */
+  scene: SceneWidget;
+}
+
+/** The widgets of a screen, each where it hangs. */
+export function solveWidgets(
+  screen: string,
+  rect: Rect,
+  free: Rect,
+  edges: readonly SceneEdge[],
+  solving: Solving,
+): SceneWidget[] {
+  const placed = new Map<string, Rect>(edges.map((edge) => [edge.id, edge.rect]));
+  const here = solving.widgets.get(screen) ?? [];
+  const unplaced = new Map(here.map((widget) => [widget.id, sizeWidget(widget, rect, solving)]));
+
+  function place({ widget, width, height }: Unplaced): Rect {
+    const { hangs, x, y } = widget.place;
+    const size = { width, height };
+    if (hangs.from !== 'part')
+      return hangFromPoint(hangs.point, hangs.from === 'free' ? free : rect, size, { x, y });
+    const neighbour = placed.get(hangs.part);
+    return neighbour
+      ? hangFromNeighbour(hangs.side, hangs.align, neighbour, size, { x, y })
+      : { x, y, ...size };
+  }
+
+  /** Places a widget and, before it, all that it hangs from: thousands may hang one from the other. */
+  function rectOf(id: string): Rect | null {
+    const chain = new Set<string>();
+    for (let at: string | null = id; at !== null && unplaced.has(at) && !placed.has(at) && !chain.has(at);) {
+      chain.add(at);
+      at = hostOf(unplaced.get(at)?.widget);
+    }
+    for (const link of [...chain].reverse()) {
+      const part = unplaced.get(link);
+      if (part) placed.set(link, moveInside(place(part), rect));
+    }
+    return placed.get(id) ?? null;
+  }
+
+  return Array.from(unplaced, ([id, { scene }]) => {
+    scene.rect = rectOf(id) ?? scene.rect;
+    return scene;
+  });
+}
+
+/** Id of what a widget hangs from, when that is a part. */
+function hostOf(widget: Widget | undefined): string | null {
+  const hangs = widget?.place.hangs;
+  return hangs?.from === 'part' ? hangs.part : null;
+}
+
+function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
+  const { id, type, face, locked, clicksThrough, options } = widget;
+  const kind = widgetKindOf(type);
+  const { surface, context } = groundFor(widget.finish, solving);
+  solving.needs.add(kind.needs(options, face));
+  const view = kind.view(options, face, context);
+  const layout = kind.layout(view, face, context);
+  const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
+  const width = Math.max(1, layout.size.width + 2 * padding);
+  const height = Math.max(1, layout.size.height + 2 * padding);
+  const scale = Math.min(widget.scale, screen.width / width, screen.height / height);
+  return {
+    widget,
+    width: width * scale,
+    height: height * scale,
+    scene: {
+      id,
+      type,
+      face,
+      rect: NOWHERE,
+      view,
+      layout,
+      scale,
+      padding,
+      surface,
+      locked,
+      clicksThrough,
+    } as SceneWidget,
+  };
+}
+
+/** Widgets by the screen that they are on: their own, or that of whatever they hang from in the end. */
+export function groupByScreen({ edges, widgets }: Desk): Map<string, Widget[]> {
+  const byId = new Map(widgets.map((widget) => [widget.id, widget]));
+  const screens = new Map<string, string | null>(edges.map((edge) => [edge.id, edge.screen]));
+  function screenOf(widget: Widget): string | null {
+    const chain: string[] = [];
+    // A document whose widgets hang in a circle is refused; one that gets here is on no screen.
+    let screen: string | null = null;
+    for (let at: Widget | undefined = widget; at;) {
+      const known = screens.get(at.id);
+      if (known !== undefined) {
+        screen = known;
+        break;
+      }
+      chain.push(at.id);
+      screens.set(at.id, null);
+      const { hangs }: Widget['place'] = at.place;
+      if (hangs.from !== 'part') {
+        screen = hangs.screen;
+        break;
+      }
+      screen = screens.get(hangs.part) ?? null;
+      at = byId.get(hangs.part);
+    }
+    for (const id of chain) screens.set(id, screen);
+    return screen;
+  }
+  const groups = new Map<string, Widget[]>();
+  for (const widget of widgets) {
+    const screen = screenOf(widget);
+    if (screen === null) continue;
+    const group = groups.get(screen);
+    if (group) group.push(widget);
+    else groups.set(screen, [widget]);
+  }
+  return groups;
+}

@@ -1,0 +1,47 @@
+import { z } from 'zod';
+
+/** The controls that forms have; the interface draws each (web/ui/form). */
+export type ControlName =
+  | 'switch'
+  | 'figure'
+  | 'slider'
+  | 'choice'
+  | 'text'
+  | 'colour'
+  | 'zone'
+  | 'pattern'
+  | 'application'
+  | 'direction';
+
+/** What a form says of a field, beside what its schema says of the value. Ranges and choices stand in the schema only. */
+export interface FieldFacts {
+  label: string;
+  /** Fields of a group stand together under its name. */
+  group?: string;
+  unit?: string;
+  /** What an empty field stands for. */
+  placeholder?: string;
+  /** Titles of the schema's choices. */
+  choices?: Readonly<Record<string, string>>;
+  /** Which control, where the schema alone would ask for another one. */
+  control?: ControlName;
+  /** The least that a control changes the value by. */
+  step?: number;
+  decimals?: number;
+  /** A slider whose each tenth multiplies instead of adding. */
+  isGeometric?: boolean;
+  /** Whether the field has an effect beside the other values and, on a widget, under this face. */
+  when?(values: Readonly<Record<string, unknown>>, face: string | null): boolean;
+}
+
+const facts = z.registry<FieldFacts>();
+
+/** Says how a form shows a field. It is not part of the document's format: call it last, on the finished schema. */
+export function field<S extends z.ZodType>(schema: S, said: FieldFacts): S {
+  facts.add(schema, said);
+  return schema;
+}
+
+export function fieldOf(schema: z.ZodType): FieldFacts | null {
+  return facts.get(schema) ?? null;
+}

@@ -1,0 +1,133 @@
+import {
+  putLine,
+  roomOf,
+  setLine,
+  sizeAround,
+  type Fonts,
+  type Layout,
+  type Line,
+  type LineStyle,
+  type Paint,
+  type Run,
+} from '../../kinds/layout.ts';
+import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
+import { bottom, right, type Rect } from '../../values/geometry.ts';
+
+/** What a clock's faces set. */
+export interface ClockView {
+  hours: string;
+  minutes: string;
+  seconds: string | null;
+  period: string | null;
+  date: string | null;
+  /** Degrees clockwise from twelve. */
+  hands: { hour: number; minute: number; second: number | null };
+  type: TypeChoice;
+  colour: Paint;
+}
+
+export interface ClockLayout extends Layout {
+  /** Where the dial stands; null on faces without one. */
+  dial: Rect | null;
+}
+
+/** Px between what the eye sees of two lines: below the figures, between two rows of them, and beside them. */
+const GAP = { date: 28, rows: 34, small: 14, line: 20, dial: 20 } as const;
+/** Seconds and the half of the day, as a share of the time's size. */
+const SMALL = 0.28;
+const DIAL = 220;
+
+/** A run in its place with the room that it may come to fill. */
+interface Put {
+  run: Run;
+  room: Rect;
+}
+
+function put(line: Line, left: number, baseline: number): Put {
+  return { run: putLine(line, { left }, baseline), room: roomOf(line, { left, baseline }) };
+}
+
+function finish(puts: readonly Put[], dial: Rect | null = null): ClockLayout {
+  return {
+    size: sizeAround([...puts.map(({ room }) => room), ...(dial ? [dial] : [])]),
+    runs: puts.map(({ run }) => run),
+    dial,
+  };
+}
+
+/** A line under everything above it. */
+function below(text: string, style: LineStyle, from: number, gap: number, fonts: Fonts): Put {
+  const line = setLine(text, style, fonts);
+  return put(line, 0, from + gap + line.ink.top);
+}
+
+const words = (...texts: (string | null)[]) => texts.filter((text) => text !== null).join(' ');
+
+/** One tall line of figures over the date. */
+function laySerif({ hours, minutes, seconds, period, date, type, colour }: ClockView, fonts: Fonts) {
+  const font = chosenFont(type, 'display');
+  const style = { font, size: 168, weight: 200, spacing: -0.03, colour };
+  const time = setLine(`${hours}:${minutes}`, style, fonts);
+  const main = put(time, 0, time.ink.top);
+  const puts = [main];
+  const extra = words(seconds, period);
+  if (extra) {
+    const small = setLine(extra, { font, size: style.size * SMALL, weight: 300, colour }, fonts);
+    puts.push(put(small, right(main.room) + GAP.small, time.ink.top));
+  }
+  if (date)
+    puts.push(below(date, { font: 'text', size: 26, weight: 400, colour }, time.ink.top, GAP.date, fonts));
+  return finish(puts);
+}
+
+/** Hours over minutes over the date. */
+function layStack({ hours, minutes, seconds, period, date, type, colour }: ClockView, fonts: Fonts) {
+  const font = chosenFont(type, 'figures');
+  const style = { font, size: 132, weight: 600, spacing: -0.02, colour };
+  const room = setLine('00', style, fonts).room;
+  /** Figures of both rows end on one line down. */
+  const figures = (text: string) => {
+    const line = setLine(text, style, fonts);
+    return { line, left: Math.max(0, room - line.room) };
+  };
+  const [first, second] = [figures(hours), figures(minutes)];
+  const rows = [first.line.ink.top, first.line.ink.top + GAP.rows + second.line.ink.top];
+  const puts = [put(first.line, first.left, rows[0] ?? 0), put(second.line, second.left, rows[1] ?? 0)];
+  const last = rows[1] ?? 0;
+  if (seconds) {
+    const small = setLine(seconds, { ...style, spacing: 0, size: style.size * SMALL }, fonts);
+    puts.push(put(small, room + GAP.small, last));
+  }
+  const text = words(period, date);
+  if (text) puts.push(below(text, { font: 'text', size: 20, weight: 500, colour }, last, GAP.date, fonts));
+  return finish(puts);
+}
+
+/** A dial, with the date under its middle. */
+function layHands({ date, colour }: ClockView, fonts: Fonts): ClockLayout {
+  const dial = { x: 0, y: 0, width: DIAL, height: DIAL };
+  if (!date) return finish([], dial);
+  const line = setLine(date, { font: 'text', size: 18, weight: 500, colour }, fonts);
+  // A long date is wider than the dial; then the dial stands over its middle.
+  const width = Math.max(DIAL, line.room);
+  const centred = { ...dial, x: (width - DIAL) / 2 };
+  const baseline = bottom(dial) + GAP.dial + line.ink.top;
+  const room = roomOf(line, { left: (width - line.room) / 2, baseline });
+  return finish([{ run: putLine(line, { centre: width / 2 }, baseline), room }], centred);
+}
+
+/** Time and date on one line of writing. */
+function layLine({ hours, minutes, seconds, period, date, type, colour }: ClockView, fonts: Fonts) {
+  const time = `${hours}:${minutes}${seconds ? `:${seconds}` : ''}${period ? ` ${period}` : ''}`;
+  const style = { font: chosenFont(type, 'figures'), size: 34, weight: 500, colour };
+  const main = setLine(time, style, fonts);
+  const beside = date
+    ? setLine(date, { font: 'text', size: 22, weight: 400, colour: 'softInk' }, fonts)
+    : null;
+  const baseline = Math.max(main.ink.top, beside?.ink.top ?? 0);
+  const first = put(main, 0, baseline);
+  return finish(beside ? [first, put(beside, right(first.room) + GAP.line, baseline)] : [first]);
+}
+
+/** How each face sets its lines. */
+export const clockLayouts = { serif: laySerif, stack: layStack, hands: layHands, line: layLine } as const;

@@ -1,0 +1,17 @@
+import type { FC } from 'react';
+import type { ItemLayoutOf, ItemType, ItemViewOf } from '../../core/items/list.ts';
+import type { Edge } from '../../core/desk/sections/edges.ts';
+import type { Side } from '../../core/values/geometry.ts';
+
+/** What a drawn item knows of its edge. */
+export interface EdgeFacts {
+  kind: Edge['kind'];
+  side: Side;
+}
+
+/** The drawing half of a kind of item: what its layout can't say. */
+export type ItemDrawing<Type extends ItemType> = FC<{
+  view: ItemViewOf<Type>;
+  layout: ItemLayoutOf<Type>;
+  edge: EdgeFacts;
+}>;

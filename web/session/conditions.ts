@@ -1,0 +1,71 @@
+import { create } from 'zustand';
+import type { Conditions } from '../../core/scene/scene.ts';
+import type { Feed, Sample } from '../../core/sources/readings.ts';
+import type { Size } from '../../core/values/geometry.ts';
+
+/** The moment and everything else that is not the document. It lasts as long as this page. */
+interface ConditionsState {
+  /** Epoch ms of the moment shown. */
+  moment: number;
+  /** False while the moment is one that somebody chose. */
+  isNow: boolean;
+  /** The day is being played. */
+  isPlaying: boolean;
+  running: readonly string[];
+  workspace: number;
+  isAppListOpen: boolean;
+  /** Of the window that the first screen fills; null where screens are as the document has them. */
+  window: Size | null;
+  feeds: readonly Feed[];
+  hold(moment: number): void;
+  goNow(): void;
+  setPlaying(isPlaying: boolean): void;
+  tick(moment: number): void;
+  toggleRunning(application: string): void;
+  goTo(workspace: number): void;
+  setAppList(isOpen: boolean): void;
+  /** For a desk that is opened: nothing runs, and the first workspace is in front. */
+  startAnew(window: Size | null): void;
+  addSamples(source: string, origin: string, samples: readonly Sample[]): void;
+}
+
+/** As long as the longest graph reaches back, at a sample every two seconds. */
+const MOST_SAMPLES = 3600;
+
+export const useConditions = create<ConditionsState>()((set) => ({
+  moment: Date.now(),
+  isNow: true,
+  isPlaying: false,
+  running: [],
+  workspace: 0,
+  isAppListOpen: false,
+  window: null,
+  feeds: [],
+  hold: (moment) => set({ moment, isNow: false }),
+  goNow: () => set({ moment: Date.now(), isNow: true, isPlaying: false }),
+  setPlaying: (isPlaying) => set(isPlaying ? { isPlaying, isNow: false } : { isPlaying }),
+  tick: (moment) => set((state) => (state.isNow ? { moment } : {})),
+  toggleRunning: (application) =>
+    set(({ running }) => ({
+      running: running.includes(application)
+        ? running.filter((id) => id !== application)
+        : [...running, application],
+      isAppListOpen: false,
+    })),
+  goTo: (workspace) => set({ workspace }),
+  setAppList: (isAppListOpen) => set({ isAppListOpen }),
+  startAnew: (window) => set({ running: [], workspace: 0, isAppListOpen: false, window }),
+  addSamples: (source, origin, samples) =>
+    set(({ feeds }) => {
+      const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
+      const known = feeds.find(isMeant)?.samples ?? [];
+      const newest = known.at(-1)?.moment ?? -Infinity;
+      const added = [...known, ...samples.filter(({ moment }) => moment > newest)].slice(-MOST_SAMPLES);
+      return { feeds: [...feeds.filter((feed) => !isMeant(feed)), { source, origin, samples: added }] };
+    }),
+}));
+
+export function conditionsOf(state: ConditionsState): Conditions {
+  const { moment, running, workspace, isAppListOpen, window, feeds } = state;
+  return { moment, running, workspace, isAppListOpen, window: window ?? undefined, feeds };
+}

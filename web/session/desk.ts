@@ -1,0 +1,141 @@
+import { create } from 'zustand';
+import type { Desk } from '../../core/desk/desk.ts';
+import type { Edit } from '../../core/desk/edits/edit.ts';
+import type { History } from '../../core/desk/history.ts';
+import { ServerGone, ServerProblem, api, type StoredDesk } from '../api/client.ts';
+import { prepareDrawing } from './drawing.ts';
+import type { SavingState } from './saver.ts';
+import { openSession, type Session, type SessionPorts } from './session.ts';
+import { forgetRescued, readRescued, readUnsaved, type Rescued, type Unsaved } from './unsaved.ts';
+
+/** The session of this page, as components see it: one desk is open at a time. */
+interface DeskState {
+  history: History<Desk> | null;
+  saving: SavingState;
+  /** Why there is no desk to show. */
+  failure: string | null;
+  /** The newest change that was not taken, and why. */
+  refusal: { sentence: string } | null;
+  /** Work of an earlier page that can't be opened. */
+  rescued: Rescued | null;
+  open(id: string): Promise<void>;
+  close(): void;
+  /** One edit, one step. False when it was not taken. */
+  edit(edit: Edit): boolean;
+  /** A turn of a gesture; endGesture makes it one step. */
+  turn(edit: Edit): boolean;
+  /** Shows what would be; whatever is done next drops it. */
+  show(edit: Edit): boolean;
+  endGesture(): void;
+  dropGesture(): void;
+  undo(): void;
+  redo(): void;
+  /** The desk was saved elsewhere. */
+  hearOf(revision: number): Promise<'same' | 'taken' | 'unsaved'>;
+  resolve(choice: 'mine' | 'theirs' | 'both'): Promise<void>;
+  /** Asks the saver to try again. */
+  wake(): void;
+  letGoOfRescued(): void;
+}
+
+let session: Session | null = null;
+/** Counts openings and closings: an answer that comes after another one began is nobody's any more. */
+let opening = 0;
+/** The last save of a session that was closed: whoever opens the desk again waits for what came of it. */
+let leaving: Promise<void> = Promise.resolve();
+
+const fresh = { history: null, failure: null, refusal: null, rescued: null };
+
+export const useDesk = create<DeskState>()((set, get) => {
+  const ports: SessionPorts = {
+    save: api.save,
+    create: api.create,
+    storage: localStorage,
+    later: (run, ms) => {
+      const timer = setTimeout(run, ms);
+      return () => clearTimeout(timer);
+    },
+    onHistory: (history) => set({ history }),
+    onSaving: (saving) => set({ saving }),
+    onRefused: (sentence) => set({ refusal: { sentence } }),
+  };
+
+  return {
+    ...fresh,
+    saving: { state: 'kept', at: 0, revision: 0 },
+
+    async open(id) {
+      get().close();
+      const mine = ++opening;
+      await leaving;
+      const unsaved = readUnsaved(localStorage, id);
+      const answer = await fetchDesk(id, unsaved);
+      if (mine !== opening) return;
+      if ('failure' in answer) {
+        set({ failure: answer.failure });
+        return;
+      }
+      await prepareDrawing(answer.desk);
+      if (mine !== opening) return;
+      session = openSession(ports, answer, unsaved);
+      set({ rescued: readRescued(localStorage, id) });
+    },
+
+    close() {
+      opening++;
+      if (session) leaving = session.close();
+      session = null;
+      set(fresh);
+    },
+
+    edit: (edit) => session?.edit(edit) ?? false,
+    turn: (edit) => session?.turn(edit) ?? false,
+    show: (edit) => session?.show(edit) ?? false,
+    endGesture: () => session?.endGesture(),
+    dropGesture: () => session?.dropGesture(),
+    undo: () => session?.undo(),
+    redo: () => session?.redo(),
+
+    async hearOf(revision) {
+      const open = session;
+      if (!open?.isNewer(revision)) return 'same';
+      if (open.isUnsaved()) return 'unsaved';
+      const stored = await api.desk(open.id);
+      if (open !== session) return 'same';
+      if (open.isUnsaved()) return 'unsaved';
+      open.adopt(stored);
+      return 'taken';
+    },
+
+    async resolve(choice) {
+      const { saving } = get();
+      if (saving.state === 'conflict') await session?.resolve(choice, saving.theirs);
+    },
+
+    wake: () => session?.wake(),
+
+    letGoOfRescued() {
+      if (session) forgetRescued(localStorage, session.id);
+      set({ rescued: null });
+    },
+  };
+});
+
+/** The desk from the server; while that is gone, what an earlier page left in this browser. */
+async function fetchDesk(id: string, unsaved: Unsaved | null): Promise<StoredDesk | { failure: string }> {
+  try {
+    return await api.desk(id);
+  } catch (error) {
+    if (error instanceof ServerGone && unsaved)
+      return { desk: unsaved.desk, revision: unsaved.basedOn, savedAt: 0 };
+    const isMissing = error instanceof ServerProblem && error.status === 404;
+    return { failure: isMissing ? 'This desk is not on the shelf any more.' : (error as Error).message };
+  }
+}
+
+export function presentDesk(): Desk | null {
+  return useDesk.getState().history?.present ?? null;
+}
+
+// A page that goes away hands over what is not saved yet.
+addEventListener('pagehide', () => void session?.send());

@@ -1,0 +1,134 @@
+import { expect } from 'chai';
+import { dawnCount } from '../../tests/support/desks.ts';
+
+// The client names its page when it is loaded; there is no page here.
+import { ServerGone, ServerProblem } from '../api/client.ts';
+import { readUnsaved } from './unsaved.ts';
+import { createSaver, type SaverPorts, type SavingState } from './saver.ts';
+
+function setUp() {
+  const states: SavingState[] = [];
+  const kept = new Map<string, string>();
+  let waiting: (() => void) | null = null;
+  let answer: () => Promise<{ revision: number; savedAt: number }> = () =>
+    Promise.resolve({ revision: 2, savedAt: 5 });
+  const sent: { name: string; basedOn: number }[] = [];
+  const ports: SaverPorts = {
+    save(desk, basedOn) {
+      sent.push({ name: desk.name, basedOn });
+      return answer();
+    },
+    storage: {
+      getItem: (key) => kept.get(key) ?? null,
+      setItem: (key, value) => void kept.set(key, value),
+      removeItem: (key) => void kept.delete(key),
+    },
+    onState: (state) => void states.push(state),
+    later(run) {
+      waiting = run;
+      return () => {
+        if (waiting === run) waiting = null;
+      };
+    },
+  };
+  const desk = dawnCount();
+  const saver = createSaver(ports, { desk, revision: 1, savedAt: 1 });
+  return {
+    saver,
+    sent,
+    states,
+    storage: ports.storage,
+    desk,
+    named: (name: string) => ({ ...desk, name }),
+    answerWith: (next: typeof answer) => void (answer = next),
+    /** Runs what waits for its time, and lets its promises settle. */
+    async pass() {
+      const run = waiting;
+      waiting = null;
+      run?.();
+      await new Promise((resolve) => setImmediate(resolve));
+    },
+    isWaiting: () => waiting !== null,
+    last: () => states.at(-1),
+  };
+}
+
+describe('the saver', () => {
+  it('keeps a change in the browser at once, and forgets it when the server has it', async () => {
+    const { saver, storage, desk, named, pass, sent, last } = setUp();
+    saver.change(named('Later'));
+    expect(readUnsaved(storage, desk.id)).to.deep.include({ basedOn: 1 });
+    expect(last()).to.deep.equal({ state: 'changed' });
+    await pass();
+    expect(sent).to.deep.equal([{ name: 'Later', basedOn: 1 }]);
+    expect(last()).to.deep.equal({ state: 'kept', at: 5, revision: 2 });
+    expect(readUnsaved(storage, desk.id)).to.equal(null);
+  });
+
+  it('sends once for many changes, and again for what changed meanwhile', async () => {
+    const { saver, named, pass, sent, answerWith } = setUp();
+    let finish = (_: { revision: number; savedAt: number }) => {};
+    answerWith(() => new Promise((resolve) => (finish = resolve)));
+    for (const name of ['a', 'b', 'c']) saver.change(named(name));
+    await pass();
+    saver.change(named('d'));
+    await pass();
+    expect(sent.map(({ name }) => name)).to.deep.equal(['c']);
+    finish({ revision: 2, savedAt: 5 });
+    await pass();
+    await pass();
+    expect(sent).to.deep.equal([
+      { name: 'c', basedOn: 1 },
+      { name: 'd', basedOn: 2 },
+    ]);
+  });
+
+  it('keeps trying while the server is gone, and loses nothing', async () => {
+    const { saver, storage, desk, named, pass, sent, answerWith, last } = setUp();
+    answerWith(() => Promise.reject(new ServerGone()));
+    saver.change(named('Kept'));
+    await pass();
+    await pass();
+    expect(last()).to.deep.equal({ state: 'gone' });
+    expect(readUnsaved(storage, desk.id)?.desk.name).to.equal('Kept');
+    answerWith(() => Promise.resolve({ revision: 2, savedAt: 9 }));
+    await pass();
+    expect(sent).to.have.length(3);
+    expect(last()).to.deep.equal({ state: 'kept', at: 9, revision: 2 });
+  });
+
+  it('stops at a conflict until somebody has chosen', async () => {
+    const { saver, named, pass, sent, answerWith, last, isWaiting } = setUp();
+    const theirs = { desk: named('Theirs'), revision: 4, savedAt: 8 };
+    answerWith(() => Promise.reject(new ServerProblem(412, 'overtaken', { current: theirs })));
+    saver.change(named('Mine'));
+    await pass();
+    expect(last()).to.deep.equal({ state: 'conflict', theirs });
+    expect(isWaiting()).to.equal(false);
+    answerWith(() => Promise.resolve({ revision: 5, savedAt: 9 }));
+    saver.overrule(theirs);
+    await pass();
+    expect(sent.at(-1)).to.deep.equal({ name: 'Mine', basedOn: 4 });
+  });
+
+  it('knows its own save when the answer to it was lost', async () => {
+    const { saver, named, pass, answerWith, last } = setUp();
+    answerWith(() =>
+      Promise.reject(
+        new ServerProblem(412, 'overtaken', { current: { desk: named('Mine'), revision: 2, savedAt: 8 } }),
+      ),
+    );
+    saver.change(named('Mine'));
+    await pass();
+    expect(last()).to.deep.equal({ state: 'kept', at: 8, revision: 2 });
+    expect(saver.revision()).to.equal(2);
+  });
+
+  it('does not read unsaved work that is damaged', () => {
+    const { storage, desk } = setUp();
+    storage.setItem(`velvet-ledge:unsaved:${desk.id}`, '{"desk":{"format":1},"basedOn":1}');
+    expect(readUnsaved(storage, desk.id)).to.equal(null);
+    storage.setItem(`velvet-ledge:unsaved:${desk.id}`, 'nonsense');
+    expect(readUnsaved(storage, desk.id)).to.equal(null);
+  });
+});

@@ -1,0 +1,132 @@
+import type { Desk } from '../../core/desk/desk.ts';
+import { forgetUnsaved, keepUnsaved, type Keep } from './unsaved.ts';
+import { ServerGone, ServerProblem, type StoredDesk } from '../api/client.ts';
+
+/** What is said of the desk's saving. */
+export type SavingState =
+  /** The server has what is shown, as this revision. */
+  | { state: 'kept'; at: number; revision: number }
+  | { state: 'changed' | 'saving' }
+  /** The server does not answer; the work lies in this browser. */
+  | { state: 'gone' }
+  /** Changed here and elsewhere; somebody must choose. */
+  | { state: 'conflict'; theirs: StoredDesk }
+  | { state: 'refused'; sentence: string };
+
+export interface SaverPorts {
+  save(desk: Desk, basedOn: number): Promise<{ revision: number; savedAt: number }>;
+  storage: Keep;
+  onState(state: SavingState): void;
+  /** Runs something later; gives back how to call it off. */
+  later(run: () => void, ms: number): () => void;
+}
+
+const SAVE_AFTER_MS = 500;
+const TRY_AGAIN_MS = 1500;
+
+/**
+ * Saves one desk by itself. A change is at once kept in the browser, then sent; while the server is gone it is
+ * tried again; a save that others overtook stops everything until someone has chosen.
+ */
+export function createSaver(ports: SaverPorts, first: StoredDesk) {
+  let saved: Desk = first.desk;
+  let newest: Desk = first.desk;
+  let revision = first.revision;
+  let isSending = false;
+  let isStopped = false;
+  let cancel = () => {};
+
+  function say(state: SavingState): void {
+    if (!isStopped) ports.onState(state);
+  }
+
+  function schedule(ms: number): void {
+    cancel();
+    cancel = ports.later(() => void send(), ms);
+  }
+
+  function keep(): void {
+    keepUnsaved(ports.storage, { desk: newest, basedOn: revision });
+  }
+
+  function change(desk: Desk): void {
+    newest = desk;
+    if (newest === saved) return;
+    keep();
+    say({ state: 'changed' });
+    schedule(SAVE_AFTER_MS);
+  }
+
+  async function send(): Promise<void> {
+    if (isSending || isStopped || newest === saved) return;
+    isSending = true;
+    const sent = newest;
+    say({ state: 'saving' });
+    try {
+      const answer = await ports.save(sent, revision);
+      accept(sent, answer.revision, answer.savedAt);
+    } catch (error) {
+      fail(error, sent);
+    } finally {
+      isSending = false;
+    }
+  }
+
+  function accept(desk: Desk, number: number, at: number): void {
+    saved = desk;
+    revision = number;
+    if (newest === saved) {
+      forgetUnsaved(ports.storage, desk.id);
+      say({ state: 'kept', at, revision });
+    } else {
+      keep();
+      say({ state: 'changed' });
+      schedule(SAVE_AFTER_MS);
+    }
+  }
+
+  function fail(error: unknown, sent: Desk): void {
+    if (error instanceof ServerGone) {
+      say({ state: 'gone' });
+      schedule(TRY_AGAIN_MS);
+      return;
+    }
+    if (error instanceof ServerProblem && error.status === 412) {
+      const theirs = error.body['current'] as StoredDesk;
+      // A save whose answer was lost on the way comes back as overtaken, by itself.
+      if (JSON.stringify(theirs.desk) === JSON.stringify(sent)) accept(sent, theirs.revision, theirs.savedAt);
+      else say({ state: 'conflict', theirs });
+      return;
+    }
+    say({ state: 'refused', sentence: error instanceof Error ? error.message : String(error) });
+  }
+
+  return {
+    change,
+    send,
+    /** Sends what is unsaved soon, as when the server has come back. */
+    wake: () => void (newest !== saved && schedule(0)),
+    isUnsaved: () => newest !== saved,
+    revision: () => revision,
+    /** Takes a newer state of the desk as the one that everything is based on. */
+    adopt(stored: StoredDesk): void {
+      saved = newest = stored.desk;
+      revision = stored.revision;
+      forgetUnsaved(ports.storage, stored.desk.id);
+      say({ state: 'kept', at: stored.savedAt, revision });
+    },
+    /** Keeps what is here, over what was saved elsewhere; that stays in the history. */
+    overrule(theirs: StoredDesk): void {
+      revision = theirs.revision;
+      saved = theirs.desk;
+      keep();
+      schedule(0);
+    },
+    stop(): void {
+      cancel();
+      isStopped = true;
+    },
+  };
+}
+
+export type Saver = ReturnType<typeof createSaver>;

@@ -1,0 +1,53 @@
+import { create } from 'zustand';
+import { shareUnchanged } from '../../core/values/share.ts';
+import { rectsOn } from '../../core/scene/parts.ts';
+import { solve } from '../../core/scene/solve.ts';
+import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
+import type { RoleValues } from '../../core/colour/roles.ts';
+import type { Half } from '../../core/values/roles.ts';
+import type { Ground } from '../../core/desk/ground.ts';
+import { conditionsOf, useConditions } from './conditions.ts';
+import { useDesk } from './desk.ts';
+import { prepareType } from './drawing.ts';
+
+/**
+ * The desk being edited, solved under the conditions. Parts that did not change keep their identity from one
+ * scene to the next, so that only what changed is drawn again.
+ */
+export const useScene = create<{ scene: Scene | null }>()(() => ({ scene: null }));
+
+function refresh(): void {
+  const desk = useDesk.getState().history?.present;
+  const previous = useScene.getState().scene;
+  // Measured with what is known already; once the rest is learned, again.
+  if (desk) void prepareType(desk)?.then(refresh);
+  const scene = desk
+    ? shareUnchanged(previous ?? undefined, solve(desk, conditionsOf(useConditions.getState())))
+    : null;
+  if (scene !== previous) useScene.setState({ scene });
+}
+
+useDesk.subscribe((state, before) => {
+  if (state.history?.present !== before.history?.present) refresh();
+});
+useConditions.subscribe(refresh);
+
+/** The half of the desk in force. */
+export function useHalf(): Half {
+  return useScene(({ scene }) => scene?.half ?? 'dark');
+}
+
+/** The document's roles of the half in force. */
+export function useHalfRoles(): RoleValues | undefined {
+  const half = useHalf();
+  return useDesk((state) => state.history?.present.look.roles[half]);
+}
+
+/** What edits need to know of where things are. */
+export function groundOf(screen: SceneScreen): Ground {
+  return {
+    screen: { id: screen.id, rect: screen.rect },
+    free: screen.free,
+    rects: rectsOn(screen),
+  };
+}

@@ -1,0 +1,204 @@
+import '../../tests/support/page.ts';
+import { expect } from 'chai';
+import { edits } from '../../core/desk/edits/edits.ts';
+import { dawnCount } from '../../tests/support/desks.ts';
+import { conditionsOf, useConditions } from './conditions.ts';
+import { useDesk } from './desk.ts';
+import { useView } from '../stores/view.ts';
+
+/** Answers of a server, by method and path; what is not listed does not answer at all. */
+function serve(answers: Record<string, () => { status?: number; body: unknown }>): string[] {
+  const asked: string[] = [];
+  globalThis.fetch = async (input, init) => {
+    const name = `${init?.method ?? 'GET'} ${String(input)}`;
+    asked.push(name);
+    const answer = answers[name]?.();
+    if (!answer) throw new TypeError('connection refused');
+    return new Response(JSON.stringify(answer.body), { status: answer.status ?? 200 });
+  };
+  return asked;
+}
+
+const stored = (name = 'Dawn count', revision = 1) => ({
+  desk: { ...dawnCount(), name },
+  revision,
+  savedAt: revision,
+});
+const rename = (name: string) => useDesk.getState().edit(edits.rename(name));
+const present = () => useDesk.getState().history?.present;
+
+describe('the desk that is open', () => {
+  const realFetch = globalThis.fetch;
+  afterEach(() => {
+    useDesk.getState().close();
+    localStorage.removeItem('velvet-ledge:unsaved:dawn-count');
+    globalThis.fetch = realFetch;
+  });
+
+  it('says why there is none', async () => {
+    serve({
+      'GET /api/desks/lost': () => ({ status: 404, body: { detail: 'This desk is not on the shelf.' } }),
+    });
+    await useDesk.getState().open('lost');
+    expect(useDesk.getState().failure).to.equal('This desk is not on the shelf any more.');
+    serve({});
+    await useDesk.getState().open('dawn-count');
+    expect(useDesk.getState().failure).to.match(/^The server does not answer/);
+  });
+
+  it('takes a newer state from elsewhere while nothing is unsaved', async () => {
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored() }) });
+    await useDesk.getState().open('dawn-count');
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored('From elsewhere', 2) }) });
+    expect(await useDesk.getState().hearOf(1)).to.equal('same');
+    expect(await useDesk.getState().hearOf(2)).to.equal('taken');
+    expect(present()?.name).to.equal('From elsewhere');
+    expect(useDesk.getState().history?.past).to.have.length(0);
+  });
+
+  it('does not let a newer state overwrite what is unsaved, nor a gesture under way', async () => {
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored() }) });
+    await useDesk.getState().open('dawn-count');
+    useDesk.getState().turn(edits.rename('Turning'));
+    expect(await useDesk.getState().hearOf(2)).to.equal('unsaved');
+    useDesk.getState().dropGesture();
+    rename('Mine');
+    expect(await useDesk.getState().hearOf(2)).to.equal('unsaved');
+    expect(present()?.name).to.equal('Mine');
+  });
+
+  it('opens what an earlier page left unsaved, as a step, even without the server', async () => {
+    localStorage.setItem(
+      'velvet-ledge:unsaved:dawn-count',
+      JSON.stringify({ desk: { ...dawnCount(), name: 'Left behind' }, basedOn: 1 }),
+    );
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored() }) });
+    await useDesk.getState().open('dawn-count');
+    expect(present()?.name).to.equal('Left behind');
+    useDesk.getState().undo();
+    expect(present()?.name).to.equal('Dawn count');
+    useDesk.getState().close();
+
+    localStorage.setItem(
+      'velvet-ledge:unsaved:dawn-count',
+      JSON.stringify({ desk: { ...dawnCount(), name: 'Left behind' }, basedOn: 1 }),
+    );
+    serve({});
+    await useDesk.getState().open('dawn-count');
+    expect(present()?.name).to.equal('Left behind');
+  });
+
+  it('asks when what was left unsaved is based on an older state', async () => {
+    localStorage.setItem(
+      'velvet-ledge:unsaved:dawn-count',
+      JSON.stringify({ desk: { ...dawnCount(), name: 'Mine' }, basedOn: 1 }),
+    );
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored('Theirs', 3) }) });
+    await useDesk.getState().open('dawn-count');
+    const { saving } = useDesk.getState();
+    expect(saving.state === 'conflict' && saving.theirs.desk.name).to.equal('Theirs');
+    await useDesk.getState().resolve('theirs');
+    expect(present()?.name).to.equal('Theirs');
+    expect(localStorage.getItem('velvet-ledge:unsaved:dawn-count')).to.equal(null);
+  });
+
+  it('keeps both as desks of their own when asked to', async () => {
+    localStorage.setItem(
+      'velvet-ledge:unsaved:dawn-count',
+      JSON.stringify({ desk: { ...dawnCount(), name: 'Mine' }, basedOn: 1 }),
+    );
+    const asked = serve({
+      'GET /api/desks/dawn-count': () => ({ body: stored('Theirs', 3) }),
+      'POST /api/desks': () => ({ status: 201, body: stored('Mine') }),
+    });
+    await useDesk.getState().open('dawn-count');
+    await useDesk.getState().resolve('both');
+    expect(asked).to.deep.equal(['GET /api/desks/dawn-count', 'POST /api/desks']);
+    expect(present()?.name).to.equal('Theirs');
+  });
+
+  it('keeps the question open when the copy could not be made', async () => {
+    localStorage.setItem(
+      'velvet-ledge:unsaved:dawn-count',
+      JSON.stringify({ desk: { ...dawnCount(), name: 'Mine' }, basedOn: 1 }),
+    );
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored('Theirs', 3) }) });
+    await useDesk.getState().open('dawn-count');
+    const failure = await useDesk
+      .getState()
+      .resolve('both')
+      .then(
+        () => null,
+        (error: Error) => error,
+      );
+    expect(failure?.message).to.match(/server does not answer/);
+    expect(useDesk.getState().saving.state).to.equal('conflict');
+    expect(present()?.name).to.equal('Mine');
+  });
+});
+
+describe('the conditions', () => {
+  const { hold, goNow, tick, setPlaying, toggleRunning, addSamples } = useConditions.getState();
+
+  it('hold a chosen moment against the clock, until now is asked for', () => {
+    hold(1000);
+    tick(5000);
+    expect(useConditions.getState()).to.include({ moment: 1000, isNow: false });
+    goNow();
+    tick(5000);
+    expect(useConditions.getState()).to.include({ moment: 5000, isNow: true });
+  });
+
+  it('stop playing when now is asked for', () => {
+    setPlaying(true);
+    expect(useConditions.getState()).to.include({ isPlaying: true, isNow: false });
+    goNow();
+    expect(useConditions.getState().isPlaying).to.equal(false);
+  });
+
+  it('start and stop applications', () => {
+    toggleRunning('wavebox');
+    toggleRunning('files');
+    toggleRunning('wavebox');
+    expect(conditionsOf(useConditions.getState()).running).to.deep.equal(['files']);
+    toggleRunning('files');
+  });
+
+  it('take each of the machine’s readings once, in order', () => {
+    const sample = (moment: number) => ({
+      moment,
+      reading: { processor: moment, memory: null, disk: null, network: null },
+    });
+    addSamples('machine', 'this-machine', [sample(1), sample(2)]);
+    addSamples('machine', 'this-machine', [sample(1), sample(2), sample(3)]);
+    addSamples('machine', 'elsewhere', [sample(9)]);
+    const [own] = useConditions.getState().feeds;
+    expect(own?.samples.map(({ moment }) => moment)).to.deep.equal([1, 2, 3]);
+    useConditions.setState({ feeds: [] });
+  });
+});
+
+describe('the view', () => {
+  it('forgets the selection with the chapter, the screen and the mode', () => {
+    const { select, goToChapter, showScreen, setMode } = useView.getState();
+    for (const leave of [
+      () => goToChapter('palette'),
+      () => showScreen('main'),
+      () => setMode('try'),
+      () => setMode('arrange'),
+    ]) {
+      select(['clock'], 'widgets');
+      leave();
+      expect(useView.getState().selection).to.deep.equal([]);
+    }
+  });
+
+  it('adds to the selection and takes from it', () => {
+    const { select, toggle } = useView.getState();
+    select(['clock'], 'widgets');
+    toggle('machine');
+    toggle('clock');
+    expect(useView.getState().selection).to.deep.equal(['machine']);
+    select([]);
+  });
+});

@@ -1,0 +1,115 @@
+import type { Desk } from '../../core/desk/desk.ts';
+import type { Edit } from '../../core/desk/edits/edit.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
+import { wrongChange, wrongValue } from '../../core/desk/gate.ts';
+import {
+  dropGesture,
+  edit,
+  endGesture,
+  redo,
+  startHistory,
+  turnGesture,
+  undo,
+  type History,
+} from '../../core/desk/history.ts';
+import { problemText, type Problem } from '../../core/desk/problem.ts';
+import type { StoredDesk } from '../api/client.ts';
+import { createSaver, type SaverPorts, type SavingState } from './saver.ts';
+import type { Unsaved } from './unsaved.ts';
+
+export interface SessionPorts extends Omit<SaverPorts, 'onState'> {
+  create(desk: Desk): Promise<StoredDesk>;
+  onHistory(history: History<Desk>): void;
+  onSaving(saving: SavingState): void;
+  /** A change was not taken, and why. */
+  onRefused(sentence: string): void;
+}
+
+/**
+ * A desk that is open, from its opening to its end: its history, and its saving. Whatever changes it comes through
+ * here, and is taken only when it leaves a desk that can be saved.
+ */
+export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Unsaved | null) {
+  let history = startHistory(stored.desk);
+  const saver = createSaver({ ...ports, onState: ports.onSaving }, stored);
+
+  function restart(desk: Desk): void {
+    history = startHistory(desk);
+    ports.onHistory(history);
+  }
+
+  /** Takes a change of the history; says whether it was taken. */
+  function take(make: (history: History<Desk>) => History<Desk>): boolean {
+    const next = make(history);
+    if (next === history) return true;
+    const wrong = wrongIn(history, next);
+    if (wrong) {
+      ports.onRefused(problemText(wrong));
+      // What a gesture has come to can't be kept: it ends where it began.
+      if (!next.gesture && history.gesture) take(dropGesture);
+      return false;
+    }
+    history = next;
+    ports.onHistory(history);
+    // A gesture under way is not saved: only its end is a change.
+    if (!history.gesture) saver.change(history.present);
+    return true;
+  }
+
+  ports.onHistory(history);
+  ports.onSaving({ state: 'kept', at: stored.savedAt, revision: stored.revision });
+  if (unsaved && JSON.stringify(unsaved.desk) !== JSON.stringify(stored.desk)) {
+    // What an earlier page could not save comes back as a step that can be undone.
+    take((before) => edit(before, 'Unsaved work', edits.replace(unsaved.desk).apply));
+    if (unsaved.basedOn !== stored.revision) ports.onSaving({ state: 'conflict', theirs: stored });
+  }
+
+  return {
+    id: stored.desk.id,
+    /** One edit, one step. */
+    edit: ({ label, apply }: Edit) => take((before) => edit(before, label, apply)),
+    /** A turn of a gesture; endGesture makes it one step. */
+    turn: ({ label, apply }: Edit) => take((before) => turnGesture(before, label, apply)),
+    /** Shows what would be; whatever is done next drops it. */
+    show: ({ label, apply }: Edit) => take((before) => turnGesture(before, label, apply, true)),
+    endGesture: () => void take(endGesture),
+    dropGesture: () => void take(dropGesture),
+    undo: () => void take(undo),
+    redo: () => void take(redo),
+    wake: () => saver.wake(),
+    send: () => saver.send(),
+    isNewer: (revision: number) => revision > saver.revision(),
+    /** Whether something here would be lost if another state were taken. */
+    isUnsaved: () => saver.isUnsaved() || (history.gesture !== null && !history.gesture.isOnlyShown),
+    /** Takes a state that was saved elsewhere. */
+    adopt(newer: StoredDesk): void {
+      saver.adopt(newer);
+      restart(newer.desk);
+    },
+    async resolve(choice: 'mine' | 'theirs' | 'both', theirs: StoredDesk): Promise<void> {
+      if (choice === 'mine') {
+        saver.overrule(theirs);
+        return;
+      }
+      if (choice === 'both') await ports.create(history.present);
+      saver.adopt(theirs);
+      restart(theirs.desk);
+    },
+    /** Sends what is unsaved, and ends; over once that has its answer. */
+    async close(): Promise<void> {
+      take(endGesture);
+      const sent = saver.send();
+      saver.stop();
+      await sent;
+    },
+  };
+}
+
+export type Session = ReturnType<typeof openSession>;
+
+/** What is wrong with where a change leads; null when nothing is. States that were there before are right. */
+function wrongIn(before: History<Desk>, after: History<Desk>): Problem | null {
+  const base = before.gesture?.base ?? before.present;
+  if (after.gesture) return wrongValue(base, after.present);
+  return after.past.length > before.past.length ? wrongChange(base, after.present) : null;
+}

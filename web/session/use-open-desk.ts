@@ -1,0 +1,72 @@
+import { useEffect } from 'react';
+import type { Scene } from '../../core/scene/scene.ts';
+import { SIMULATED } from '../../core/sources/source.ts';
+import { api } from '../api/client.ts';
+import { listen } from '../api/events.ts';
+import { startClock } from './clock.ts';
+import { useConditions } from './conditions.ts';
+import { useDesk } from './desk.ts';
+import { useScene } from './scene.ts';
+
+export interface OpenDeskHandlers {
+  /** Before the desk is opened. */
+  onOpen(): void;
+  /** A newer state from elsewhere was taken. */
+  onTaken?(): void;
+  /** The desk was taken off the shelf elsewhere. */
+  onRemoved?(): void;
+}
+
+/**
+ * Opens a desk for as long as a page shows it: the clock runs, and the page hears of what is saved elsewhere and of
+ * this machine's readings. The handlers must keep their identity.
+ */
+export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
+  const feeds = useScene((state) => feedsOf(state.scene));
+  useEffect(() => {
+    handlers.onOpen();
+    void useDesk.getState().open(id);
+    const stopClock = startClock();
+    return () => {
+      stopClock();
+      useDesk.getState().close();
+    };
+  }, [id, handlers]);
+
+  useEffect(() => {
+    async function hearOf(revision: number): Promise<void> {
+      // With work unsaved here, the next save finds out and asks.
+      if ((await useDesk.getState().hearOf(revision)) === 'taken') handlers.onTaken?.();
+    }
+    /** The stream stands again: whatever was saved meanwhile was not heard. */
+    async function catchUp(): Promise<void> {
+      useDesk.getState().wake();
+      try {
+        const [newest] = await api.revisions(id);
+        if (newest) await hearOf(newest.number);
+      } catch {
+        // Still unreachable, or gone from the shelf: saving says so by itself.
+      }
+    }
+    return listen(feeds, {
+      onSaved: (saved, revision, isOwn) => {
+        if (saved === id && !isOwn) void hearOf(revision);
+      },
+      onRemoved: (removed, isOwn) => {
+        if (removed === id && !isOwn) handlers.onRemoved?.();
+      },
+      onSamples: ({ source, origin, samples }) =>
+        useConditions.getState().addSamples(source, origin, samples),
+      onHello: () => void catchUp(),
+    });
+  }, [id, feeds, handlers]);
+}
+
+/** The origins outside the page that a desk reads from, as one text: it changes only when they do. */
+function feedsOf(scene: Scene | null): string {
+  const fed = scene?.needs.filter(({ origin }) => origin !== SIMULATED) ?? [];
+  return fed
+    .map(({ source, origin }) => `${source}/${origin}`)
+    .sort()
+    .join(',');
+}
