@@ -19,7 +19,7 @@ const layers = {
     'legibility',
     'bundle',
   ],
-  web: ['api', 'ui', 'render', 'workers', 'saving', 'stores', 'studio', 'live', 'shelf'],
+  web: ['api', 'ui', 'render', 'workers', 'session', 'stores', 'studio', 'live', 'shelf'],
 };
 
 /** One rule for each folder: nothing that it imports stands after it. A folder that the list lacks may import nothing. */

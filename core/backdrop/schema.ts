@@ -1,12 +1,17 @@
 import { z } from 'zod';
 import { sceneNames } from './names.ts';
 import { Colour, halves } from '../values/roles.ts';
+import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
 import { WallTime } from '../values/earth.ts';
 import type { TypeOf } from '../values/types.ts';
 
 const Share = z.number().min(0).max(1);
-const Percent = z.number().min(0).max(100);
+/** A share of the way as percent. */
+const share = (label: string) =>
+  field(Share.clone(), { label, unit: '%', control: 'slider', per: 100, decimals: 0 });
+/** 0 to 100. */
+export const Percent = z.number().min(0).max(100);
 const Seed = z
   .number()
   .int()
@@ -17,13 +22,17 @@ export const DrawnScene = z.looseObject({
   kind: z.literal('scene'),
   scene: z.enum(sceneNames),
   seed: Seed,
-  colours: z.enum(['own', 'palette']).meta({ description: 'Its own colours, or those of the palette' }),
+  colours: field(
+    z.enum(['own', 'palette']).meta({ description: 'Its own colours, or those of the palette' }),
+    { label: 'Colours', choices: { own: 'Its own', palette: 'The palette’s' } },
+  ),
   controls: z
     .record(z.string().max(40), Percent)
     .meta({ description: 'The scene’s controls, 0 to 100; those left out stand where they start' }),
-  follows: z
-    .boolean()
-    .meta({ description: 'Whether sun, moon and fog follow the moment, where it has them' }),
+  follows: field(
+    z.boolean().meta({ description: 'Whether sun, moon and fog follow the moment, where it has them' }),
+    { label: 'Follows' },
+  ),
 });
 export type DrawnScene = TypeOf<typeof DrawnScene>;
 
@@ -39,7 +48,7 @@ export const Picture = z.looseObject({
   name: z.string().max(200),
   fit: z.enum(fits),
   focal: z
-    .looseObject({ x: Share, y: Share })
+    .looseObject({ x: share('Kept across'), y: share('Kept down') })
     .meta({ description: 'What stays in view when the picture is cut' }),
   turn: z
     .union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
@@ -48,24 +57,42 @@ export const Picture = z.looseObject({
 });
 export type Picture = TypeOf<typeof Picture>;
 
+export const GradientPoint = z.looseObject({
+  at: share('Stands at'),
+  colour: field(Colour.clone(), { label: 'Colour', control: 'colour' }),
+});
+
+export type GradientPoint = TypeOf<typeof GradientPoint>;
+
 export const Gradient = z.looseObject({
   kind: z.literal('gradient'),
-  shape: z.enum(['linear', 'radial']),
-  angle: z.number().min(0).max(360).meta({ description: 'Degrees; 0 runs upward, 90 to the right' }),
-  centre: z.looseObject({ x: Share, y: Share }).meta({ description: 'Of a radial one' }),
-  points: z
-    .array(z.looseObject({ at: Share, colour: Colour }))
-    .min(2)
-    .max(12),
+  shape: field(z.enum(['linear', 'radial']), {
+    label: 'Shape',
+    choices: { linear: 'Linear', radial: 'Radial' },
+  }),
+  angle: field(z.number().min(0).max(360).meta({ description: 'Degrees; 0 runs upward, 90 to the right' }), {
+    label: 'Angle',
+    unit: '°',
+    control: 'slider',
+    when: ({ shape }) => shape === 'linear',
+  }),
+  centre: field(
+    z.looseObject({ x: share('Across'), y: share('Down') }).meta({ description: 'Of a radial one' }),
+    { label: 'Middle', when: ({ shape }) => shape === 'radial' },
+  ),
+  points: z.array(GradientPoint).min(2).max(12),
 });
 export type Gradient = TypeOf<typeof Gradient>;
 
 const Plain = z.discriminatedUnion('kind', [DrawnScene, Picture, Gradient]);
 export type PlainSource = TypeOf<typeof Plain>;
 
+/** A fortnight. */
+export const MOST_MINUTES = 20160;
+
 /** When a rotation goes on to its next entry. */
 export const Change = z.discriminatedUnion('by', [
-  z.looseObject({ by: z.literal('every'), minutes: z.number().int().min(1).max(20160) }),
+  z.looseObject({ by: z.literal('every'), minutes: z.number().int().min(1).max(MOST_MINUTES) }),
   z.looseObject({ by: z.literal('times'), times: z.array(WallTime).min(1).max(24) }),
   z.looseObject({ by: z.literal('sun') }).meta({ description: 'At sunrise and at sunset' }),
 ]);
@@ -78,8 +105,11 @@ export const Rotation = z.looseObject({
     .min(1)
     .max(100),
   change: Change,
-  shuffled: z.boolean(),
-  fade: z.number().min(0).max(600).meta({ description: 'Seconds that one takes to pass into the next' }),
+  shuffled: field(z.boolean(), { label: 'Shuffled' }),
+  fade: field(
+    z.number().min(0).max(600).meta({ description: 'Seconds that one takes to pass into the next' }),
+    { label: 'Cross-fade', unit: 's', control: 'slider' },
+  ),
 });
 export type Rotation = TypeOf<typeof Rotation>;
 
@@ -88,19 +118,49 @@ export type Source = TypeOf<typeof Source>;
 
 export const towards = ['rim', 'top', 'bottom', 'left', 'right'] as const;
 
-const Around = z.number().min(-100).max(100);
+function around(label: string, description?: string) {
+  return field(z.number().min(-100).max(100).meta({ description }), {
+    label,
+    group: 'Light and colour',
+    control: 'slider',
+  });
+}
+const strength = () => field(Percent.clone(), { label: 'Strength', unit: '%', control: 'slider' });
+const tone = (label: string) => field(Colour.clone(), { label, control: 'colour' });
 
-/** What is done to the pixels, in this order. Everything at 0 leaves them as they are. */
+/** What is done to the pixels. Everything at 0 leaves them as they are. */
 export const Adjust = z.looseObject({
-  blur: z.number().min(0).max(80).meta({ description: 'px of the screen' }),
-  brightness: Around,
-  contrast: Around,
-  saturation: Around,
-  temperature: Around.meta({ description: 'Warmer above 0, cooler below' }),
-  twoTone: z.looseObject({ dark: Colour, light: Colour, strength: Percent }),
-  tint: z.looseObject({ colour: Colour, strength: Percent }),
-  darken: z.looseObject({ toward: z.enum(towards), strength: Percent }),
-  grain: Percent,
+  brightness: around('Brightness'),
+  contrast: around('Contrast'),
+  saturation: around('Saturation'),
+  temperature: around('Temperature', 'Warmer above 0, cooler below'),
+  blur: field(z.number().min(0).max(80).meta({ description: 'px of the screen' }), {
+    label: 'Blur',
+    group: 'Surface',
+    unit: 'px',
+    control: 'slider',
+  }),
+  grain: field(Percent.clone(), { label: 'Grain', group: 'Surface', unit: '%', control: 'slider' }),
+  darken: field(
+    z.looseObject({
+      toward: field(z.enum(towards), {
+        label: 'Runs',
+        choices: {
+          rim: 'all around',
+          top: 'toward the top',
+          bottom: 'toward the bottom',
+          left: 'toward the left',
+          right: 'toward the right',
+        },
+      }),
+      strength: strength(),
+    }),
+    { label: 'Darkening' },
+  ),
+  tint: field(z.looseObject({ colour: tone('Colour'), strength: strength() }), { label: 'Tint' }),
+  twoTone: field(z.looseObject({ dark: tone('Darks'), light: tone('Lights'), strength: strength() }), {
+    label: 'Two tones',
+  }),
 });
 export type Adjust = TypeOf<typeof Adjust>;
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { field } from '../values/field.ts';
 import { Colour } from '../values/roles.ts';
 import type { TypeOf } from '../values/types.ts';
 
@@ -6,7 +7,11 @@ export const pointerSets = ['quill', 'pebble', 'ring'] as const;
 export type PointerSetName = (typeof pointerSets)[number];
 export const Pointer = z.looseObject({
   set: z.enum(pointerSets),
-  size: z.number().min(16).max(96).meta({ description: 'px' }),
-  colour: Colour,
+  size: field(z.number().min(16).max(96).meta({ description: 'px' }), {
+    label: 'Size',
+    unit: 'px',
+    control: 'slider',
+  }),
+  colour: field(Colour.clone(), { label: 'Colour', control: 'colour' }),
 });
 export type Pointer = TypeOf<typeof Pointer>;

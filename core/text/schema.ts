@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Family, OwnFile } from '../values/family.ts';
+import { field } from '../values/field.ts';
 import type { TypeOf } from '../values/types.ts';
 
 export const uses = ['display', 'text', 'figures'] as const;
@@ -7,9 +8,20 @@ export type Use = (typeof uses)[number];
 
 export const FontUse = z.looseObject({
   family: Family,
-  size: z.number().min(50).max(200).meta({ description: 'Percent of what each part sets' }),
-  weight: z.number().min(-400).max(400).meta({ description: 'Added to what each part sets' }),
-  spacing: z.number().min(-10).max(30).meta({ description: 'Hundredths of an em, added between letters' }),
+  size: field(z.number().min(50).max(200).meta({ description: 'Percent of what each part sets' }), {
+    label: 'Size',
+    unit: '%',
+    control: 'slider',
+  }),
+  weight: field(z.number().min(-400).max(400).meta({ description: 'Added to what each part sets' }), {
+    label: 'Weight',
+    control: 'slider',
+    step: 25,
+  }),
+  spacing: field(
+    z.number().min(-10).max(30).meta({ description: 'Hundredths of an em, added between letters' }),
+    { label: 'Spacing', unit: '%', control: 'slider' },
+  ),
 });
 export type FontUse = TypeOf<typeof FontUse>;
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { field } from './field.ts';
 import type { TypeOf } from './types.ts';
 
 /** A time of day on the wall. */
@@ -7,14 +8,22 @@ export const WallTime = z
   .regex(/^([01]\d|2[0-3]):[0-5]\d$/, { message: 'is not a time of day, such as 07:30' });
 
 export const GeoPlace = z.looseObject({
-  name: z.string().max(120),
-  latitude: z.number().min(-90).max(90),
-  longitude: z.number().min(-180).max(180),
-  zone: z
-    .string()
-    .max(64)
-    .refine(isZone, { message: 'is not a time zone, such as Europe/London' })
-    .meta({ description: 'IANA time zone' }),
+  name: field(z.string().max(120), { label: 'Name' }),
+  latitude: field(z.number().min(-90).max(90), { label: 'Latitude', unit: '°N', step: 0.1, decimals: 4 }),
+  longitude: field(z.number().min(-180).max(180), {
+    label: 'Longitude',
+    unit: '°E',
+    step: 0.1,
+    decimals: 4,
+  }),
+  zone: field(
+    z
+      .string()
+      .max(64)
+      .refine(isZone, { message: 'is not a time zone, such as Europe/London' })
+      .meta({ description: 'IANA time zone' }),
+    { label: 'Time zone', control: 'zone' },
+  ),
 });
 export type GeoPlace = TypeOf<typeof GeoPlace>;
 

@@ -2,20 +2,13 @@ import { z } from 'zod';
 
 /** The controls that forms have; the interface draws each (web/ui/form). */
 export type ControlName =
-  | 'switch'
-  | 'figure'
-  | 'slider'
-  | 'choice'
-  | 'text'
-  | 'colour'
-  | 'zone'
-  | 'pattern'
-  | 'application'
-  | 'direction';
+  'switch' | 'figure' | 'slider' | 'choice' | 'text' | 'colour' | 'zone' | 'pattern' | 'application' | 'side';
 
 /** What a form says of a field, beside what its schema says of the value. Ranges and choices stand in the schema only. */
 export interface FieldFacts {
   label: string;
+  /** The label beside some values of the other fields, where it is another one. */
+  labelFor?(values: Readonly<Record<string, unknown>>): string;
   /** Fields of a group stand together under its name. */
   group?: string;
   unit?: string;
@@ -25,6 +18,10 @@ export interface FieldFacts {
   choices?: Readonly<Record<string, string>>;
   /** Which control, where the schema alone would ask for another one. */
   control?: ControlName;
+  /** Without a label before it: it takes the whole width. */
+  isWide?: boolean;
+  /** The value is shown multiplied by this: a share as percent. */
+  per?: number;
   /** The least that a control changes the value by. */
   step?: number;
   decimals?: number;

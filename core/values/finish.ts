@@ -1,3 +1,4 @@
+import { field, type FieldFacts } from './field.ts';
 import { z } from 'zod';
 import { Colour } from './roles.ts';
 import type { TypeOf } from './types.ts';
@@ -7,12 +8,48 @@ export type FinishKind = (typeof finishKinds)[number];
 
 /** How a surface is made. */
 export const Finish = z.looseObject({
-  kind: z.enum(finishKinds),
-  tint: Colour,
-  sheerness: z.number().min(0).max(100).meta({ description: 'How much shows through, in percent' }),
-  blur: z.number().min(0).max(60).meta({ description: 'px, of what lies beneath; frosted only' }),
-  radius: z.number().min(0).max(80).meta({ description: 'Corner radius in px' }),
-  edgeLine: z.number().min(0).max(8).meta({ description: 'Width of the line around, in px' }),
-  shadow: z.number().min(0).max(100).meta({ description: 'Depth of the shadow, in percent' }),
+  kind: field(z.enum(finishKinds), {
+    label: 'Finish',
+    isWide: true,
+    choices: { bare: 'Bare', matte: 'Matte', sheer: 'Sheer', frosted: 'Frosted' },
+  }),
+  tint: field(Colour.clone(), { label: 'Tint', control: 'colour', when: isSurface }),
+  sheerness: amount(100, '%', 'Sheerness', 'How much shows through, in percent', showsThrough),
+  blur: amount(60, 'px', 'Blur', 'px, of what lies beneath; frosted only', ({ kind }) => kind === 'frosted'),
+  radius: amount(80, 'px', 'Radius', 'Corner radius in px', isSurface),
+  edgeLine: field(z.number().min(0).max(8).meta({ description: 'Width of the line around, in px' }), {
+    label: 'Edge line',
+    unit: 'px',
+    control: 'slider',
+    step: 0.5,
+    decimals: 1,
+    when: isSurface,
+  }),
+  shadow: field(z.number().min(0).max(100).meta({ description: 'Depth of the shadow, in percent' }), {
+    label: 'Shadow',
+    labelFor: ({ kind }) => (kind === 'bare' ? 'Shade' : 'Shadow'),
+    unit: '%',
+    control: 'slider',
+  }),
 });
 export type Finish = TypeOf<typeof Finish>;
+
+type When = NonNullable<FieldFacts['when']>;
+
+function isSurface({ kind }: Parameters<When>[0]): boolean {
+  return kind !== 'bare';
+}
+
+function showsThrough({ kind }: Parameters<When>[0]): boolean {
+  return kind === 'sheer' || kind === 'frosted';
+}
+
+function amount(max: number, unit: string, label: string, description: string, when: When) {
+  return field(z.number().min(0).max(max).meta({ description }), {
+    label,
+    unit,
+    control: 'slider',
+    decimals: 1,
+    when,
+  });
+}

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { field } from './field.ts';
 import { sides } from './geometry.ts';
 import { Id } from './id.ts';
 import type { TypeOf } from './types.ts';
@@ -43,5 +44,9 @@ export type Hanging = TypeOf<typeof Hanging>;
  * Where a widget is. Offsets point inward from a corner or side, rightward and downward from a middle, and
  * away from a neighbour.
  */
-export const Place = z.looseObject({ hangs: Hanging, x: Offset, y: Offset });
+export const Place = z.looseObject({
+  hangs: Hanging,
+  x: field(Offset.clone(), { label: 'Offset across', unit: 'x', step: 1, decimals: 1 }),
+  y: field(Offset.clone(), { label: 'Offset down', unit: 'y', step: 1, decimals: 1 }),
+});
 export type Place = TypeOf<typeof Place>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { field } from './field.ts';
 import { isColourString } from './colour.ts';
 import type { TypeOf } from './types.ts';
 
@@ -25,7 +26,7 @@ export const FixedColour = z
   .meta({ description: 'A hex or OKLCH colour' });
 
 /** A role, or a one-off colour. */
-export const Colour = z.union([RoleName, FixedColour]).meta({ control: 'colour' });
+export const Colour = z.union([RoleName, FixedColour]);
 export type Colour = z.infer<typeof Colour>;
 
 export function isRole(colour: string): colour is Role {
@@ -35,15 +36,19 @@ export function isRole(colour: string): colour is Role {
 export const halves = ['light', 'dark'] as const;
 export type Half = (typeof halves)[number];
 
+function by(most: number, label: string) {
+  return field(z.number().min(-most).max(most), { label, control: 'slider', step: 0.5, decimals: 1 });
+}
+
 /**
  * A role as a step from another one of the same half. In OKLab: `lighter` is added to the lightness (0 to 100),
  * `more` hundredths to the chroma, and `warmer` hundredths toward orange, or away from it when negative.
  */
 export const Step = z.looseObject({
   from: RoleName,
-  lighter: z.number().min(-100).max(100),
-  more: z.number().min(-40).max(40),
-  warmer: z.number().min(-40).max(40),
+  lighter: by(100, 'Lighter'),
+  more: by(40, 'More'),
+  warmer: by(40, 'Warmer'),
 });
 export type Step = TypeOf<typeof Step>;
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useDesk } from './desk.ts';
-import { Button } from '../ui/controls.tsx';
+import { Button } from '../ui/buttons.tsx';
 
 /** A desk with more widgets than this takes seconds to draw: whoever opens it is asked first. */
 export const MOST_AT_ONCE = 500;

@@ -8,7 +8,7 @@ import type { ListedDesk } from '../../core/desk/summary.ts';
 import { ServerProblem, api } from '../api/client.ts';
 import { LedgeMark } from '../render/icons.tsx';
 import { ThemeMenu } from '../studio/rail.tsx';
-import { Button } from '../ui/controls.tsx';
+import { Button } from '../ui/buttons.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
 import { DeskOnLedge } from './desk-on-ledge.tsx';

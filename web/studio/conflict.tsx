@@ -1,7 +1,7 @@
 import { format } from 'date-fns/format';
 import { useState } from 'react';
 import { useDesk } from '../session/desk.ts';
-import { Button } from '../ui/controls.tsx';
+import { Button } from '../ui/buttons.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 
 /** Asked when the desk was changed here and elsewhere: nothing is overwritten until somebody has chosen. */

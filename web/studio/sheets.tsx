@@ -5,13 +5,14 @@ import { Fragment, useEffect, useState } from 'react';
 import { format } from 'date-fns/format';
 import { toast } from '../ui/toast.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
-import { isZone } from '../../core/values/earth.ts';
+import { GeoPlace } from '../../core/values/earth.ts';
 import { api, type RevisionNote } from '../api/client.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { useView } from '../stores/view.ts';
-import { Button, NumberField, Row, TextField } from '../ui/controls.tsx';
+import { Button } from '../ui/buttons.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
+import { Fields } from './form/form.tsx';
 import { commands, groups } from './commands.ts';
 import { Keys } from './key-names.tsx';
 import { ScreensSheet } from './header/screens.tsx';
@@ -221,63 +222,19 @@ function Revisions({ onDone }: { onDone: () => void }) {
   );
 }
 
-const zones = Intl.supportedValuesOf('timeZone');
-
 function PlaceOnEarth() {
   const place = useDesk((state) => state.history?.present.place);
   const edit = useDesk((state) => state.edit);
-  const [errors, setErrors] = useState<Record<string, string | null>>({});
   if (!place) return null;
-  const set = (change: Partial<typeof place>) => edit(edits.setPlaceOnEarth({ ...place, ...change }));
-  const report = (field: string) => (sentence: string | null) =>
-    setErrors((all) => ({ ...all, [field]: sentence }));
   return (
     <div className="grid gap-1.5">
-      <Row label="Name">
-        <TextField
-          label="Name of the place"
-          value={place.name}
-          onChange={(name) => set({ name: name.slice(0, 120) })}
-        />
-      </Row>
-      <Row label="Latitude" error={errors['latitude']}>
-        <NumberField
-          label="Latitude"
-          value={place.latitude}
-          min={-90}
-          max={90}
-          step={0.1}
-          decimals={4}
-          unit="°N"
-          onChange={(latitude) => set({ latitude })}
-          onError={report('latitude')}
-        />
-      </Row>
-      <Row label="Longitude" error={errors['longitude']}>
-        <NumberField
-          label="Longitude"
-          value={place.longitude}
-          min={-180}
-          max={180}
-          step={0.1}
-          decimals={4}
-          unit="°E"
-          onChange={(longitude) => set({ longitude })}
-          onError={report('longitude')}
-        />
-      </Row>
-      <Row label="Time zone" error={errors['zone']}>
-        <TextField
-          label="Time zone"
-          value={place.zone}
-          list={zones}
-          check={(zone) =>
-            zone && isZone(zone) ? null : `There is no time zone “${zone}”; one looks like Europe/London.`
-          }
-          onError={report('zone')}
-          onChange={(zone) => set({ zone })}
-        />
-      </Row>
+      <Fields
+        schema={GeoPlace}
+        values={place}
+        of="Place"
+        onTurn={(change) => edit(edits.setPlaceOnEarth({ ...place, ...change }))}
+        onEnd={() => {}}
+      />
     </div>
   );
 }

@@ -7,7 +7,7 @@ import { hexOf, isColourString } from '../../core/values/colour.ts';
 import { paletteOf } from '../../core/colour/look.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import { isRole, roleTitles, roles as roleNames, type Colour } from '../../core/values/roles.ts';
-import { TextField } from './controls.tsx';
+import { TextField } from './text-field.tsx';
 
 /** Lets a colour be picked from what is on the stage; null where there is none. */
 export const PickFromStage = createContext<((title: string, take: (colour: string) => void) => void) | null>(

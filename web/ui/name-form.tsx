@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Button } from './controls.tsx';
+import { Button } from './buttons.tsx';
 
 /** The longest name that a desk may have. */
 const LONGEST = 120;

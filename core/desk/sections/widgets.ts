@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { OwnFinish } from '../../arrange/schema.ts';
 import type { Finish } from '../../values/finish.ts';
+import { field } from '../../values/field.ts';
 import { Id } from '../../values/id.ts';
 import { Place } from '../../values/place.ts';
 import { widgetKinds, type WidgetType } from '../../widgets/list.ts';
@@ -11,10 +12,16 @@ import { defineSection, idsIn, without } from './section.ts';
 export const WidgetFrame = z.looseObject({
   id: Id,
   place: Place,
-  scale: z.number().min(0.1).max(10),
+  scale: field(z.number().min(0.1).max(10), {
+    label: 'Scale',
+    control: 'slider',
+    step: 0.05,
+    decimals: 2,
+    isGeometric: true,
+  }),
   finish: OwnFinish,
-  locked: z.boolean(),
-  clicksThrough: z.boolean(),
+  locked: field(z.boolean(), { label: 'Locked', group: 'Hold' }),
+  clicksThrough: field(z.boolean(), { label: 'Clicks through', group: 'Hold' }),
 });
 const widgetSchemas = widgetKinds.map((kind) =>
   WidgetFrame.extend({

@@ -16,63 +16,27 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { DropdownMenu } from 'radix-ui';
-import {
-  GripVertical,
-  PanelBottom,
-  PanelLeft,
-  PanelRight,
-  PanelTop,
-  Plus,
-  Trash2,
-  X,
-  type LucideIcon,
-} from 'lucide-react';
+import { GripVertical, Plus, Trash2, X } from 'lucide-react';
 import { useState } from 'react';
-import { sides, type Side } from '../../../core/values/geometry.ts';
+import { EdgeFrame } from '../../../core/arrange/schema.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import type { Edge, Item } from '../../../core/desk/sections/edges.ts';
-import { alignments } from '../../../core/values/place.ts';
 import { itemKinds } from '../../../core/items/list.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
-import { Button, IconButton, Row, Section, Segmented, SliderField, SwitchField } from '../../ui/controls.tsx';
+import { Button, IconButton } from '../../ui/buttons.tsx';
+import { Section } from '../../ui/section.tsx';
 import { menuItem, menuPanel } from '../../ui/menu.ts';
 import { addItem, removeParts, titleOfItem } from '../acts.ts';
+import { Fields } from '../form/form.tsx';
 import { FinishSection } from './finish-section.tsx';
-
-const sideIcons: Record<Side, LucideIcon> = {
-  top: PanelTop,
-  right: PanelRight,
-  bottom: PanelBottom,
-  left: PanelLeft,
-};
 
 /** Everything about one panel or dock. */
 export function EdgeEditor({ edge }: { edge: Edge }) {
-  const { edit, turn, endGesture } = useDesk.getState();
+  const { turn, endGesture } = useDesk.getState();
   const missing = useScreenInView()?.edges.find(({ id }) => id === edge.id)?.missing ?? 0;
   const hasSpring = edge.items.some(({ type }) => type === 'spring');
-  const set = (label: string, change: Partial<Omit<Edge, 'id' | 'items'>>) =>
-    edit(named(label, edits.setEdge(edge.id, change)));
-  const slider = (
-    label: string,
-    key: 'thickness' | 'iconSize' | 'margin' | 'padding' | 'spacing',
-    min: number,
-    max: number,
-  ) => (
-    <Row label={label}>
-      <SliderField
-        label={label}
-        value={edge[key]}
-        min={min}
-        max={max}
-        unit="px"
-        onTurn={(value) => turn(named(label, edits.setEdge(edge.id, { [key]: value })))}
-        onEnd={endGesture}
-      />
-    </Row>
-  );
   return (
     <>
       <div className="-mt-12 mb-4 flex justify-end">
@@ -95,45 +59,11 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
         )}
       </Section>
       <Section title="Place">
-        <Row label="Side">
-          <Segmented
-            label="Side"
-            value={edge.side}
-            choices={sides.map((side) => {
-              const Icon = sideIcons[side];
-              return { value: side, label: side, icon: <Icon size={16} strokeWidth={1.6} /> };
-            })}
-            onChange={(side) => edit(edits.moveEdge(edge.id, side))}
-          />
-        </Row>
-        <Row label="Length">
-          <Segmented
-            label="Length"
-            value={edge.length}
-            choices={[
-              { value: 'items', label: 'Its items' },
-              { value: 'fill', label: 'Its side' },
-            ]}
-            onChange={(length) => set('Length', { length })}
-          />
-        </Row>
-        <Row label="Stands at">
-          <Segmented
-            label="Stands at"
-            value={edge.align}
-            choices={alignments.map((align) => ({ value: align, label: align }))}
-            onChange={(align) => set('Align', { align })}
-          />
-        </Row>
-        {slider('Thickness', 'thickness', 16, 160)}
-        {slider('Icons', 'iconSize', 8, 96)}
-        {slider('Off the side', 'margin', 0, 80)}
-        {slider('Inside ends', 'padding', 0, 80)}
-        {slider('Between items', 'spacing', 0, 60)}
-        <SwitchField
-          label="Keeps windows off"
-          value={edge.keepsWindowsOff}
-          onChange={(keepsWindowsOff) => set('Keep windows off', { keepsWindowsOff })}
+        <Fields
+          schema={EdgeFrame}
+          values={edge}
+          onTurn={(change, label) => turn(named(label, edits.setEdge(edge.id, change)))}
+          onEnd={endGesture}
         />
       </Section>
       <FinishSection ids={[edge.id]} own={edge.finish} />

@@ -1,12 +1,13 @@
-import { named } from '../../../core/desk/edits/edit.ts';
 import { Suspense, memo } from 'react';
-import { later } from '../../later.ts';
+import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
-import { finishKinds, type Finish } from '../../../core/values/finish.ts';
-import { useHalfRoles } from '../../session/scene.ts';
+import type { Look } from '../../../core/look/schema.ts';
+import { Finish } from '../../../core/values/finish.ts';
+import { later } from '../../later.ts';
 import { useDesk } from '../../session/desk.ts';
-import { ColourField } from '../../ui/colour-field.tsx';
-import { Row, Section, Segmented, SelectField, SliderField } from '../../ui/controls.tsx';
+import { SelectField } from '../../ui/choice.tsx';
+import { Row, Section } from '../../ui/section.tsx';
+import { Fields } from '../form/form.tsx';
 
 const LegibilityRow = later(async () => ({ default: (await import('./legibility-row.tsx')).LegibilityRow }));
 
@@ -19,9 +20,8 @@ export const FinishSection = memo(function FinishSection({
   own: Finish | null;
 }) {
   const look = useDesk((state) => state.history?.present.look);
-  const { turn, edit, endGesture } = useDesk.getState();
-  const roles = useHalfRoles();
-  if (!look || !roles) return null;
+  const { turn, endGesture } = useDesk.getState();
+  if (!look) return null;
   const finish = own ?? look.finish;
   const isDesk = ids.length === 0;
 
@@ -29,87 +29,13 @@ export const FinishSection = memo(function FinishSection({
     const next = { ...finish, ...change };
     turn(isDesk ? named('Finish', edits.setLook({ finish: next })) : edits.setFinish(ids, next));
   }
-  const slider = (
-    label: string,
-    key: 'sheerness' | 'blur' | 'radius' | 'edgeLine' | 'shadow',
-    max: number,
-    unit: string,
-    step = 1,
-  ) => (
-    <Row label={label}>
-      <SliderField
-        label={label}
-        value={finish[key]}
-        min={0}
-        max={max}
-        step={step}
-        decimals={1}
-        unit={unit}
-        onTurn={(value) => set({ [key]: value })}
-        onEnd={endGesture}
-      />
-    </Row>
-  );
-  const follow = (
-    <button
-      type="button"
-      className="text-brass hover:underline"
-      onClick={() => edit(named('Follow the desk', edits.setFinish(ids, null)))}
-    >
-      follow the desk again
-    </button>
-  );
-  const isBare = finish.kind === 'bare';
   return (
     <Section
       title={isDesk ? 'Finish of the desk' : 'Finish'}
-      note={isDesk ? 'every part without its own' : own ? follow : 'follows the desk'}
+      note={isDesk ? 'every part without its own' : own ? <Follow ids={ids} /> : 'follows the desk'}
     >
-      <Segmented
-        label="Finish"
-        value={finish.kind}
-        choices={finishKinds.map((kind) => ({
-          value: kind,
-          label: (kind[0] ?? '').toUpperCase() + kind.slice(1),
-        }))}
-        onChange={(kind) => {
-          set({ kind });
-          endGesture();
-        }}
-      />
-      {!isBare && (
-        <>
-          <Row label="Tint">
-            <ColourField
-              label="Tint"
-              value={finish.tint}
-              roles={roles}
-              onTurn={(tint) => set({ tint })}
-              onEnd={endGesture}
-            />
-          </Row>
-          {finish.kind !== 'matte' && slider('Sheerness', 'sheerness', 100, '%')}
-          {finish.kind === 'frosted' && slider('Blur', 'blur', 60, 'px')}
-          {slider('Radius', 'radius', 80, 'px')}
-          {slider('Edge line', 'edgeLine', 8, 'px', 0.5)}
-          {slider('Shadow', 'shadow', 100, '%')}
-        </>
-      )}
-      {isBare && !isDesk && slider('Soft shade', 'shadow', 100, '%')}
-      {!isDesk && look.finishes.length > 0 && (
-        <Row label="Preset">
-          <SelectField
-            label="Finish from a preset"
-            value=""
-            placeholder="Choose one"
-            choices={look.finishes.map(({ id, name }) => ({ value: id, label: name }))}
-            onChange={(id) => {
-              const preset = look.finishes.find((one) => one.id === id);
-              if (preset) edit(named(`Finish: ${preset.name}`, edits.setFinish(ids, preset.finish)));
-            }}
-          />
-        </Row>
-      )}
+      <Fields schema={Finish} values={finish} onTurn={set} onEnd={endGesture} />
+      {!isDesk && <Presets ids={ids} presets={look.finishes} />}
       {ids.length === 1 && ids[0] !== undefined && (
         <Suspense>
           <LegibilityRow part={ids[0]} />
@@ -118,3 +44,34 @@ export const FinishSection = memo(function FinishSection({
     </Section>
   );
 });
+
+function Follow({ ids }: { ids: readonly string[] }) {
+  return (
+    <button
+      type="button"
+      className="text-brass hover:underline"
+      onClick={() => useDesk.getState().edit(named('Follow the desk', edits.setFinish(ids, null)))}
+    >
+      follow the desk again
+    </button>
+  );
+}
+
+function Presets({ ids, presets }: { ids: readonly string[]; presets: Look['finishes'] }) {
+  if (presets.length === 0) return null;
+  function take(id: string) {
+    const preset = presets.find((one) => one.id === id);
+    if (preset) useDesk.getState().edit(named(`Finish: ${preset.name}`, edits.setFinish(ids, preset.finish)));
+  }
+  return (
+    <Row label="Preset">
+      <SelectField
+        label="Finish from a preset"
+        value=""
+        placeholder="Choose one"
+        choices={presets.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={take}
+      />
+    </Row>
+  );
+}

@@ -4,17 +4,15 @@ import { edits } from '../../../core/desk/edits/edits.ts';
 import type { Edge, Item } from '../../../core/desk/sections/edges.ts';
 import { itemKindOf } from '../../../core/items/list.ts';
 import { useDesk } from '../../session/desk.ts';
-import { useHalfRoles } from '../../session/scene.ts';
-import { IconButton, Section } from '../../ui/controls.tsx';
+import { IconButton } from '../../ui/buttons.tsx';
+import { Section } from '../../ui/section.tsx';
+import { Fields } from '../form/form.tsx';
 import { duplicateSelection, removeSelection } from '../acts.ts';
-import { OptionsForm } from './options-form.tsx';
 
 /** Everything about one item of an edge. */
 export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; index: number }) {
-  const roles = useHalfRoles();
   const { edit, turn, endGesture } = useDesk.getState();
   const kind = itemKindOf(item.type);
-  if (!kind || !roles) return null;
   const move = (to: number) => edit(edits.moveItem(item.id, edge.id, to));
   return (
     <>
@@ -34,11 +32,10 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
         </IconButton>
       </div>
       <Section title="Options">
-        <OptionsForm
+        <Fields
           schema={kind.options}
-          options={item.options}
-          roles={roles}
-          onTurn={(change) => turn(named('Option', edits.setItem(edge.id, item.id, change)))}
+          values={item.options}
+          onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
           onEnd={endGesture}
         />
       </Section>

@@ -3,7 +3,7 @@ import { enough } from '../../../core/legibility/judge.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useJudging, useLegibility } from '../../stores/legibility.ts';
 import { useView } from '../../stores/view.ts';
-import { Row } from '../../ui/controls.tsx';
+import { Row } from '../../ui/section.tsx';
 
 /** How well the weakest text of a part can be read; it leads to what would mend it. */
 export function LegibilityRow({ part }: { part: string }) {

@@ -1,14 +1,15 @@
 import clsx from 'clsx';
 import { named } from '../../../core/desk/edits/edit.ts';
-import { useState } from 'react';
 import { edits } from '../../../core/desk/edits/edits.ts';
-import { hangingFrom, type Widget } from '../../../core/desk/sections/widgets.ts';
-import { alignments, points, type Hanging, type NinePoint } from '../../../core/values/place.ts';
+import { WidgetFrame, hangingFrom, type Widget } from '../../../core/desk/sections/widgets.ts';
+import { Place, alignments, points, type Hanging, type NinePoint } from '../../../core/values/place.ts';
 import { sides } from '../../../core/values/geometry.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
 import { groundOf } from '../../session/scene.ts';
-import { NumberField, Row, Section, Segmented, SelectField, SliderField } from '../../ui/controls.tsx';
+import { Row, Section } from '../../ui/section.tsx';
+import { Segmented, SelectField } from '../../ui/choice.tsx';
+import { Fields } from '../form/form.tsx';
 import { titleOfEdge, titleOfWidget } from '../acts.ts';
 import { SNAP_MARGIN } from '../stage/drag.ts';
 
@@ -27,16 +28,12 @@ const pointTitles: Record<NinePoint, string> = {
 /** What a widget hangs from, how far from it, and how large it is. */
 export function PlaceSection({ widget }: { widget: Widget }) {
   const { edit, turn, endGesture } = useDesk.getState();
-  const [error, setError] = useState<string | null>(null);
-  const { hangs, x, y } = widget.place;
+  const { hangs } = widget.place;
 
   function hang(next: Hanging) {
     const screen = currentScreen();
     if (screen) edit(edits.hangWidget(widget.id, next, groundOf(screen)));
   }
-  const offset = (axis: 'x' | 'y', value: number) =>
-    edit(named('Offset', edits.setWidgets([widget.id], { place: { ...widget.place, [axis]: value } })));
-
   const screenId = currentScreen()?.id ?? '';
   return (
     <Section title="Place" note={`snaps ${SNAP_MARGIN} px from edges`}>
@@ -71,38 +68,21 @@ export function PlaceSection({ widget }: { widget: Widget }) {
           </Row>
         </>
       )}
-      <Row label="Offset" error={error}>
-        <NumberField
-          label="Offset across"
-          value={x}
-          unit="x"
-          min={-20000}
-          max={20000}
-          onChange={(value) => offset('x', value)}
-          onError={setError}
-        />
-        <NumberField
-          label="Offset down"
-          value={y}
-          unit="y"
-          min={-20000}
-          max={20000}
-          onChange={(value) => offset('y', value)}
-          onError={setError}
-        />
-      </Row>
-      <Row label="Scale">
-        <SliderField
-          label="Scale"
-          value={widget.scale}
-          min={0.25}
-          max={4}
-          step={0.05}
-          decimals={2}
-          onTurn={(scale) => turn(named('Scale', edits.setWidgets([widget.id], { scale })))}
-          onEnd={endGesture}
-        />
-      </Row>
+      <Fields
+        schema={Place}
+        values={widget.place}
+        onTurn={(change, label) =>
+          turn(named(label, edits.setWidgets([widget.id], { place: { ...widget.place, ...change } })))
+        }
+        onEnd={endGesture}
+      />
+      <Fields
+        schema={WidgetFrame}
+        values={{ scale: widget.scale }}
+        only={['scale']}
+        onTurn={(change, label) => turn(named(label, edits.setWidgets([widget.id], change)))}
+        onEnd={endGesture}
+      />
     </Section>
   );
 }

@@ -13,11 +13,14 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { edits } from '../../../core/desk/edits/edits.ts';
-import type { Widget } from '../../../core/desk/sections/widgets.ts';
+import { WidgetFrame, type Widget } from '../../../core/desk/sections/widgets.ts';
 import { useDesk } from '../../session/desk.ts';
-import { Button, IconButton, Row, Section, SliderField, SwitchField } from '../../ui/controls.tsx';
+import { Button, IconButton } from '../../ui/buttons.tsx';
+import { Section } from '../../ui/section.tsx';
+import { SwitchField } from '../../ui/choice.tsx';
 import { duplicateSelection, removeSelection, toggleFlag } from '../acts.ts';
 import { commandsById } from '../commands.ts';
+import { Fields } from '../form/form.tsx';
 import { FinishSection } from './finish-section.tsx';
 
 const rows: readonly (readonly [id: string, icon: LucideIcon])[][] = [
@@ -65,18 +68,13 @@ export function SeveralEditor({ widgets }: { widgets: readonly Widget[] }) {
         ))}
       </Section>
       <Section title="All of them">
-        <Row label="Scale">
-          <SliderField
-            label="Scale"
-            value={first?.scale ?? 1}
-            min={0.25}
-            max={4}
-            step={0.05}
-            decimals={2}
-            onTurn={(scale) => turn(named('Scale', edits.setWidgets(ids, { scale })))}
-            onEnd={endGesture}
-          />
-        </Row>
+        <Fields
+          schema={WidgetFrame}
+          values={{ scale: first?.scale ?? 1 }}
+          only={['scale']}
+          onTurn={(change, label) => turn(named(label, edits.setWidgets(ids, change)))}
+          onEnd={endGesture}
+        />
         <SwitchField
           label="Locked"
           value={widgets.every((widget) => widget.locked)}

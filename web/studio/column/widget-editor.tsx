@@ -5,12 +5,13 @@ import { edits } from '../../../core/desk/edits/edits.ts';
 import type { Widget } from '../../../core/desk/sections/widgets.ts';
 import { widgetKindOf } from '../../../core/widgets/list.ts';
 import { useDesk } from '../../session/desk.ts';
-import { useHalfRoles } from '../../session/scene.ts';
-import { IconButton, Section, SwitchField } from '../../ui/controls.tsx';
+import { IconButton } from '../../ui/buttons.tsx';
+import { Section } from '../../ui/section.tsx';
+import { SwitchField } from '../../ui/choice.tsx';
+import { Fields } from '../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../acts.ts';
 import { FaceCard } from './face-card.tsx';
 import { FinishSection } from './finish-section.tsx';
-import { OptionsForm } from './options-form.tsx';
 import { PlaceSection } from './place-section.tsx';
 
 type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough'>>;
@@ -74,18 +75,15 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
 });
 
 const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
-  const roles = useHalfRoles();
   const { turn, endGesture } = useDesk.getState();
   const kind = widgetKindOf(type);
-  if (!kind || !roles) return null;
   return (
     <Section title="Readings">
-      <OptionsForm
+      <Fields
         schema={kind.options}
-        options={options}
+        values={options}
         face={face}
-        roles={roles}
-        onTurn={(change) => turn(edits.setWidgetOptions(id, change))}
+        onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
         onEnd={endGesture}
       />
     </Section>

@@ -3,7 +3,7 @@ import { widgetKinds } from '../../../core/widgets/list.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
-import { Section } from '../../ui/controls.tsx';
+import { Section } from '../../ui/section.tsx';
 import { addWidget, titleOfWidget } from '../acts.ts';
 import { FaceCard } from './face-card.tsx';
 

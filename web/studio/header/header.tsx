@@ -9,7 +9,7 @@ import { useDesk } from '../../session/desk.ts';
 import { useScene } from '../../session/scene.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
-import { IconButton, Tip } from '../../ui/controls.tsx';
+import { IconButton, Tip } from '../../ui/buttons.tsx';
 import { menuItem, menuLine, menuPanel } from '../../ui/menu.ts';
 import { commandsById } from '../commands.ts';
 import { Keys } from '../key-names.tsx';

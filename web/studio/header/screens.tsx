@@ -3,11 +3,14 @@ import { nanoid } from 'nanoid';
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { edits } from '../../../core/desk/edits/edits.ts';
-import type { Screen } from '../../../core/desk/sections/screens.ts';
+import { Screen } from '../../../core/desk/sections/screens.ts';
+import { lookUp } from '../../../core/values/look-up.ts';
+import { controls } from '../form/controls.tsx';
+import { fieldsOf } from '../form/schema.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useScene } from '../../session/scene.ts';
 import { useView } from '../../stores/view.ts';
-import { Button, IconButton, NumberField, TextField } from '../../ui/controls.tsx';
+import { Button, IconButton } from '../../ui/buttons.tsx';
 
 /** The screens of a desk: size, scale factor, and where each stands beside the others. */
 export function ScreensSheet() {
@@ -73,43 +76,27 @@ function ScreenRow({
   onError: (sentence: string | null) => void;
   onRemove: (() => void) | null;
 }) {
-  const field = (
-    label: string,
-    key: 'width' | 'height' | 'scaleFactor' | 'x' | 'y',
-    min: number,
-    max: number,
-    step = 1,
-  ) => (
-    <label className="grid gap-1 text-[12px] text-dust">
-      {label}
-      <NumberField
-        label={`${screen.name}: ${label.toLowerCase()}`}
-        value={screen[key]}
-        min={min}
-        max={max}
-        step={step}
-        decimals={2}
-        onError={onError}
-        onChange={(value) => set({ [key]: step === 1 ? Math.round(value) : value })}
-      />
-    </label>
-  );
+  const fields = fieldsOf(Screen);
   return (
     <fieldset className="grid grid-cols-[1.6fr_1fr_1fr_.8fr_1fr_1fr_32px] items-end gap-2">
-      <label className="grid gap-1 text-[12px] text-dust">
-        Name
-        <TextField
-          label="Name of the screen"
-          value={screen.name}
-          check={(name) => (name.trim() ? null : 'A screen needs a name.')}
-          onChange={(name) => set({ name: name.trim().slice(0, 120) })}
-        />
-      </label>
-      {field('Width', 'width', 320, 16384)}
-      {field('Height', 'height', 240, 16384)}
-      {field('Scale', 'scaleFactor', 0.5, 4, 0.25)}
-      {field('X', 'x', -65536, 65536)}
-      {field('Y', 'y', -65536, 65536)}
+      {fields.map(([key, shape]) => {
+        const Control = shape.facts.label === 'Name' ? controls.text : controls.figure;
+        return (
+          <label key={key} className="grid gap-1 text-[12px] text-dust">
+            {shape.facts.label}
+            <Control
+              label={
+                key === 'name' ? 'Name of the screen' : `${screen.name}: ${shape.facts.label.toLowerCase()}`
+              }
+              shape={shape}
+              value={lookUp(screen as unknown as Record<string, unknown>, key)}
+              onTurn={(value) => set({ [key]: typeof value === 'string' ? value.trim() : value })}
+              onEnd={() => {}}
+              onError={onError}
+            />
+          </label>
+        );
+      })}
       {onRemove ? (
         <IconButton label={`Remove ${screen.name}`} onClick={onRemove}>
           <Trash2 size={15} />

@@ -4,7 +4,8 @@ import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { useDesk } from '../../session/desk.ts';
-import { Button, IconButton, TextField } from '../../ui/controls.tsx';
+import { Button, IconButton } from '../../ui/buttons.tsx';
+import { TextField } from '../../ui/text-field.tsx';
 
 const MOST = 32;
 

@@ -24,7 +24,7 @@ import { useHalf } from '../../session/scene.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { changesBetween } from '../../../core/backdrop/rotation.ts';
 import { useView } from '../../stores/view.ts';
-import { IconButton } from '../../ui/controls.tsx';
+import { IconButton } from '../../ui/buttons.tsx';
 import { commandsById } from '../commands.ts';
 
 const MINUTE = 60_000;

@@ -1,7 +1,7 @@
 import { HardDriveDownload, SlidersHorizontal } from 'lucide-react';
 import { isNeutral } from '../../../../core/backdrop/drawn.ts';
 import { useView } from '../../../stores/view.ts';
-import { Section } from '../../../ui/controls.tsx';
+import { Section } from '../../../ui/section.tsx';
 import { PageLink } from '../page-link.tsx';
 import { AdjustPage } from './adjust-page.tsx';
 import { ExportPage } from './export-page.tsx';

@@ -10,7 +10,9 @@ import { useConditions } from '../../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
-import { Button, Row, Section, Segmented, SwitchField } from '../../../ui/controls.tsx';
+import { Button } from '../../../ui/buttons.tsx';
+import { Row, Section } from '../../../ui/section.tsx';
+import { Segmented, SwitchField } from '../../../ui/choice.tsx';
 import { titleOfSource } from './rotation-editor.tsx';
 
 interface Order {

@@ -3,13 +3,16 @@ import { FlipHorizontal2, FolderOpen, RotateCcw, RotateCw } from 'lucide-react';
 import { useRef, type PointerEvent } from 'react';
 import { stretchOf, turnedSize } from '../../../../core/backdrop/fit.ts';
 import { VISIBLE_BLOCKS } from '../../../../core/backdrop/fitness.ts';
-import { fits, type Fit, type Picture } from '../../../../core/backdrop/schema.ts';
+import { Picture, fits, type Fit } from '../../../../core/backdrop/schema.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { pictureAddress } from '../../../api/addresses.ts';
 import type { PictureFacts } from '../../../api/client.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
-import { Button, IconButton, Row, Section, SelectField, SliderField } from '../../../ui/controls.tsx';
+import { Button, IconButton } from '../../../ui/buttons.tsx';
+import { Row, Section } from '../../../ui/section.tsx';
+import { SelectField } from '../../../ui/choice.tsx';
+import { Fields } from '../../form/form.tsx';
 import { usePictureFacts } from '../../picture-facts.ts';
 import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
 import { useBackdrop, type EditedSource } from './use-backdrop.ts';
@@ -146,19 +149,6 @@ function Focal({ edited, picture }: { edited: EditedSource; picture: Picture }) 
       Math.round(Math.max(0, Math.min(1, (at - start) / length)) * 100) / 100;
     set({ x: share(event.clientX, box.left, box.width), y: share(event.clientY, box.top, box.height) });
   }
-  const slider = (label: string, axis: 'x' | 'y') => (
-    <Row label={label}>
-      <SliderField
-        label={label}
-        value={Math.round(focal[axis] * 100)}
-        min={0}
-        max={100}
-        unit="%"
-        onTurn={(value) => set({ [axis]: value / 100 })}
-        onEnd={endGesture}
-      />
-    </Row>
-  );
   return (
     <>
       <div
@@ -182,8 +172,7 @@ function Focal({ edited, picture }: { edited: EditedSource; picture: Picture }) 
           style={{ left: `${focal.x * 100}%`, top: `${focal.y * 100}%` }}
         />
       </div>
-      {slider('Kept across', 'x')}
-      {slider('Kept down', 'y')}
+      <Fields schema={Picture.shape.focal} values={focal} onTurn={set} onEnd={endGesture} />
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { Fields } from '../../form/form.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import {
   DndContext,
@@ -26,7 +27,7 @@ import { paletteOf } from '../../../../core/colour/look.ts';
 import { createScene } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WallTime } from '../../../../core/values/earth.ts';
-import type { PlainSource, Rotation } from '../../../../core/backdrop/schema.ts';
+import { MOST_MINUTES, Rotation, type PlainSource } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { formatMoment } from '../../../../core/sources/time/time.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
@@ -34,17 +35,11 @@ import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalfRoles } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
-import {
-  Button,
-  NumberField,
-  Row,
-  Section,
-  Segmented,
-  SelectField,
-  SliderField,
-  SwitchField,
-  TextField,
-} from '../../../ui/controls.tsx';
+import { Button } from '../../../ui/buttons.tsx';
+import { NumberField } from '../../../ui/figure.tsx';
+import { Row, Section } from '../../../ui/section.tsx';
+import { Segmented, SelectField } from '../../../ui/choice.tsx';
+import { TextField } from '../../../ui/text-field.tsx';
 import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
 import { KindChoice } from './source-editor.tsx';
 
@@ -100,22 +95,14 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
       </Section>
       <Section title="Changes">
         <Changes rotation={rotation} onChange={(change) => set('When it changes', { change })} />
-        <SwitchField
-          label="Shuffled"
-          value={rotation.shuffled}
-          onChange={(shuffled) => set('Shuffle', { shuffled })}
+        <Fields
+          schema={Rotation}
+          values={rotation}
+          onTurn={(change, label) =>
+            turn(named(label, edits.setSource(backdrop.id, { ...rotation, ...change })))
+          }
+          onEnd={endGesture}
         />
-        <Row label="Cross-fade">
-          <SliderField
-            label="Cross-fade"
-            value={rotation.fade}
-            min={0}
-            max={120}
-            unit="s"
-            onTurn={(fade) => turn(named('Cross-fade', edits.setSource(backdrop.id, { ...rotation, fade })))}
-            onEnd={endGesture}
-          />
-        </Row>
         <NextChange rotation={rotation} />
       </Section>
     </div>
@@ -158,16 +145,20 @@ function Changes({
             label="How often"
             value={minutes / units[unit]}
             min={1}
-            max={Math.floor(20160 / units[unit])}
+            max={Math.floor(MOST_MINUTES / units[unit])}
+            isWhole
             onError={setError}
-            onChange={(many) => onChange({ by: 'every', minutes: Math.round(many) * units[unit] })}
+            onChange={(many) => onChange({ by: 'every', minutes: many * units[unit] })}
           />
           <SelectField
             label="Unit of time"
             value={unit}
             choices={(Object.keys(units) as Unit[]).map((value) => ({ value, label: value }))}
             onChange={(next) =>
-              onChange({ by: 'every', minutes: Math.min(20160, (minutes / units[unit]) * units[next]) })
+              onChange({
+                by: 'every',
+                minutes: Math.min(MOST_MINUTES, (minutes / units[unit]) * units[next]),
+              })
             }
           />
         </Row>

@@ -3,10 +3,13 @@ import { Dices } from 'lucide-react';
 import { SAMPLE_SEED, SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
 import { factsOf, sceneNames, type SceneName } from '../../../../core/backdrop/names.ts';
 import { createScene } from '../../../../core/desk/defaults.ts';
-import type { DrawnScene } from '../../../../core/backdrop/schema.ts';
+import { DrawnScene, Percent } from '../../../../core/backdrop/schema.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { Button, Row, Section, Segmented, SliderField, SwitchField } from '../../../ui/controls.tsx';
+import { Button } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { Field, Fields } from '../../form/form.tsx';
+import { shapeOf } from '../../form/schema.ts';
 import type { EditedSource } from './use-backdrop.ts';
 import { lookUp } from '../../../../core/values/look-up.ts';
 
@@ -31,42 +34,26 @@ export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: Dr
         ))}
       </div>
       <Section title={factsOf(scene.scene).title} note="sharp at any size">
-        <Row label="Colours">
-          <Segmented
-            label="Colours of the scene"
-            value={scene.colours}
-            choices={[
-              { value: 'own', label: 'Its own' },
-              { value: 'palette', label: 'The palette’s' },
-            ]}
-            onChange={(colours) => edited.set('Scene colours', { ...scene, colours })}
-          />
-        </Row>
-        {follows && (
-          <>
-            <SwitchField
-              label="Follows"
-              value={scene.follows}
-              onChange={(isOn) => edited.set('Follow the moment', { ...scene, follows: isOn })}
-            />
-            <p className="text-[12px] text-dust">The moment on the ledge gives {follows.what}.</p>
-          </>
-        )}
+        <Fields
+          schema={DrawnScene}
+          values={scene}
+          only={follows ? ['colours', 'follows'] : ['colours']}
+          onTurn={(change, label) => edited.turn(label, { ...scene, ...change })}
+          onEnd={endGesture}
+        />
+        {follows && <p className="text-[12px] text-dust">The moment on the ledge gives {follows.what}.</p>}
         {controls
           .filter(({ id }) => !silent.has(id))
           .map(({ id, title, start }) => (
-            <Row key={id} label={title}>
-              <SliderField
-                label={title}
-                value={lookUp(scene.controls as Record<string, number>, id) ?? start}
-                min={0}
-                max={100}
-                onTurn={(value) =>
-                  edited.turn(title, { ...scene, controls: { ...scene.controls, [id]: value } })
-                }
-                onEnd={endGesture}
-              />
-            </Row>
+            <Field
+              key={id}
+              shape={shapeOf(Percent, { label: title, control: 'slider' })}
+              value={lookUp(scene.controls as Record<string, number>, id) ?? start}
+              onTurn={(value) =>
+                edited.turn(title, { ...scene, controls: { ...scene.controls, [id]: value as number } })
+              }
+              onEnd={endGesture}
+            />
           ))}
         <div className="mt-1">
           <Button

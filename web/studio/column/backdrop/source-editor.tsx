@@ -6,7 +6,7 @@ import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { nanoid } from 'nanoid';
 import { useDesk } from '../../../session/desk.ts';
 import { choosePicture } from '../../pictures.ts';
-import { Segmented } from '../../../ui/controls.tsx';
+import { Segmented } from '../../../ui/choice.tsx';
 import { GradientEditor } from './gradient-editor.tsx';
 import { ChoosePicture, PictureEditor } from './picture-editor.tsx';
 import { SceneEditor } from './scene-editor.tsx';

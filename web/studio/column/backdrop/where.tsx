@@ -9,7 +9,9 @@ import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useView } from '../../../stores/view.ts';
-import { IconButton, Section, SwitchField } from '../../../ui/controls.tsx';
+import { IconButton } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { SwitchField } from '../../../ui/choice.tsx';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
 
 type Where = Backdrop['for'];

@@ -8,7 +8,9 @@ import type { Look } from '../../../../core/look/schema.ts';
 import { surfaceBox } from '../../../render/surface.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalfRoles } from '../../../session/scene.ts';
-import { Button, IconButton, Section, TextField } from '../../../ui/controls.tsx';
+import { Button, IconButton } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { TextField } from '../../../ui/text-field.tsx';
 import { FinishSection } from '../finish-section.tsx';
 
 /** The finish of every part that has none of its own, and the presets that any part can take. */

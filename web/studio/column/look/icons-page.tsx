@@ -20,7 +20,9 @@ import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/icons.tsx';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useHalfRoles, useScene } from '../../../session/scene.ts';
 import { ColourField } from '../../../ui/colour-field.tsx';
-import { IconButton, Row, Section, Segmented, SelectField, SwitchField } from '../../../ui/controls.tsx';
+import { IconButton } from '../../../ui/buttons.tsx';
+import { Row, Section } from '../../../ui/section.tsx';
+import { Segmented, SelectField, SwitchField } from '../../../ui/choice.tsx';
 
 export const setTitles: Record<IconSetName, string> = { reed: 'Reed', slate: 'Slate', shell: 'Shell' };
 const styleTitles: Record<IconStyle, string> = { line: 'Line', filled: 'Filled', duo: 'Two-tone' };

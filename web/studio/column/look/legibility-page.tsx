@@ -7,7 +7,8 @@ import type { Mend } from '../../../../core/legibility/mends.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { findMends, useJudging, useLegibility } from '../../../stores/legibility.ts';
 import { useView } from '../../../stores/view.ts';
-import { Section, SwitchField } from '../../../ui/controls.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { SwitchField } from '../../../ui/choice.tsx';
 
 /** `Lc 78` of the weakest text, for a row. */
 export function WorstNote() {

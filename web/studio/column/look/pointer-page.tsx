@@ -2,13 +2,14 @@ import clsx from 'clsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Download } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { pointerSets } from '../../../../core/pointer/schema.ts';
+import { Pointer, pointerSets } from '../../../../core/pointer/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { drawPointer, pointerShapes, pointerTitles } from '../../../../core/pointer/pointer.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useHalfRoles, useScene } from '../../../session/scene.ts';
-import { ColourField } from '../../../ui/colour-field.tsx';
-import { Button, Row, Section, SliderField } from '../../../ui/controls.tsx';
+import { Button } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { Fields } from '../../form/form.tsx';
 import { saveBytes } from '../../download.ts';
 
 /** Our own drawn pointers: shown in Try, and taken away as SVG. */
@@ -60,26 +61,13 @@ export function PointerPage({ look: { pointer } }: { look: Look }) {
         <p className="text-[12px] text-dust">Go to Try and move over the stage to use it.</p>
       </Section>
       <Section title="Drawn">
-        <Row label="Size">
-          <SliderField
-            label="Size of the pointer"
-            value={pointer.size}
-            min={16}
-            max={96}
-            unit="px"
-            onTurn={(size) => turn(named('Pointer', edits.setLook(set({ size }))))}
-            onEnd={endGesture}
-          />
-        </Row>
-        <Row label="Colour">
-          <ColourField
-            label="Colour of the pointer"
-            value={pointer.colour}
-            roles={roles}
-            onTurn={(colour) => turn(named('Pointer', edits.setLook(set({ colour }))))}
-            onEnd={endGesture}
-          />
-        </Row>
+        <Fields
+          schema={Pointer}
+          values={pointer}
+          of="Pointer"
+          onTurn={(change) => turn(named('Pointer', edits.setLook(set(change))))}
+          onEnd={endGesture}
+        />
         <div className="mt-1">
           <Button onClick={() => void save()}>
             <Download size={15} /> Save as SVG

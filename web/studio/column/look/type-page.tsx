@@ -3,27 +3,24 @@ import { FolderOpen } from 'lucide-react';
 import { useRef } from 'react';
 import { toast } from '../../../ui/toast.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { uses, type FontUse, type Use } from '../../../../core/text/schema.ts';
+import { FontUse, uses, type Use } from '../../../../core/text/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { families, familyTitles, type Family } from '../../../../core/values/family.ts';
 import { learnFamilies } from '../../../../core/text/families.ts';
 import { api } from '../../../api/client.ts';
+import { Fields } from '../../form/form.tsx';
 import { fontStack } from '../../../render/type.ts';
 import { prepareType } from '../../../session/drawing.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
-import { Button, Row, Section, SelectField, SliderField } from '../../../ui/controls.tsx';
+import { Button } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { SelectField } from '../../../ui/choice.tsx';
 
 const useTitles: Record<Use, { title: string; note: string; sample: string }> = {
   display: { title: 'Display', note: 'large times and names', sample: 'High water' },
   text: { title: 'Text', note: 'labels and sentences', sample: 'Redshank on the ebb' },
   figures: { title: 'Figures', note: 'meters and counts', sample: '07:12  54.61  1107' },
 };
-
-const settings = [
-  { key: 'size', label: 'Size', min: 50, max: 200, unit: '%' },
-  { key: 'weight', label: 'Weight', min: -400, max: 400, unit: undefined },
-  { key: 'spacing', label: 'Spacing', min: -10, max: 30, unit: '%' },
-] as const;
 
 /** Three uses of type: which family, how large, how heavy, how wide set. */
 export function TypePage({ look }: { look: Look }) {
@@ -64,20 +61,13 @@ export function TypePage({ look }: { look: Look }) {
               choices={choices}
               onChange={(family) => void choose(use, family)}
             />
-            {settings.map(({ key, label, min, max, unit }) => (
-              <Row key={key} label={label}>
-                <SliderField
-                  label={`${title}: ${label.toLowerCase()}`}
-                  value={font[key]}
-                  min={min}
-                  max={max}
-                  step={key === 'weight' ? 25 : 1}
-                  unit={unit}
-                  onTurn={(value) => turn(named('Type', edits.setLook(change(use, { [key]: value }))))}
-                  onEnd={endGesture}
-                />
-              </Row>
-            ))}
+            <Fields
+              schema={FontUse}
+              values={font}
+              of={title}
+              onTurn={(to) => turn(named('Type', edits.setLook(change(use, to))))}
+              onEnd={endGesture}
+            />
           </Section>
         );
       })}

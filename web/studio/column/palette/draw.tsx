@@ -11,7 +11,8 @@ import { useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
-import { IconButton, Row, Section } from '../../../ui/controls.tsx';
+import { IconButton } from '../../../ui/buttons.tsx';
+import { Row, Section } from '../../../ui/section.tsx';
 import { coloursOf } from '../../../workers/pixels.ts';
 
 /** Where a palette starts: the backdrop's colours, or one of one's own. */

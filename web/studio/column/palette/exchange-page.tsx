@@ -16,7 +16,8 @@ import {
 import type { Look } from '../../../../core/look/schema.ts';
 import type { Half } from '../../../../core/values/roles.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
-import { Button, Section } from '../../../ui/controls.tsx';
+import { Button } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
 import { saveBytes } from '../../download.ts';
 
 /** The desk's colours as other programs read them. */

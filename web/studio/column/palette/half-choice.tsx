@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
-import { Segmented } from '../../../ui/controls.tsx';
+import { Segmented } from '../../../ui/choice.tsx';
 
 /** The half to look at; choosing one ends its going by the sun or by hours. */
 export function HalfChoice() {

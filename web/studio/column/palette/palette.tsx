@@ -4,7 +4,7 @@ import { useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
-import { Section } from '../../../ui/controls.tsx';
+import { Section } from '../../../ui/section.tsx';
 import { PageLink } from '../page-link.tsx';
 import { Draw } from './draw.tsx';
 import { ExchangePage } from './exchange-page.tsx';

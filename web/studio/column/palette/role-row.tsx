@@ -9,16 +9,12 @@ import { isStep, mayStepFrom, resolveRoles, stepBetween } from '../../../../core
 import { surfaceRoles } from '../../../../core/colour/scheme.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Look } from '../../../../core/look/schema.ts';
-import {
-  roleTitles,
-  roles as roleNames,
-  type Half,
-  type Role,
-  type Step,
-} from '../../../../core/values/roles.ts';
+import { roleTitles, roles as roleNames, type Half, type Role, Step } from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
-import { Row, SelectField, SliderField } from '../../../ui/controls.tsx';
+import { Row } from '../../../ui/section.tsx';
+import { SelectField } from '../../../ui/choice.tsx';
+import { Fields } from '../../form/form.tsx';
 
 const isText = (role: Role) => role === 'ink' || role === 'softInk';
 
@@ -110,24 +106,6 @@ function Making({ role, half, look }: RoleProps) {
   const isHeld = look.held.includes(role);
   const colours = resolveRoles(values);
   const others = roleNames.filter((other) => other !== role && mayStepFrom(role, other, values));
-  const setStep = (change: Partial<Step>) =>
-    isStep(value) &&
-    turn(named(`Step of ${title.toLowerCase()}`, edits.setRole(half, role, { ...value, ...change })));
-  const amount = (label: string, key: 'lighter' | 'more' | 'warmer', limit: number) =>
-    isStep(value) && (
-      <Row label={label}>
-        <SliderField
-          label={`${title}: ${label.toLowerCase()}`}
-          value={value[key]}
-          min={-limit}
-          max={limit}
-          step={0.5}
-          decimals={1}
-          onTurn={(next) => setStep({ [key]: next })}
-          onEnd={endGesture}
-        />
-      </Row>
-    );
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-1 px-2 pt-1">
       <Row label="Made of">
@@ -157,9 +135,17 @@ function Making({ role, half, look }: RoleProps) {
           }
         />
       </Row>
-      {amount('Lighter', 'lighter', 60)}
-      {amount('More', 'more', 20)}
-      {amount('Warmer', 'warmer', 20)}
+      {isStep(value) && (
+        <Fields
+          schema={Step}
+          values={value}
+          of={title}
+          onTurn={(change) =>
+            turn(named(`Step of ${title.toLowerCase()}`, edits.setRole(half, role, { ...value, ...change })))
+          }
+          onEnd={endGesture}
+        />
+      )}
       <div className="grid grid-cols-3 gap-1" role="group" aria-label={`Nudge ${title.toLowerCase()}`}>
         {(Object.keys(nudges) as Nudge[]).map((nudge) => (
           <button

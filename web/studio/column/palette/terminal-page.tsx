@@ -7,7 +7,7 @@ import type { Look } from '../../../../core/look/schema.ts';
 import type { Half } from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
-import { Section } from '../../../ui/controls.tsx';
+import { Section } from '../../../ui/section.tsx';
 import { HalfChoice } from './half-choice.tsx';
 
 /** The sixteen colours of a terminal, drawn from the palette or set by hand. */
