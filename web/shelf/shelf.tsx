@@ -7,7 +7,7 @@ import { bareDesk } from '../../demo/bare-desk.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import { ServerProblem, api } from '../api/client.ts';
 import { LedgeMark } from '../render/icons.tsx';
-import { ThemeMenu } from '../studio/rail.tsx';
+import { ThemeMenu } from '../stores/theme-menu.tsx';
 import { Button } from '../ui/buttons.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';

@@ -1,6 +1,7 @@
 import '../../tests/support/page.ts';
 import { expect } from 'chai';
-import { commands, commandsById, groups } from './commands.ts';
+import { groups } from './command.ts';
+import { commands, commandsById } from './commands.ts';
 
 describe('commands', () => {
   it('have ids of their own', () => {

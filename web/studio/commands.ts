@@ -1,110 +1,12 @@
-import { named } from '../../core/desk/edits/edit.ts';
-import { allEyes, chapterTitles, chapters, pages, useView } from '../stores/view.ts';
-import { presentDesk, useDesk } from '../session/desk.ts';
-import { useScene } from '../session/scene.ts';
-import { useConditions } from '../session/conditions.ts';
-import { themes, useTheme } from '../stores/theme.ts';
 import { api } from '../api/client.ts';
-import { edits } from '../../core/desk/edits/edits.ts';
-import { strayParts } from '../../core/desk/edits/parts.ts';
-import { widgetKinds } from '../../core/widgets/list.ts';
-import type { Alignment } from '../../core/values/place.ts';
-import {
-  addEdge,
-  addWidget,
-  alignSelection,
-  distributeSelection,
-  duplicateSelection,
-  leave,
-  nudgeSelection,
-  orderSelection,
-  removeSelection,
-  selectAllWidgets,
-  selectedParts,
-  toggleFlag,
-} from './acts.ts';
-
-export const groups = ['Desk', 'Selection', 'Add', 'Go to', 'Moment', 'Interface'] as const;
-
-/** One thing that can be done. Keys, menus, the command search and the list of shortcuts all come from here. */
-export interface Command {
-  id: string;
-  title: string;
-  group: (typeof groups)[number];
-  /** Such as `Ctrl+Shift+Z`; Ctrl stands for the Command key too. */
-  keys?: readonly string[];
-  /** Said in the list of shortcuts only. */
-  isKeyOnly?: boolean;
-  isAvailable?: () => boolean;
-  run: () => void;
-}
-
-const hasWidgets =
-  (least = 1) =>
-  () =>
-    selectedParts().widgets.length >= least;
-const hasSelection = () => useView.getState().selection.length > 0;
-
-function nudges(): Command[] {
-  const ways = [
-    ['ArrowLeft', -1, 0],
-    ['ArrowRight', 1, 0],
-    ['ArrowUp', 0, -1],
-    ['ArrowDown', 0, 1],
-  ] as const;
-  return [1, 10].flatMap((by) =>
-    ways.map(([key, x, y]): Command => ({
-      id: `nudge-${key}-${by}`,
-      title: by === 1 ? 'Move by 1 px' : 'Move by 10 px',
-      group: 'Selection',
-      keys: [by === 1 ? key : `Shift+${key}`],
-      isKeyOnly: true,
-      isAvailable: hasSelection,
-      run: () => nudgeSelection({ x: x * by, y: y * by }),
-    })),
-  );
-}
-
-const alignTitles: Record<'x' | 'y', Record<Alignment, string>> = {
-  x: { start: 'Align left', centre: 'Align centres across', end: 'Align right' },
-  y: { start: 'Align top', centre: 'Align centres down', end: 'Align bottom' },
-};
-
-function alignings(): Command[] {
-  return (['x', 'y'] as const).flatMap((axis) => [
-    ...(['start', 'centre', 'end'] as const).map((align): Command => ({
-      id: `align-${axis}-${align}`,
-      title: alignTitles[axis][align],
-      group: 'Selection',
-      isAvailable: hasWidgets(2),
-      run: () => alignSelection(axis, align),
-    })),
-    {
-      id: `distribute-${axis}`,
-      title: axis === 'x' ? 'Distribute across' : 'Distribute down',
-      group: 'Selection',
-      isAvailable: hasWidgets(3),
-      run: () => distributeSelection(axis),
-    },
-  ]);
-}
-
-function ordering(): Command[] {
-  const ways = [
-    ['front', 'Bring to the front', 'Ctrl+Shift+]'],
-    ['forward', 'Bring forward', 'Ctrl+]'],
-    ['behind', 'Send backward', 'Ctrl+['],
-    ['back', 'Send to the back', 'Ctrl+Shift+['],
-  ] as const;
-  return ways.map(([to, title, keys]) => ({
-    id: `order-${to}`,
-    title,
-    group: 'Selection',
-    keys: [keys],
-    isAvailable: hasWidgets(),
-    run: () => orderSelection(to),
-  }));
-}
+import { useConditions } from '../session/conditions.ts';
+import { presentDesk, useDesk } from '../session/desk.ts';
+import { themes, useTheme } from '../stores/theme.ts';
+import { useView } from '../stores/view.ts';
+import type { Chapter } from './chapters/chapter.ts';
+import { chapters } from './chapters/list.ts';
+import type { Command } from './command.ts';
+import { selectionCommands } from './selection-commands.ts';
 
 export const commands: readonly Command[] = [
   {
@@ -144,107 +46,8 @@ export const commands: readonly Command[] = [
     run: () => useView.getState().open('workspaces'),
   },
   { id: 'screens', title: 'Screens', group: 'Desk', run: () => useView.getState().open('screen') },
-  {
-    id: 'half',
-    title: 'Switch between the light and the dark half',
-    group: 'Desk',
-    keys: ['Shift+D'],
-    run: switchHalf,
-  },
-  {
-    id: 'follow',
-    title: 'Make all follow the desk',
-    group: 'Desk',
-    isAvailable: () => hasStrayParts(),
-    run: () => void useDesk.getState().edit(edits.followAll()),
-  },
-  {
-    id: 'legibility',
-    title: 'Show on the stage how texts can be read',
-    group: 'Desk',
-    keys: ['Shift+L'],
-    run: () => useView.getState().setLegibility(!useView.getState().showsLegibility),
-  },
-  {
-    id: 'eyes',
-    title: 'See the stage with the next kind of eyes',
-    group: 'Desk',
-    run: () => {
-      const { eyes, setEyes } = useView.getState();
-      setEyes(allEyes[(allEyes.indexOf(eyes) + 1) % allEyes.length] ?? 'usual');
-    },
-  },
-
-  {
-    id: 'remove',
-    title: 'Remove',
-    group: 'Selection',
-    keys: ['Delete', 'Backspace'],
-    isAvailable: hasSelection,
-    run: removeSelection,
-  },
-  {
-    id: 'duplicate',
-    title: 'Duplicate',
-    group: 'Selection',
-    keys: ['Ctrl+D'],
-    isAvailable: () => selectedParts().widgets.length > 0 || selectedParts().item !== null,
-    run: duplicateSelection,
-  },
-  {
-    id: 'lock',
-    title: 'Lock or unlock',
-    group: 'Selection',
-    keys: ['L'],
-    isAvailable: hasWidgets(),
-    run: () => toggleFlag('locked'),
-  },
-  {
-    id: 'clicks',
-    title: 'Let clicks through or take them',
-    group: 'Selection',
-    isAvailable: hasWidgets(),
-    run: () => toggleFlag('clicksThrough'),
-  },
-  ...ordering(),
-  ...alignings(),
-  { id: 'all', title: 'Select all widgets', group: 'Selection', keys: ['Ctrl+A'], run: selectAllWidgets },
-  {
-    id: 'leave',
-    title: 'Leave: up to the edge, to nothing, out of Try',
-    group: 'Selection',
-    keys: ['Escape'],
-    isKeyOnly: true,
-    run: leave,
-  },
-  ...nudges(),
-
-  ...widgetKinds.flatMap((kind) =>
-    kind.faces.map((face): Command => ({
-      id: `add-${kind.type}-${face.id}`,
-      title: `Add ${kind.title.toLowerCase()}, ${face.title.toLowerCase()}`,
-      group: 'Add',
-      run: () => addWidget(kind.type, face.id),
-    })),
-  ),
-  { id: 'add-panel', title: 'Add panel', group: 'Add', run: () => addEdge('panel') },
-  { id: 'add-dock', title: 'Add dock', group: 'Add', run: () => addEdge('dock') },
-
-  ...chapters.map((chapter, index): Command => ({
-    id: `chapter-${chapter}`,
-    title: chapterTitles[chapter],
-    group: 'Go to',
-    keys: [String(index + 1)],
-    run: () => useView.getState().goToChapter(chapter),
-  })),
-  ...chapters.flatMap((chapter) =>
-    Object.entries(pages[chapter]).map(([page, title]: [string, string]): Command => ({
-      id: `page-${chapter}-${page}`,
-      title: `${chapterTitles[chapter]}: ${title.toLowerCase()}`,
-      group: 'Go to',
-      run: () => useView.getState().goToChapter(chapter, page),
-    })),
-  ),
+  ...selectionCommands,
+  ...chapters.flatMap(commandsOf),
   { id: 'shelf', title: 'Shelf', group: 'Go to', run: () => navigateTo('/') },
   { id: 'live', title: 'Go live', group: 'Go to', run: () => navigateTo(`/live/${presentDesk()?.id ?? ''}`) },
 
@@ -306,11 +109,6 @@ function canRedo(): boolean {
   return (useDesk.getState().history?.future.length ?? 0) > 0;
 }
 
-function switchHalf(): void {
-  const half = useScene.getState().scene?.half === 'dark' ? 'light' : 'dark';
-  useDesk.getState().edit(named(`Switch to the ${half} half`, edits.setHalf({ by: 'choice', half })));
-}
-
 function exportDesk(): void {
   const desk = presentDesk();
   if (!desk) return;
@@ -326,7 +124,22 @@ export function setNavigate(navigate: (path: string) => void): void {
   navigateTo = navigate;
 }
 
-function hasStrayParts(): boolean {
-  const desk = presentDesk();
-  return desk !== null && strayParts(desk).length > 0;
+/** How a chapter and its pages are reached, and what can be done in it. */
+function commandsOf({ id, title, pages, commands: own = [] }: Chapter, index: number): Command[] {
+  return [
+    {
+      id: `chapter-${id}`,
+      title,
+      group: 'Go to',
+      keys: [String(index + 1)],
+      run: () => useView.getState().goToChapter(id),
+    },
+    ...Object.entries(pages).map(([page, of]): Command => ({
+      id: `page-${id}-${page}`,
+      title: `${title}: ${of.toLowerCase()}`,
+      group: 'Go to',
+      run: () => useView.getState().goToChapter(id, page),
+    })),
+    ...own,
+  ];
 }

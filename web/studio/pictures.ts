@@ -1,3 +1,4 @@
+import { goToBackdrop } from './chapters/backdrop/view.ts';
 import { toast } from '../ui/toast.ts';
 import { createPicture } from '../../core/desk/defaults.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
@@ -5,7 +6,6 @@ import type { PlainSource } from '../../core/backdrop/schema.ts';
 import { api } from '../api/client.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { currentScreen } from '../stores/screen.ts';
-import { useView } from '../stores/view.ts';
 
 /** What the server takes, for file dialogs. */
 export const PICTURE_TYPES = 'image/png,image/jpeg,image/webp,image/avif,image/gif';
@@ -14,7 +14,7 @@ export const PICTURE_TYPES = 'image/png,image/jpeg,image/webp,image/avif,image/g
 function becomeBackdrop(picture: PlainSource): void {
   const id = currentScreen()?.backdrop.id ?? null;
   useDesk.getState().edit(edits.setSource(id, picture));
-  useView.getState().goToBackdrop(id);
+  goToBackdrop(id);
 }
 
 /** Asks for a picture file and takes it. */

@@ -23,11 +23,13 @@ import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
 import { addWidget } from './acts.ts';
 import { Column } from './column/column.tsx';
-import { DraggedCard } from './column/face-card.tsx';
+import { DraggedCard } from './chapters/widgets/face-card.tsx';
 import { ConflictSheet } from './conflict.tsx';
+import { chapters } from './chapters/list.ts';
 import { setNavigate } from './commands.ts';
 import { Header } from './header/header.tsx';
 import { useKeys } from './keys.ts';
+import { RescuedSheet, useRefusals } from './kept-aside.tsx';
 import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
 import { STAGE_DROP, Stage } from './stage/stage.tsx';
@@ -44,6 +46,7 @@ export function Studio() {
   const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
   useKeys();
+  useRefusals();
   useEffect(fetchLater, []);
   useEffect(() => setNavigate((path) => void navigate(path)), [navigate]);
   useEffect(() => {
@@ -80,6 +83,7 @@ export function Studio() {
         </Suspense>
       )}
       <ConflictSheet />
+      <RescuedSheet />
       <CardOverlay />
     </DndContext>
   );
@@ -119,20 +123,8 @@ function dropOnStage({ active, over }: DragEndEvent): void {
 
 const handlers: OpenDeskHandlers = {
   onOpen() {
-    useView.setState({
-      selection: [],
-      screen: null,
-      sheet: null,
-      mode: 'arrange',
-      chapter: 'widgets',
-      page: null,
-      backdrop: null,
-      entry: null,
-      picking: null,
-      eyes: 'usual',
-      isBefore: false,
-      showsLegibility: false,
-    });
+    useView.getState().startAnew();
+    for (const { reset } of chapters) reset?.();
     useConditions.getState().startAnew(null);
   },
   onTaken: () => void toast('Changed in another window; this is the newest state.'),

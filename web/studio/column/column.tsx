@@ -1,73 +1,31 @@
 import { ChevronLeft } from 'lucide-react';
-import { Fragment, Suspense, useDeferredValue, useLayoutEffect, useRef, type ReactNode } from 'react';
-import { later } from '../../later.ts';
+import { Fragment, Suspense, useDeferredValue, useLayoutEffect, useRef } from 'react';
+import type { Desk } from '../../../core/desk/desk.ts';
+import { lookUp } from '../../../core/values/look-up.ts';
 import { Quiet } from '../../render/quiet-card.tsx';
 import { useDesk } from '../../session/desk.ts';
-import { chapterTitles, pages, useView, type Chapter } from '../../stores/view.ts';
-import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
-import { EdgeEditor } from './edge-editor.tsx';
-import { EdgesChapter } from './edges.tsx';
-import { ItemEditor } from './item-editor.tsx';
-import { SeveralEditor } from './several.tsx';
-import { WidgetEditor } from './widget-editor.tsx';
-import { WidgetsChapter } from './widgets.tsx';
-import { lookUp } from '../../../core/values/look-up.ts';
-
-/** Chapters that are not the first to be seen come when they are asked for. */
-const BackdropChapter = later(() => import('./backdrop/backdrop.tsx'));
-const PaletteChapter = later(() => import('./palette/palette.tsx'));
-const LookChapter = later(() => import('./look/look.tsx'));
+import { useView } from '../../stores/view.ts';
+import type { Chapter, Crumb, Inside, Where } from '../chapters/chapter.ts';
+import { chapterOf, chapters } from '../chapters/list.ts';
 
 /** The one column: a chapter, a part of it, a part of that. The crumbs lead back. */
 export function Column() {
-  const chapter = useView((view) => view.chapter);
+  const chapter = chapterOf(useView((view) => view.chapter));
   const page = useView((view) => view.page);
-  const entry = useView((view) => view.entry);
+  const spot = useView((view) => view.spot);
   // While a part is taken and dragged the stage comes first; the column follows when there is time.
   const selection = useDeferredValue(useView((view) => view.selection));
   const desk = useDeferredValue(useDesk((state) => state.history?.present));
   const aside = useRef<HTMLElement>(null);
-  const place = [chapter, page, entry, ...selection].join(' ');
+  const place = [chapter.id, page, spot, ...selection].join(' ');
   // Every page is read from its top.
   useLayoutEffect(() => {
     if (aside.current) aside.current.scrollTop = 0;
   }, [place]);
   if (!desk) return null;
-  const { widgets, edge, item } = selectedParts(desk, selection);
-  const [widget] = widgets;
-
-  let crumbs: Crumb[] = [];
-  let title = chapterTitles[chapter];
-  let body: ReactNode = <ChapterRoot chapter={chapter} />;
-  if (item) {
-    crumbs = [
-      chapterCrumb('edges'),
-      { title: titleOfEdge(item.edge), go: () => useView.getState().select([item.edge.id]) },
-    ];
-    title = titleOfItem(item.item);
-    body = <ItemEditor key={item.item.id} item={item.item} edge={item.edge} index={item.index} />;
-  } else if (edge) {
-    crumbs = [chapterCrumb('edges')];
-    title = titleOfEdge(edge);
-    body = <EdgeEditor key={edge.id} edge={edge} />;
-  } else if (widget && widgets.length === 1) {
-    crumbs = [chapterCrumb('widgets')];
-    title = titleOfWidget(widget);
-    body = <WidgetEditor key={widget.id} widget={widget} />;
-  } else if (widgets.length > 1) {
-    crumbs = [chapterCrumb('widgets')];
-    title = `${widgets.length} widgets`;
-    body = <SeveralEditor widgets={widgets} />;
-  } else if (page !== null) {
-    crumbs = [chapterCrumb(chapter)];
-    title = lookUp(pages[chapter] as Record<string, string>, page) ?? title;
-  } else if (entry !== null) {
-    crumbs = [
-      chapterCrumb('backdrop'),
-      { title: 'Rotation', go: () => useView.getState().goToBackdrop(useView.getState().backdrop) },
-    ];
-    title = 'One of the rotation';
-  }
+  const { owner, inside } = whereIs(desk, chapter, { selection, page, spot });
+  const title = inside?.title ?? (page !== null ? lookUp(owner.pages, page) : undefined) ?? owner.title;
+  const crumbs = title === owner.title ? [] : [crumbOf(owner), ...(inside?.crumbs ?? [])];
   return (
     <aside
       ref={aside}
@@ -77,25 +35,23 @@ export function Column() {
       <Crumbs crumbs={crumbs} />
       <h2 className="mb-4 font-display text-[26px] leading-tight [overflow-wrap:anywhere]">{title}</h2>
       <Quiet of={title} instead={(error) => <BrokenPage error={error} />}>
-        <Suspense fallback={<p className="text-dust">One moment…</p>}>{body}</Suspense>
+        <Suspense fallback={<p className="text-dust">One moment…</p>}>
+          {inside?.body ?? <owner.Root />}
+        </Suspense>
       </Quiet>
     </aside>
   );
 }
 
-function ChapterRoot({ chapter }: { chapter: Chapter }) {
-  switch (chapter) {
-    case 'backdrop':
-      return <BackdropChapter />;
-    case 'palette':
-      return <PaletteChapter />;
-    case 'look':
-      return <LookChapter />;
-    case 'edges':
-      return <EdgesChapter />;
-    case 'widgets':
-      return <WidgetsChapter />;
+/** What is selected belongs to a chapter, whichever is open; otherwise it is the open one. */
+function whereIs(desk: Desk, open: Chapter, where: Where): { owner: Chapter; inside: Inside | null } {
+  if (where.selection.length > 0) {
+    for (const owner of chapters) {
+      const inside = owner.inside?.(desk, where);
+      if (inside?.body) return { owner, inside };
+    }
   }
+  return { owner: open, inside: open.inside?.(desk, { ...where, selection: [] }) ?? null };
 }
 
 function BrokenPage({ error }: { error: Error }) {
@@ -106,13 +62,8 @@ function BrokenPage({ error }: { error: Error }) {
   );
 }
 
-interface Crumb {
-  title: string;
-  go: () => void;
-}
-
-function chapterCrumb(chapter: Chapter): Crumb {
-  return { title: chapterTitles[chapter], go: () => useView.getState().goToChapter(chapter) };
+function crumbOf({ id, title }: Chapter): Crumb {
+  return { title, go: () => useView.getState().goToChapter(id) };
 }
 
 function Crumbs({ crumbs }: { crumbs: readonly Crumb[] }) {

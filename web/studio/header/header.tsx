@@ -13,6 +13,7 @@ import { IconButton, Tip } from '../../ui/buttons.tsx';
 import { menuItem, menuLine, menuPanel } from '../../ui/menu.ts';
 import { commandsById } from '../commands.ts';
 import { Keys } from '../key-names.tsx';
+import { savePresentAsJson } from '../kept-aside.tsx';
 
 export function Header() {
   const id = useDesk((state) => state.history?.present.id);
@@ -114,9 +115,14 @@ function SavingNote() {
       data-saving={saving.state}
       data-revision={saving.state === 'kept' ? saving.revision : undefined}
       title={text}
-      className={clsx('min-w-0 max-w-[230px] truncate text-[12.5px]', isBad ? 'text-rust' : 'text-dust')}
+      className={clsx('flex min-w-0 max-w-[330px] text-[12.5px]', isBad ? 'text-rust' : 'text-dust')}
     >
-      {text}
+      <span className="truncate">{text}</span>
+      {saving.state === 'refused' && (
+        <button type="button" onClick={savePresentAsJson} className="ml-2 shrink-0 text-brass hover:underline">
+          Save it as a file
+        </button>
+      )}
     </span>
   );
 }

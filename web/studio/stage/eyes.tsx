@@ -1,5 +1,5 @@
 import { VEIL, eyeMatrices } from '../../../core/colour/eyes.ts';
-import type { Eyes } from '../../stores/view.ts';
+import type { Eyes } from '../chapters/palette/view.ts';
 
 /** The filter through which the stage is seen; undefined for the usual eyes. */
 export function eyesFilter(eyes: Eyes): string | undefined {

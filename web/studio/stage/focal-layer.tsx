@@ -6,13 +6,13 @@ import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { usePictureFacts } from '../picture-facts.ts';
-import { editSource, useBackdrop } from '../column/backdrop/use-backdrop.ts';
+import { editSource, useBackdrop } from '../chapters/backdrop/use-backdrop.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
 
 /** Drags the picture of a backdrop beneath everything, while the column shows it. */
 export function FocalLayer({ screen, scale }: { screen: SceneScreen; scale: number }) {
   const isBackdrop = useView((view) => view.chapter === 'backdrop' && view.page === null);
-  const entry = useView((view) => view.entry);
+  const entry = useView((view) => view.spot);
   const backdrop = useBackdrop();
   if (!isBackdrop || !backdrop || backdrop.id !== screen.backdrop.id) return null;
   const edited = editSource(backdrop, entry);

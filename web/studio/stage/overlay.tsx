@@ -1,3 +1,4 @@
+import { useLegibilityShown } from '../chapters/look/view.ts';
 import clsx from 'clsx';
 import { Lock } from 'lucide-react';
 import { Suspense, memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
@@ -23,7 +24,7 @@ const LegibilityLayer = later(async () => ({
  */
 export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number }) {
   const selection = useView((view) => view.selection);
-  const showsLegibility = useView((view) => view.showsLegibility);
+  const showsLegibility = useLegibilityShown(({ isShown }) => isShown);
   const chosen = useMemo(() => new Set(selection), [selection]);
   const bind = useStageDrag({
     start: (from, { isAdding }) => dragMarquee(from, isAdding ? useView.getState().selection : []),

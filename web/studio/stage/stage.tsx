@@ -1,3 +1,5 @@
+import { useBackdropView } from '../chapters/backdrop/view.ts';
+import { useEyes } from '../chapters/palette/view.ts';
 import { useDroppable } from '@dnd-kit/core';
 import { ImagePlus } from 'lucide-react';
 import { Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
@@ -45,9 +47,9 @@ export function Stage() {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const drop = useDroppable({ id: STAGE_DROP });
   const isTurning = useDesk(({ history }) => history?.gesture?.isOnlyShown === false);
-  const eyes = useView((view) => view.eyes);
+  const eyes = useEyes((state) => state.eyes);
   const picking = useView((view) => view.picking);
-  const isBefore = useView((view) => view.isBefore);
+  const isBefore = useBackdropView((state) => state.isBefore);
   const painting = useMemo(() => ({ paint: paintBackdrop, isTurning, isBefore }), [isTurning, isBefore]);
   const [isPictureOver, setPictureOver] = useState(false);
 

@@ -2,7 +2,7 @@ import { HardDriveDownload, SlidersHorizontal } from 'lucide-react';
 import { isNeutral } from '../../../../core/backdrop/drawn.ts';
 import { useView } from '../../../stores/view.ts';
 import { Section } from '../../../ui/section.tsx';
-import { PageLink } from '../page-link.tsx';
+import { PageLink } from '../../column/page-link.tsx';
 import { AdjustPage } from './adjust-page.tsx';
 import { ExportPage } from './export-page.tsx';
 import { RotationEditor } from './rotation-editor.tsx';
@@ -13,7 +13,7 @@ import { Where } from './where.tsx';
 /** What lies behind everything. */
 export default function BackdropChapter() {
   const page = useView((view) => view.page);
-  const entry = useView((view) => view.entry);
+  const entry = useView((view) => view.spot);
   const backdrop = useBackdrop();
   if (!backdrop) return null;
   if (page === 'adjust') return <AdjustPage backdrop={backdrop} />;

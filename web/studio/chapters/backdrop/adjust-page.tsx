@@ -4,9 +4,9 @@ import { Adjust, type Backdrop } from '../../../../core/backdrop/schema.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { useView } from '../../../stores/view.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { GroupedFields } from '../../form/form.tsx';
+import { setBefore } from './view.ts';
 
 /** What is done to the pixels: seen at once on the stage, and the same when it is baked. */
 export function AdjustPage({ backdrop }: { backdrop: Backdrop }) {
@@ -36,7 +36,6 @@ export function AdjustPage({ backdrop }: { backdrop: Backdrop }) {
 
 /** Shows the backdrop without its adjustments for as long as it is pressed. */
 function HoldBefore({ disabled }: { disabled: boolean }) {
-  const setBefore = useView((view) => view.setBefore);
   const end = () => setBefore(false);
   return (
     <Button

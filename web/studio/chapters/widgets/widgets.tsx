@@ -1,10 +1,10 @@
 import { Lock } from 'lucide-react';
-import { widgetKinds } from '../../../core/widgets/list.ts';
-import { useDesk } from '../../session/desk.ts';
-import { useScreenInView } from '../../stores/screen.ts';
-import { useView } from '../../stores/view.ts';
-import { Section } from '../../ui/section.tsx';
-import { addWidget, titleOfWidget } from '../acts.ts';
+import { widgetKinds } from '../../../../core/widgets/list.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
+import { useView } from '../../../stores/view.ts';
+import { Section } from '../../../ui/section.tsx';
+import { addWidget, titleOfWidget } from '../../acts.ts';
 import { FaceCard } from './face-card.tsx';
 
 /** The kinds of widget, and the widgets that are there. */

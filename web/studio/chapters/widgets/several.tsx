@@ -1,4 +1,4 @@
-import { named } from '../../../core/desk/edits/edit.ts';
+import { named } from '../../../../core/desk/edits/edit.ts';
 import {
   AlignCenterHorizontal,
   AlignCenterVertical,
@@ -12,16 +12,16 @@ import {
   Trash2,
   type LucideIcon,
 } from 'lucide-react';
-import { edits } from '../../../core/desk/edits/edits.ts';
-import { WidgetFrame, type Widget } from '../../../core/desk/sections/widgets.ts';
-import { useDesk } from '../../session/desk.ts';
-import { Button, IconButton } from '../../ui/buttons.tsx';
-import { Section } from '../../ui/section.tsx';
-import { SwitchField } from '../../ui/choice.tsx';
-import { duplicateSelection, removeSelection, toggleFlag } from '../acts.ts';
-import { commandsById } from '../commands.ts';
-import { Fields } from '../form/form.tsx';
-import { FinishSection } from './finish-section.tsx';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { Button, IconButton } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { SwitchField } from '../../../ui/choice.tsx';
+import { duplicateSelection, removeSelection, toggleFlag } from '../../acts.ts';
+import { selectionCommands } from '../../selection-commands.ts';
+import { Fields } from '../../form/form.tsx';
+import { FinishSection } from '../../column/finish-section.tsx';
 
 const rows: readonly (readonly [id: string, icon: LucideIcon])[][] = [
   [
@@ -49,7 +49,7 @@ export function SeveralEditor({ widgets }: { widgets: readonly Widget[] }) {
         {rows.map((row, index) => (
           <div key={index} className="flex gap-1">
             {row.map(([id, Icon]) => {
-              const command = commandsById.get(id);
+              const command = selectionCommands.find((one) => one.id === id);
               return (
                 command && (
                   <IconButton

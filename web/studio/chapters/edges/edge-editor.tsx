@@ -1,4 +1,4 @@
-import { named } from '../../../core/desk/edits/edit.ts';
+import { named } from '../../../../core/desk/edits/edit.ts';
 import {
   DndContext,
   KeyboardSensor,
@@ -18,19 +18,19 @@ import { CSS } from '@dnd-kit/utilities';
 import { DropdownMenu } from 'radix-ui';
 import { GripVertical, Plus, Trash2, X } from 'lucide-react';
 import { useState } from 'react';
-import { EdgeFrame } from '../../../core/arrange/schema.ts';
-import { edits } from '../../../core/desk/edits/edits.ts';
-import type { Edge, Item } from '../../../core/desk/sections/edges.ts';
-import { itemKinds } from '../../../core/items/list.ts';
-import { useDesk } from '../../session/desk.ts';
-import { useScreenInView } from '../../stores/screen.ts';
-import { useView } from '../../stores/view.ts';
-import { Button, IconButton } from '../../ui/buttons.tsx';
-import { Section } from '../../ui/section.tsx';
-import { menuItem, menuPanel } from '../../ui/menu.ts';
-import { addItem, removeParts, titleOfItem } from '../acts.ts';
-import { Fields } from '../form/form.tsx';
-import { FinishSection } from './finish-section.tsx';
+import { EdgeFrame } from '../../../../core/arrange/schema.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
+import { itemKinds } from '../../../../core/items/list.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
+import { useView } from '../../../stores/view.ts';
+import { Button, IconButton } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { menuItem, menuPanel } from '../../../ui/menu.ts';
+import { addItem, removeParts, titleOfItem } from '../../acts.ts';
+import { Fields } from '../../form/form.tsx';
+import { FinishSection } from '../../column/finish-section.tsx';
 
 /** Everything about one panel or dock. */
 export function EdgeEditor({ edge }: { edge: Edge }) {

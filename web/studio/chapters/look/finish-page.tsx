@@ -11,7 +11,7 @@ import { useHalfRoles } from '../../../session/scene.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
-import { FinishSection } from '../finish-section.tsx';
+import { FinishSection } from '../../column/finish-section.tsx';
 
 /** The finish of every part that has none of its own, and the presets that any part can take. */
 export function FinishPage({ look }: { look: Look }) {

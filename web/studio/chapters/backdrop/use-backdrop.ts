@@ -4,11 +4,11 @@ import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
-import { useView } from '../../../stores/view.ts';
+import { useBackdropView } from './view.ts';
 
 /** The backdrop in the column: the one chosen there, or the one that lies on the screen in view. */
 export function useBackdrop(): Backdrop | undefined {
-  const chosen = useView((view) => view.backdrop);
+  const chosen = useBackdropView((view) => view.backdrop);
   const inForce = useScreenInView()?.backdrop.id;
   return useDesk(({ history }) => {
     const backdrops = history?.present.backdrops ?? [];

@@ -1,13 +1,13 @@
-import { named } from '../../../core/desk/edits/edit.ts';
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { ArrowLeft, ArrowRight, Copy, Trash2 } from 'lucide-react';
-import { edits } from '../../../core/desk/edits/edits.ts';
-import type { Edge, Item } from '../../../core/desk/sections/edges.ts';
-import { itemKindOf } from '../../../core/items/list.ts';
-import { useDesk } from '../../session/desk.ts';
-import { IconButton } from '../../ui/buttons.tsx';
-import { Section } from '../../ui/section.tsx';
-import { Fields } from '../form/form.tsx';
-import { duplicateSelection, removeSelection } from '../acts.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
+import { itemKindOf } from '../../../../core/items/list.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { IconButton } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { Fields } from '../../form/form.tsx';
+import { duplicateSelection, removeSelection } from '../../acts.ts';
 
 /** Everything about one item of an edge. */
 export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; index: number }) {

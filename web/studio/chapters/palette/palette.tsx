@@ -5,7 +5,7 @@ import { useHalf } from '../../../session/scene.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 import { Section } from '../../../ui/section.tsx';
-import { PageLink } from '../page-link.tsx';
+import { PageLink } from '../../column/page-link.tsx';
 import { Draw } from './draw.tsx';
 import { ExchangePage } from './exchange-page.tsx';
 import { HalfChoice } from './half-choice.tsx';

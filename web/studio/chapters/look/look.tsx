@@ -14,7 +14,7 @@ import { Button } from '../../../ui/buttons.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 import { Segmented } from '../../../ui/choice.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
-import { PageLink } from '../page-link.tsx';
+import { PageLink } from '../../column/page-link.tsx';
 import { FinishPage } from './finish-page.tsx';
 import { IconsPage, setTitles } from './icons-page.tsx';
 import { LegibilityPage, WorstNote } from './legibility-page.tsx';

@@ -3,11 +3,11 @@ import { confusions, eyesTitles, otherEyes, seenBy } from '../../../../core/colo
 import { resolveRoles } from '../../../../core/colour/roles.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { roleTitles, roles as roleNames, type Half } from '../../../../core/values/roles.ts';
-import { useView, type Eyes } from '../../../stores/view.ts';
+import { setEyes, useEyes, type Eyes } from './view.ts';
 
 /** The desk as other eyes see it, and which of its colours they can't tell apart. */
 export function EyesPage({ half, look }: { half: Half; look: Look }) {
-  const eyes = useView((view) => view.eyes);
+  const eyes = useEyes((state) => state.eyes);
   const roles = resolveRoles(look.roles[half]);
   return (
     <div className="grid gap-2" role="group" aria-label="The stage as seen by">
@@ -18,7 +18,7 @@ export function EyesPage({ half, look }: { half: Half; look: Look }) {
             key={one}
             type="button"
             aria-pressed={eyes === one}
-            onClick={() => useView.getState().setEyes(one)}
+            onClick={() => setEyes(one)}
             className={clsx(
               'grid gap-1.5 rounded-lg bg-nap px-3 py-2 text-left hover:outline hover:outline-brass/70',
               eyes === one && 'outline-2 outline-brass outline',

@@ -1,3 +1,4 @@
+import { showLegibility, useLegibilityShown } from './view.ts';
 import { named, type Edit } from '../../../../core/desk/edits/edit.ts';
 import clsx from 'clsx';
 import { useEffect, useState } from 'react';
@@ -6,7 +7,6 @@ import { enough, type Judgement } from '../../../../core/legibility/judge.ts';
 import type { Mend } from '../../../../core/legibility/mends.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { findMends, useJudging, useLegibility } from '../../../stores/legibility.ts';
-import { useView } from '../../../stores/view.ts';
 import { Section } from '../../../ui/section.tsx';
 import { SwitchField } from '../../../ui/choice.tsx';
 
@@ -28,16 +28,12 @@ export function LegibilityPage() {
   const judgements = useLegibility((state) => state.judgements);
   const failure = useLegibility((state) => state.failure);
   const isBusy = useLegibility((state) => state.isBusy);
-  const shows = useView((view) => view.showsLegibility);
+  const shows = useLegibilityShown(({ isShown }) => isShown);
   const [chosen, setChosen] = useState<string | null>(null);
   const weak = judgements?.filter((one) => enough(one) < 1) ?? [];
   return (
     <>
-      <SwitchField
-        label="On the stage"
-        value={shows}
-        onChange={(isOn) => useView.getState().setLegibility(isOn)}
-      />
+      <SwitchField label="On the stage" value={shows} onChange={(isOn) => showLegibility(isOn)} />
       {failure && (
         <p role="alert" className="text-[12px] text-rust">
           {failure}

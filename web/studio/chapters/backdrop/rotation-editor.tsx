@@ -1,3 +1,4 @@
+import { goToBackdrop } from './view.ts';
 import { Fields } from '../../form/form.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import {
@@ -34,7 +35,6 @@ import { backdropAddress } from '../../../api/addresses.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalfRoles } from '../../../session/scene.ts';
-import { useView } from '../../../stores/view.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { NumberField } from '../../../ui/figure.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
@@ -290,7 +290,7 @@ function EntryRow({
       </button>
       <button
         type="button"
-        onClick={() => useView.getState().goToBackdrop(backdrop, entry.id)}
+        onClick={() => goToBackdrop(backdrop, entry.id)}
         className="flex h-full min-w-0 flex-1 items-center gap-2.5 text-left hover:text-brass"
       >
         {sample && (

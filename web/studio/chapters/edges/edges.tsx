@@ -1,10 +1,10 @@
 import { Plus } from 'lucide-react';
-import { useDesk } from '../../session/desk.ts';
-import { useScreenInView } from '../../stores/screen.ts';
-import { useView } from '../../stores/view.ts';
-import { Button } from '../../ui/buttons.tsx';
-import { Section } from '../../ui/section.tsx';
-import { addEdge, titleOfEdge } from '../acts.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
+import { useView } from '../../../stores/view.ts';
+import { Button } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { addEdge, titleOfEdge } from '../../acts.ts';
 
 /** The edges of the screen on the stage. */
 export function EdgesChapter() {

@@ -1,3 +1,4 @@
+import { goToBackdrop } from './view.ts';
 import clsx from 'clsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { DropdownMenu } from 'radix-ui';
@@ -8,7 +9,6 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { useView } from '../../../stores/view.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { SwitchField } from '../../../ui/choice.tsx';
@@ -58,7 +58,7 @@ export function Where({ backdrop }: { backdrop: Backdrop }) {
         }),
       ),
     );
-    useView.getState().goToBackdrop(id);
+    goToBackdrop(id);
   }
   return (
     <Section
@@ -89,7 +89,7 @@ export function Where({ backdrop }: { backdrop: Backdrop }) {
           <button
             type="button"
             aria-pressed={one.id === backdrop.id}
-            onClick={() => useView.getState().goToBackdrop(one.id)}
+            onClick={() => goToBackdrop(one.id)}
             className={clsx(
               'h-8 min-w-0 flex-1 truncate rounded-lg px-2.5 text-left',
               one.id === backdrop.id ? 'bg-seam font-medium' : 'bg-pit text-dust hover:text-chalk',
@@ -103,7 +103,7 @@ export function Where({ backdrop }: { backdrop: Backdrop }) {
               className="hover:!text-rust"
               onClick={() => {
                 edit(named('Remove a backdrop', edits.remove([one.id])));
-                useView.getState().goToBackdrop(null);
+                goToBackdrop(null);
               }}
             >
               <Trash2 size={14} />

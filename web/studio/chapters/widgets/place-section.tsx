@@ -1,17 +1,17 @@
 import clsx from 'clsx';
-import { named } from '../../../core/desk/edits/edit.ts';
-import { edits } from '../../../core/desk/edits/edits.ts';
-import { WidgetFrame, hangingFrom, type Widget } from '../../../core/desk/sections/widgets.ts';
-import { Place, alignments, points, type Hanging, type NinePoint } from '../../../core/values/place.ts';
-import { sides } from '../../../core/values/geometry.ts';
-import { presentDesk, useDesk } from '../../session/desk.ts';
-import { currentScreen } from '../../stores/screen.ts';
-import { groundOf } from '../../session/scene.ts';
-import { Row, Section } from '../../ui/section.tsx';
-import { Segmented, SelectField } from '../../ui/choice.tsx';
-import { Fields } from '../form/form.tsx';
-import { titleOfEdge, titleOfWidget } from '../acts.ts';
-import { SNAP_MARGIN } from '../stage/drag.ts';
+import { named } from '../../../../core/desk/edits/edit.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import { WidgetFrame, hangingFrom, type Widget } from '../../../../core/desk/sections/widgets.ts';
+import { Place, alignments, points, type Hanging, type NinePoint } from '../../../../core/values/place.ts';
+import { sides } from '../../../../core/values/geometry.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
+import { currentScreen } from '../../../stores/screen.ts';
+import { groundOf } from '../../../session/scene.ts';
+import { Row, Section } from '../../../ui/section.tsx';
+import { Segmented, SelectField } from '../../../ui/choice.tsx';
+import { Fields } from '../../form/form.tsx';
+import { titleOfEdge, titleOfWidget } from '../../acts.ts';
+import { SNAP_MARGIN } from '../../stage/drag.ts';
 
 const pointTitles: Record<NinePoint, string> = {
   'top-left': 'top left',

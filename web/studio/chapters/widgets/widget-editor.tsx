@@ -1,17 +1,17 @@
-import { named } from '../../../core/desk/edits/edit.ts';
+import { named } from '../../../../core/desk/edits/edit.ts';
 import { BringToFront, Copy, SendToBack, Trash2 } from 'lucide-react';
 import { memo, useMemo } from 'react';
-import { edits } from '../../../core/desk/edits/edits.ts';
-import type { Widget } from '../../../core/desk/sections/widgets.ts';
-import { widgetKindOf } from '../../../core/widgets/list.ts';
-import { useDesk } from '../../session/desk.ts';
-import { IconButton } from '../../ui/buttons.tsx';
-import { Section } from '../../ui/section.tsx';
-import { SwitchField } from '../../ui/choice.tsx';
-import { Fields } from '../form/form.tsx';
-import { duplicateSelection, orderSelection, removeSelection } from '../acts.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Widget } from '../../../../core/desk/sections/widgets.ts';
+import { widgetKindOf } from '../../../../core/widgets/list.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { IconButton } from '../../../ui/buttons.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { SwitchField } from '../../../ui/choice.tsx';
+import { Fields } from '../../form/form.tsx';
+import { duplicateSelection, orderSelection, removeSelection } from '../../acts.ts';
 import { FaceCard } from './face-card.tsx';
-import { FinishSection } from './finish-section.tsx';
+import { FinishSection } from '../../column/finish-section.tsx';
 import { PlaceSection } from './place-section.tsx';
 
 type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough'>>;

@@ -1,0 +1,20 @@
+import { Image } from 'lucide-react';
+import { later } from '../../../later.ts';
+import type { Chapter } from '../chapter.ts';
+import { goToBackdrop, useBackdropView } from './view.ts';
+
+export const backdrop: Chapter = {
+  id: 'backdrop',
+  title: 'Backdrop',
+  icon: Image,
+  pages: { adjust: 'Adjust', export: 'Bake and export' },
+  Root: later(() => import('./backdrop.tsx')),
+  inside: (_, { page, spot }) =>
+    page === null && spot !== null
+      ? {
+          title: 'One of the rotation',
+          crumbs: [{ title: 'Rotation', go: () => goToBackdrop(useBackdropView.getState().backdrop) }],
+        }
+      : null,
+  reset: () => useBackdropView.setState({ backdrop: null, isBefore: false }),
+};

@@ -1,0 +1,30 @@
+import { PanelTop } from 'lucide-react';
+import { useView } from '../../../stores/view.ts';
+import { addEdge, selectedParts, titleOfEdge, titleOfItem } from '../../acts.ts';
+import type { Chapter } from '../chapter.ts';
+import { EdgeEditor } from './edge-editor.tsx';
+import { EdgesChapter } from './edges.tsx';
+import { ItemEditor } from './item-editor.tsx';
+
+export const edges: Chapter = {
+  id: 'edges',
+  title: 'Edges',
+  icon: PanelTop,
+  pages: {},
+  Root: EdgesChapter,
+  inside(desk, { selection }) {
+    const { edge, item } = selectedParts(desk, selection);
+    if (item) {
+      return {
+        title: titleOfItem(item.item),
+        crumbs: [{ title: titleOfEdge(item.edge), go: () => useView.getState().select([item.edge.id]) }],
+        body: <ItemEditor key={item.item.id} item={item.item} edge={item.edge} index={item.index} />,
+      };
+    }
+    return edge && { title: titleOfEdge(edge), body: <EdgeEditor key={edge.id} edge={edge} /> };
+  },
+  commands: [
+    { id: 'add-panel', title: 'Add panel', group: 'Add', run: () => addEdge('panel') },
+    { id: 'add-dock', title: 'Add dock', group: 'Add', run: () => addEdge('dock') },
+  ],
+};

@@ -1,0 +1,51 @@
+import { Shapes } from 'lucide-react';
+import { named } from '../../../../core/desk/edits/edit.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import { strayParts } from '../../../../core/desk/edits/parts.ts';
+import { later } from '../../../later.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
+import { useScene } from '../../../session/scene.ts';
+import type { Chapter } from '../chapter.ts';
+import { showLegibility, useLegibilityShown } from './view.ts';
+
+export const look: Chapter = {
+  id: 'look',
+  title: 'Look',
+  icon: Shapes,
+  pages: { type: 'Type', icons: 'Icons', pointer: 'Pointer', finish: 'Finish', legibility: 'Legibility' },
+  Root: later(() => import('./look.tsx')),
+  commands: [
+    {
+      id: 'half',
+      title: 'Switch between the light and the dark half',
+      group: 'Desk',
+      keys: ['Shift+D'],
+      run: switchHalf,
+    },
+    {
+      id: 'follow',
+      title: 'Make all follow the desk',
+      group: 'Desk',
+      isAvailable: hasStrayParts,
+      run: () => void useDesk.getState().edit(edits.followAll()),
+    },
+    {
+      id: 'legibility',
+      title: 'Show on the stage how texts can be read',
+      group: 'Desk',
+      keys: ['Shift+L'],
+      run: () => showLegibility(!useLegibilityShown.getState().isShown),
+    },
+  ],
+  reset: () => showLegibility(false),
+};
+
+function switchHalf(): void {
+  const half = useScene.getState().scene?.half === 'dark' ? 'light' : 'dark';
+  useDesk.getState().edit(named(`Switch to the ${half} half`, edits.setHalf({ by: 'choice', half })));
+}
+
+function hasStrayParts(): boolean {
+  const desk = presentDesk();
+  return desk !== null && strayParts(desk).length > 0;
+}

@@ -1,0 +1,14 @@
+import { Palette } from 'lucide-react';
+import { later } from '../../../later.ts';
+import type { Chapter } from '../chapter.ts';
+import { nextEyes, setEyes } from './view.ts';
+
+export const palette: Chapter = {
+  id: 'palette',
+  title: 'Palette',
+  icon: Palette,
+  pages: { terminal: 'Terminal', exchange: 'Out and in', eyes: 'Other eyes' },
+  Root: later(() => import('./palette.tsx')),
+  commands: [{ id: 'eyes', title: 'See the stage with the next kind of eyes', group: 'Desk', run: nextEyes }],
+  reset: () => setEyes('usual'),
+};

@@ -1,0 +1,17 @@
+import { create } from 'zustand';
+
+/** How eyes may differ. */
+export const allEyes = ['usual', 'protan', 'deutan', 'tritan', 'low'] as const;
+export type Eyes = (typeof allEyes)[number];
+
+/** The eyes with which the stage is seen. */
+export const useEyes = create<{ eyes: Eyes }>()(() => ({ eyes: 'usual' }));
+
+export function setEyes(eyes: Eyes): void {
+  useEyes.setState({ eyes });
+}
+
+export function nextEyes(): void {
+  const { eyes } = useEyes.getState();
+  setEyes(allEyes[(allEyes.indexOf(eyes) + 1) % allEyes.length] ?? 'usual');
+}

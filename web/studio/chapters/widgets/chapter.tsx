@@ -1,0 +1,32 @@
+import { LayoutDashboard } from 'lucide-react';
+import { widgetKinds } from '../../../../core/widgets/list.ts';
+import { addWidget, selectedParts, titleOfWidget } from '../../acts.ts';
+import type { Command } from '../../command.ts';
+import type { Chapter } from '../chapter.ts';
+import { SeveralEditor } from './several.tsx';
+import { WidgetEditor } from './widget-editor.tsx';
+import { WidgetsChapter } from './widgets.tsx';
+
+export const widgets: Chapter = {
+  id: 'widgets',
+  title: 'Widgets',
+  icon: LayoutDashboard,
+  pages: {},
+  Root: WidgetsChapter,
+  inside(desk, { selection }) {
+    const chosen = selectedParts(desk, selection).widgets;
+    const [widget] = chosen;
+    if (!widget) return null;
+    return chosen.length === 1
+      ? { title: titleOfWidget(widget), body: <WidgetEditor key={widget.id} widget={widget} /> }
+      : { title: `${chosen.length} widgets`, body: <SeveralEditor widgets={chosen} /> };
+  },
+  commands: widgetKinds.flatMap((kind) =>
+    kind.faces.map((face): Command => ({
+      id: `add-${kind.type}-${face.id}`,
+      title: `Add ${kind.title.toLowerCase()}, ${face.title.toLowerCase()}`,
+      group: 'Add',
+      run: () => addWidget(kind.type, face.id),
+    })),
+  ),
+};

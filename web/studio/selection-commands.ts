@@ -1,0 +1,129 @@
+import type { Alignment } from '../../core/values/place.ts';
+import { useView } from '../stores/view.ts';
+import {
+  alignSelection,
+  distributeSelection,
+  duplicateSelection,
+  leave,
+  nudgeSelection,
+  orderSelection,
+  removeSelection,
+  selectAllWidgets,
+  selectedParts,
+  toggleFlag,
+} from './acts.ts';
+import type { Command } from './command.ts';
+
+const hasWidgets =
+  (least = 1) =>
+  () =>
+    selectedParts().widgets.length >= least;
+const hasSelection = () => useView.getState().selection.length > 0;
+
+function nudges(): Command[] {
+  const ways = [
+    ['ArrowLeft', -1, 0],
+    ['ArrowRight', 1, 0],
+    ['ArrowUp', 0, -1],
+    ['ArrowDown', 0, 1],
+  ] as const;
+  return [1, 10].flatMap((by) =>
+    ways.map(([key, x, y]): Command => ({
+      id: `nudge-${key}-${by}`,
+      title: by === 1 ? 'Move by 1 px' : 'Move by 10 px',
+      group: 'Selection',
+      keys: [by === 1 ? key : `Shift+${key}`],
+      isKeyOnly: true,
+      isAvailable: hasSelection,
+      run: () => nudgeSelection({ x: x * by, y: y * by }),
+    })),
+  );
+}
+
+const alignTitles: Record<'x' | 'y', Record<Alignment, string>> = {
+  x: { start: 'Align left', centre: 'Align centres across', end: 'Align right' },
+  y: { start: 'Align top', centre: 'Align centres down', end: 'Align bottom' },
+};
+
+function alignings(): Command[] {
+  return (['x', 'y'] as const).flatMap((axis) => [
+    ...(['start', 'centre', 'end'] as const).map((align): Command => ({
+      id: `align-${axis}-${align}`,
+      title: alignTitles[axis][align],
+      group: 'Selection',
+      isAvailable: hasWidgets(2),
+      run: () => alignSelection(axis, align),
+    })),
+    {
+      id: `distribute-${axis}`,
+      title: axis === 'x' ? 'Distribute across' : 'Distribute down',
+      group: 'Selection',
+      isAvailable: hasWidgets(3),
+      run: () => distributeSelection(axis),
+    },
+  ]);
+}
+
+function ordering(): Command[] {
+  const ways = [
+    ['front', 'Bring to the front', 'Ctrl+Shift+]'],
+    ['forward', 'Bring forward', 'Ctrl+]'],
+    ['behind', 'Send backward', 'Ctrl+['],
+    ['back', 'Send to the back', 'Ctrl+Shift+['],
+  ] as const;
+  return ways.map(([to, title, keys]) => ({
+    id: `order-${to}`,
+    title,
+    group: 'Selection',
+    keys: [keys],
+    isAvailable: hasWidgets(),
+    run: () => orderSelection(to),
+  }));
+}
+
+/** What can be done to what is selected. */
+export const selectionCommands: readonly Command[] = [
+  {
+    id: 'remove',
+    title: 'Remove',
+    group: 'Selection',
+    keys: ['Delete', 'Backspace'],
+    isAvailable: hasSelection,
+    run: removeSelection,
+  },
+  {
+    id: 'duplicate',
+    title: 'Duplicate',
+    group: 'Selection',
+    keys: ['Ctrl+D'],
+    isAvailable: () => selectedParts().widgets.length > 0 || selectedParts().item !== null,
+    run: duplicateSelection,
+  },
+  {
+    id: 'lock',
+    title: 'Lock or unlock',
+    group: 'Selection',
+    keys: ['L'],
+    isAvailable: hasWidgets(),
+    run: () => toggleFlag('locked'),
+  },
+  {
+    id: 'clicks',
+    title: 'Let clicks through or take them',
+    group: 'Selection',
+    isAvailable: hasWidgets(),
+    run: () => toggleFlag('clicksThrough'),
+  },
+  ...ordering(),
+  ...alignings(),
+  { id: 'all', title: 'Select all widgets', group: 'Selection', keys: ['Ctrl+A'], run: selectAllWidgets },
+  {
+    id: 'leave',
+    title: 'Leave: up to the edge, to nothing, out of Try',
+    group: 'Selection',
+    keys: ['Escape'],
+    isKeyOnly: true,
+    run: leave,
+  },
+  ...nudges(),
+];
