@@ -38,7 +38,7 @@ const shots: Shot[] = [
       await page.getByRole('button', { name: /^Adjust/ }).click();
       for (const [name, value] of [
         ['Saturation, exact', '-20'],
-        ['Darkening, strength, exact', '45'],
+        ['Darkening: strength, exact', '45'],
         ['Grain, exact', '12'],
       ] as const) {
         await page.getByRole('textbox', { name }).fill(value);

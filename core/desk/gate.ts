@@ -45,10 +45,13 @@ function firstWrongOf(
   after: readonly unknown[],
   path: Path,
 ): Problem | null {
-  const wrong = wrongWhole(lengthOnly(schema), after, path);
+  const wrong = after.length === before.length ? null : wrongWhole(lengthOnly(schema), after, path);
   if (wrong) return wrong;
-  const known = new Set(before);
+  // Most stand where they stood; the others may have moved.
+  let known: Set<unknown> | null = null;
   for (const [index, element] of after.entries()) {
+    if (element === before[index]) continue;
+    known ??= new Set(before);
     if (known.has(element)) continue;
     const found = firstWrong(schema.element as z.ZodType, before[index], element, [...path, index]);
     if (found) return found;

@@ -52,8 +52,8 @@ withApp('the backdrop', ({ server, open }) => {
     await page.getByRole('button', { name: /^Adjust/ }).click();
     for (const [name, value] of [
       ['Blur, exact', '14'],
-      ['Darkening, strength, exact', '60'],
-      ['Tint, strength, exact', '30'],
+      ['Darkening: strength, exact', '60'],
+      ['Tint: strength, exact', '30'],
     ] as const) {
       await page.getByRole('textbox', { name }).fill(value);
       await page.keyboard.press('Enter');

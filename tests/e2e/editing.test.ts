@@ -161,7 +161,7 @@ withApp('editing', ({ server, open }) => {
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Watch: height' }).fill('12');
     await page.keyboard.press('Enter');
-    await page.getByText(/"12" was not taken: a number from 240 to 16384/).waitFor();
+    await page.getByText(/Not taken: write a whole number from 240 to 16384/).waitFor();
     await page.getByRole('button', { name: 'Remove Log' }).click();
     await page.getByRole('button', { name: 'Add a screen' }).click();
     await page.keyboard.press('Escape');

@@ -248,7 +248,7 @@ withApp('palette and look', ({ server, open }) => {
   it('draws the pointer while the desk is tried, and gives it out as SVG', async () => {
     const page = await openAt('/desk/night-watch', 'Look', /^Pointer/);
     await page.getByRole('button', { name: /^Quill/ }).click();
-    await page.getByRole('textbox', { name: 'Size of the pointer, exact' }).fill('48');
+    await page.getByRole('textbox', { name: 'Pointer: size, exact' }).fill('48');
     await page.keyboard.press('Enter');
     const [file] = await Promise.all([
       page.waitForEvent('download'),

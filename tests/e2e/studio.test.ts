@@ -147,7 +147,7 @@ withApp('the studio', ({ server, open }) => {
     await page.getByText(/“nonsense” is not a date pattern, such as EEE d MMM/).waitFor();
     await page.getByRole('textbox', { name: 'Offset across' }).fill('far');
     await page.keyboard.press('Enter');
-    await page.getByText(/"far" was not taken/).waitFor();
+    await page.getByText(/Not taken: write a number from -20000 to 20000/).waitFor();
     expect(await page.getByRole('button', { name: 'Nothing to undo' }).isVisible()).to.equal(true);
     await page.getByRole('textbox', { name: 'Date' }).fill("EEE 'at' HH");
     await page.keyboard.press('Enter');

@@ -120,7 +120,9 @@ function Rows({
 }) {
   const actions = useContext(Actions);
   const box = useRef<HTMLDivElement>(null);
-  useEffect(() => box.current?.children[index]?.scrollIntoView({ block: 'nearest' }), [index, shown]);
+  useEffect(() => {
+    box.current?.children[index]?.scrollIntoView({ block: 'nearest' });
+  }, [index, shown]);
   return (
     <div ref={box} className="overflow-y-auto overflow-x-hidden" style={placeOf(rows)}>
       {shown.map((entry, row) => (

@@ -8,7 +8,11 @@ import { saveBytes } from './download.ts';
 
 /** Hands work to the person as it is, whatever anybody thinks of it. */
 export function saveAsJson(text: string, name: string): void {
-  saveBytes(text, `${name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase() || 'desk'}.json`, 'application/json');
+  saveBytes(
+    text,
+    `${name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase() || 'desk'}.json`,
+    'application/json',
+  );
 }
 
 export function savePresentAsJson(): void {

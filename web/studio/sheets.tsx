@@ -232,7 +232,6 @@ function PlaceOnEarth() {
       <Fields
         schema={GeoPlace}
         values={place}
-        of="Place"
         onTurn={(change) => edit(edits.setPlaceOnEarth({ ...place, ...change }))}
         onEnd={() => {}}
       />

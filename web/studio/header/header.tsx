@@ -119,7 +119,11 @@ function SavingNote() {
     >
       <span className="truncate">{text}</span>
       {saving.state === 'refused' && (
-        <button type="button" onClick={savePresentAsJson} className="ml-2 shrink-0 text-brass hover:underline">
+        <button
+          type="button"
+          onClick={savePresentAsJson}
+          className="ml-2 shrink-0 text-brass hover:underline"
+        >
           Save it as a file
         </button>
       )}

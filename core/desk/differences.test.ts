@@ -1,0 +1,56 @@
+import { expect } from 'chai';
+import { produce } from 'immer';
+import { DAWN, dawnCount } from '../../tests/support/desks.ts';
+import { rectsOn } from '../scene/parts.ts';
+import { solve } from '../scene/solve.ts';
+import { differencesOf } from './differences.ts';
+import { edits } from './edits/edits.ts';
+import { edit, endGesture, redo, startHistory, turnGesture, undo } from './history.ts';
+
+describe('differences', () => {
+  const desk = dawnCount();
+  const [screen] = solve(desk, { moment: DAWN }).screens;
+  if (!screen) throw new Error('no screen');
+  const ground = { screen: { id: screen.id, rect: screen.rect }, free: screen.free, rects: rectsOn(screen) };
+  const moved = (by: number) => {
+    const rect = ground.rects.get('clock');
+    if (!rect) throw new Error('no clock');
+    return edits.moveWidgets(new Map([['clock', { ...rect, x: rect.x + by }]]), ground);
+  };
+
+  it('of a drag name the offset that moved, however many turns it took', () => {
+    let history = startHistory(desk);
+    for (let by = 1; by <= 60; by++) history = turnGesture(history, 'Move', moved(by).apply);
+    history = endGesture(history);
+    const x = desk.widgets.find(({ id }) => id === 'clock')?.place.x ?? NaN;
+    expect(differencesOf(desk, history.present)).to.deep.equal([
+      { path: ['widgets', 'clock', 'place', 'x'], before: x, after: x + 60 },
+    ]);
+  });
+
+  it('name what came, what went, and an order that is another one', () => {
+    const gone = produce(desk, (draft) => void draft.widgets.shift());
+    const [first] = desk.widgets;
+    expect(differencesOf(desk, gone)).to.deep.equal([
+      { path: ['widgets', first?.id], before: first, after: undefined },
+    ]);
+    expect(differencesOf(gone, desk)[0]).to.deep.include({ before: undefined, after: first });
+    const turned = produce(desk, (draft) => void draft.widgets.reverse());
+    const ids = desk.widgets.map(({ id }) => id);
+    expect(differencesOf(desk, turned)).to.deep.equal([
+      { path: ['widgets'], before: ids, after: [...ids].reverse() },
+    ]);
+  });
+
+  it('of a step that is taken back are none, and all else are the same objects', () => {
+    const before = startHistory(desk);
+    const after = edit(before, 'Move', moved(40).apply);
+    const there = undo(after);
+    expect(there.present).to.equal(desk);
+    expect(redo(there).present).to.equal(after.present);
+    for (const [index, widget] of after.present.widgets.entries())
+      if (widget.id !== 'clock') expect(widget).to.equal(desk.widgets[index]);
+    expect(after.present.edges).to.equal(desk.edges);
+    expect(after.present.look).to.equal(desk.look);
+  });
+});

@@ -1,0 +1,349 @@
+import { expect } from 'chai';
+import type { Page } from 'playwright-core';
+import sharp, { type Sharp } from 'sharp';
+import { z } from 'zod';
+import {
+  createBackdrop,
+  createFonts,
+  createItem,
+  createPanel,
+  createWidget,
+} from '../../core/desk/defaults.ts';
+import type { Desk } from '../../core/desk/desk.ts';
+import type { Edge } from '../../core/desk/sections/edges.ts';
+import type { Widget } from '../../core/desk/sections/widgets.ts';
+import { itemKinds } from '../../core/items/list.ts';
+import { partsOn } from '../../core/scene/parts.ts';
+import type { SceneScreen } from '../../core/scene/scene.ts';
+import { solve } from '../../core/scene/solve.ts';
+import { learnTextOf } from '../../core/scene/text.ts';
+import { learnFamilies } from '../../core/text/families.ts';
+import { families, type ShippedFamily } from '../../core/values/family.ts';
+import { bottom, right, type Rect } from '../../core/values/geometry.ts';
+import { widgetKinds } from '../../core/widgets/list.ts';
+import { DAWN, emptyDesk } from '../support/desks.ts';
+import { addDesk, withApp } from '../support/app.ts';
+
+/** As many px as the window has: the desk is drawn at scale 1. */
+const SCREEN = { width: 3000, height: 2000 };
+/** Texts that reach high, deep and wide, for options that take text. */
+const TEXTS = ["EEEE d MMMM 'Ågjy'", ''];
+
+type Options = Record<string, unknown>;
+
+/** Every value that a small option may have; of numbers both ends. */
+function valuesOf(schema: z.ZodType): unknown[] {
+  if (schema instanceof z.ZodDefault) return valuesOf(schema.unwrap() as z.ZodType);
+  if (schema instanceof z.ZodBoolean) return [true, false];
+  if (schema instanceof z.ZodEnum) return schema.options.filter((value) => value !== 'this-machine');
+  if (schema instanceof z.ZodNumber) return [schema.minValue, schema.maxValue];
+  return [];
+}
+
+/** The options as they start, and with each of them changed in turn. */
+function variants(schema: z.ZodObject): Options[] {
+  const changed = Object.entries(schema.shape as Record<string, z.ZodType>).flatMap(([key, inner]) =>
+    (key === 'date' || key === 'pattern' ? TEXTS : valuesOf(inner)).map((value) => ({ [key]: value })),
+  );
+  return [{}, ...changed];
+}
+
+const { finish } = emptyDesk().look;
+const bare = { ...finish, kind: 'bare' as const, shadow: 0 };
+
+/** Every kind, face, option and family once, as widgets that wait for their place. */
+function everyWidget(): Widget[] {
+  return widgetKinds.flatMap((kind) =>
+    kind.faces.flatMap((face) =>
+      variants(kind.options).map((options, index) => ({
+        ...createWidget({
+          id: `${kind.type}-${face.id}-${index}`,
+          type: kind.type,
+          face: face.id,
+          place: { hangs: { from: 'screen', screen: 'main', point: 'top-left' }, x: 0, y: 0 },
+          deskFinish: finish,
+          options: { network: true, date: "EEEE d 'Ågj'", ...options },
+        }),
+        finish: bare,
+      })),
+    ),
+  );
+}
+
+const GAP = 40;
+
+/** Widgets row by row, on as many screens as that takes; edges stand along the first rows' sides. */
+function pagesOf(widgets: readonly Widget[]): Widget[][] {
+  const pages: Widget[][] = [[]];
+  let [x, y, row] = [GAP * 8, GAP * 8, 0];
+  for (const widget of widgets) {
+    const size = sizeOf(widget, pages.length - 1);
+    if (x + size.width > SCREEN.width - 240) [x, y, row] = [GAP * 8, y + row + GAP, 0];
+    if (y + size.height > SCREEN.height - 240) {
+      pages.push([]);
+      [x, y, row] = [GAP * 8, GAP * 8, 0];
+    }
+    pages.at(-1)?.push({ ...widget, place: { ...widget.place, x: Math.round(x), y: Math.round(y) } });
+    x += size.width + GAP;
+    row = Math.max(row, size.height);
+  }
+  return pages;
+}
+
+function deskOf(widgets: Widget[], edges: Edge[], fonts: readonly ShippedFamily[]): Desk {
+  const [display, text, figures] = fonts;
+  const desk = emptyDesk();
+  return {
+    ...desk,
+    screens: [{ ...desk.screens[0]!, ...SCREEN }],
+    // Black, so that all that isn't is ink.
+    backdrops: [
+      createBackdrop('black', {
+        kind: 'gradient',
+        shape: 'linear',
+        angle: 0,
+        centre: { x: 0.5, y: 0.5 },
+        points: [
+          { at: 0, colour: '#000000' },
+          { at: 1, colour: '#000000' },
+        ],
+      }),
+    ],
+    look: {
+      ...desk.look,
+      half: { by: 'choice', half: 'dark' },
+      finish: bare,
+      fonts: createFonts(display ?? 'fraunces', text ?? 'figtree', figures ?? 'recursive'),
+    },
+    applications: [
+      { id: 'tally', Name: 'Tallybook', Comment: 'Count what passes', Icon: 'folder', Categories: [] },
+    ],
+    widgets,
+    edges,
+  };
+}
+
+/** Every family is the desk's own for each of its uses on some sheet. */
+function fontsOf(sheet: number): ShippedFamily[] {
+  return [0, 4, 8].map((step) => families[(sheet + step) % families.length] as ShippedFamily);
+}
+
+function sizeOf(widget: Widget, sheet: number): Rect {
+  const [screen] = solve(deskOf([widget], [], fontsOf(sheet)), { moment: DAWN }).screens;
+  return screen?.widgets[0]?.rect ?? { x: 0, y: 0, width: 0, height: 0 };
+}
+
+/** Every kind of item with every option, on edges of some depths along all sides. */
+function everyEdge(): Edge[] {
+  const shapes = [
+    { side: 'top', kind: 'panel', thickness: 40 },
+    { side: 'bottom', kind: 'dock', thickness: 68 },
+    { side: 'left', kind: 'panel', thickness: 64 },
+    { side: 'right', kind: 'panel', thickness: 26 },
+  ] as const;
+  return shapes.map(({ side, ...shape }) => ({
+    ...createPanel(
+      `edge-${side}`,
+      'main',
+      side,
+      itemKinds.flatMap((kind) =>
+        kind.type === 'gap' || kind.type === 'spring'
+          ? []
+          : variants(kind.options).map((options, index) =>
+              createItem(`${side}-${kind.type}-${index}`, kind.type, {
+                ...(kind.type === 'application' ? { application: 'tally' } : {}),
+                ...options,
+              }),
+            ),
+      ),
+    ),
+    ...shape,
+    length: 'fill' as const,
+  }));
+}
+
+interface Drawn {
+  text: string;
+  left: number;
+  width: number;
+  baseline: number;
+}
+
+/** What the page draws as text, by the id of its part or item: where each pen starts, and the line of writing. */
+function textsOn(page: Page): Promise<Record<string, Drawn[]>> {
+  return page.evaluate(async () => {
+    await document.fonts.ready;
+    const found: Record<string, Drawn[]> = {};
+    const walker = document.createTreeWalker(document.querySelector('[data-screen]')!, NodeFilter.SHOW_TEXT);
+    const nodes: Text[] = [];
+    while (walker.nextNode()) nodes.push(walker.currentNode as Text);
+    for (const node of nodes) {
+      const parent = node.parentElement!;
+      // A dock's names show themselves when they are pointed at.
+      if (!node.data || parent.closest('.dock-name')) continue;
+      const owner = parent.closest<HTMLElement>('[data-item], [data-widget]');
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      const { left, width } = range.getBoundingClientRect();
+      // An empty box stands on the line of writing.
+      const probe = document.createElement('i');
+      probe.style.cssText = 'display:inline-block;width:0;height:0';
+      parent.append(probe);
+      const baseline = probe.getBoundingClientRect().bottom;
+      probe.remove();
+      const id = owner?.dataset['item'] ?? owner?.dataset['widget'] ?? '';
+      (found[id] ??= []).push({ text: node.data, left, width, baseline });
+    }
+    return found;
+  });
+}
+
+/** What the core laid, by the same ids. */
+function textsIn(screen: SceneScreen): Record<string, Drawn[]> {
+  const found: Record<string, Drawn[]> = {};
+  for (const part of partsOn(screen)) {
+    for (const { item, run, box } of part.texts()) {
+      const left = box.x - run.ink.x + run.x;
+      const baseline = box.y - run.ink.y + run.baseline;
+      (found[item ?? part.id] ??= []).push({ text: run.text, left, baseline, width: run.ink.width });
+    }
+  }
+  return found;
+}
+
+/** The ink on black within a rectangle, with some px around it: where it begins and ends. Null when there is none. */
+async function inkOf(picture: Sharp, rect: Rect): Promise<Rect | null> {
+  const around = 14;
+  const area = {
+    left: Math.floor(rect.x) - around,
+    top: Math.floor(rect.y) - around,
+    width: Math.ceil(rect.width) + 2 * around,
+    height: Math.ceil(rect.height) + 2 * around,
+  };
+  const { data, info } = await picture
+    .clone()
+    .extract(area)
+    .greyscale()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  let [left, top, end, foot] = [Infinity, Infinity, -1, -1];
+  for (let y = 0; y < info.height; y++) {
+    for (let x = 0; x < info.width; x++) {
+      if ((data[y * info.width + x] ?? 0) < 70) continue;
+      left = Math.min(left, x);
+      end = Math.max(end, x);
+      top = Math.min(top, y);
+      foot = Math.max(foot, y);
+    }
+  }
+  if (end < 0) return null;
+  return { x: area.left + left, y: area.top + top, width: end - left + 1, height: foot - top + 1 };
+}
+
+withApp('what the page draws and what the core laid', ({ server, browser }) => {
+  async function shown(desk: Desk): Promise<Page> {
+    const id = await addDesk(server, desk);
+    const context = await browser().newContext({ viewport: SCREEN });
+    context.setDefaultTimeout(60_000);
+    const page = await context.newPage();
+    page.on('pageerror', (error) => {
+      throw error;
+    });
+    await page.clock.setFixedTime(new Date(DAWN));
+    await page.goto(`${server.address}/live/${id}`);
+    await page.locator('[data-screen]').waitFor();
+    await page.waitForFunction(
+      () =>
+        document.fonts.status === 'loaded' &&
+        [...document.images].every(({ complete }) => complete) &&
+        document.images.length > 0,
+    );
+    return page;
+  }
+
+  function compare(desk: Desk, drawn: Record<string, Drawn[]>, screen: SceneScreen): void {
+    const laid = textsIn(screen);
+    expect(Object.keys(drawn).sort(), desk.name).to.deep.equal(Object.keys(laid).sort());
+    for (const [id, runs] of Object.entries(laid)) {
+      const found = drawn[id] ?? [];
+      expect(
+        found.map(({ text }) => text),
+        id,
+      ).to.deep.equal(runs.map(({ text }) => text));
+      runs.forEach((run, index) => {
+        const one = found[index];
+        const label = `${id}: "${run.text}"`;
+        expect(one?.left, `${label}, its start`).to.be.closeTo(run.left, 0.6 + run.width * 0.011);
+        expect(one?.baseline, `${label}, its line of writing`).to.be.closeTo(run.baseline, 0.6);
+      });
+    }
+  }
+
+  it('agree about every text of every kind, face, option and family, both ways; and boxes hold the ink', async function () {
+    this.timeout(600_000);
+    await learnFamilies();
+    const sheets = pagesOf(everyWidget());
+    for (const [sheet, widgets] of sheets.entries()) {
+      const fonts = fontsOf(sheet);
+      const whole = { ...deskOf(widgets, everyEdge(), fonts), name: `Sheet ${sheet}` };
+      await learnTextOf(whole);
+      const [screen] = solve(whole, { moment: DAWN, window: SCREEN }).screens;
+      if (!screen) throw new Error('no screen');
+      const page = await shown(whole);
+      compare(whole, await textsOn(page), screen);
+      const picture = sharp(await page.screenshot());
+      for (const { id, rect } of screen.widgets) {
+        const ink = await inkOf(picture, rect);
+        if (!ink) throw new Error(`${id} shows nothing`);
+        const label = `${id} in ${fonts.join(', ')}: ${JSON.stringify({ ink, rect })}`;
+        expect(ink.x, `left of ${label}`).to.be.at.least(rect.x - 1.5);
+        expect(ink.y, `top of ${label}`).to.be.at.least(rect.y - 1.5);
+        expect(right(ink), `right of ${label}`).to.be.at.most(right(rect) + 1.5);
+        expect(bottom(ink), `bottom of ${label}`).to.be.at.most(bottom(rect) + 1.5);
+        // Nor are they larger: where there is only text, the ink begins where the box does.
+        if (!id.startsWith('clock')) continue;
+        expect(ink.y, `top of ${label}`).to.be.at.most(rect.y + 7);
+        expect(Math.min(ink.x - rect.x, right(rect) - right(ink)), `sides of ${label}`).to.be.at.most(6);
+      }
+      await page.context().close();
+    }
+  });
+
+  it('agree about the list of applications, which scrolls where it is long', async () => {
+    const panel = createPanel('panel', 'main', 'left', [createItem('button', 'app-list')]);
+    const names = Array.from({ length: 60 }, (_, index) => `Tallybook ${index}`);
+    const desk: Desk = {
+      ...deskOf([], [panel], ['fraunces', 'commissioner', 'recursive']),
+      name: 'Many applications',
+      applications: names.map((Name, index) => ({
+        id: `app-${index}`,
+        Name,
+        Comment: index % 3 === 0 ? '' : 'Count what passes',
+        Icon: 'folder',
+        Categories: [],
+      })),
+    };
+    await learnTextOf(desk);
+    const [screen] = solve(desk, { moment: DAWN, window: SCREEN, isAppListOpen: true }).screens;
+    const page = await shown(desk);
+    await page.getByRole('button', { name: 'Open the app list' }).click();
+    const dialog = page.getByRole('dialog', { name: 'App list' });
+    await dialog.waitFor();
+    const box = await dialog.boundingBox();
+    expect(box).to.deep.equal({ ...screen?.appList?.rect });
+    expect((box?.height ?? 0) <= SCREEN.height).to.equal(true);
+    // The last one is there, and the keyboard gets to it.
+    await page.keyboard.press('ArrowUp');
+    const last = dialog.getByRole('button').last();
+    const at = await last.boundingBox();
+    expect(at && at.y + at.height <= (box?.y ?? 0) + (box?.height ?? 0)).to.equal(true);
+    const [first] = screen?.appList?.entries ?? [];
+    const laid = first?.runs[0];
+    await page.keyboard.press('ArrowDown');
+    const name = dialog.locator('.run', { hasText: /^Tallybook 0$/ });
+    const drawn = await name.boundingBox();
+    const rows = screen?.appList?.rows.x ?? 0;
+    expect(drawn?.x).to.be.closeTo((box?.x ?? 0) + rows + (laid?.x ?? 0), 0.6);
+    await page.context().close();
+  });
+});

@@ -1,0 +1,79 @@
+import { expect } from 'chai';
+import { EdgeFrame } from '../../../core/arrange/schema.ts';
+import { Adjust, Gradient } from '../../../core/backdrop/schema.ts';
+import { WidgetFrame } from '../../../core/desk/sections/widgets.ts';
+import { deskJsonSchema } from '../../../core/desk/schema.ts';
+import { itemKinds } from '../../../core/items/list.ts';
+import { Pointer } from '../../../core/pointer/schema.ts';
+import { FontUse } from '../../../core/text/schema.ts';
+import { Finish } from '../../../core/values/finish.ts';
+import { widgetKinds } from '../../../core/widgets/list.ts';
+import { controlOf, fieldsOf, sentenceFor } from './schema.ts';
+
+const named = (schema: Parameters<typeof fieldsOf>[0]) => new Map(fieldsOf(schema));
+
+describe('forms', () => {
+  it('take ranges and choices from the schema that the document is held to', () => {
+    expect(named(EdgeFrame).get('thickness')).to.deep.include({ min: 16, max: 240, isWhole: false });
+    expect(named(WidgetFrame).get('scale')).to.deep.include({ min: 0.1, max: 10 });
+    const span = widgetKinds[1].options.shape.span;
+    expect(named(widgetKinds[1].options).get('span')).to.deep.include({
+      schema: span,
+      min: 1,
+      max: 120,
+      isWhole: true,
+    });
+    expect(named(Finish).get('kind')?.choices).to.deep.equal([
+      { value: 'bare', label: 'Bare' },
+      { value: 'matte', label: 'Matte' },
+      { value: 'sheer', label: 'Sheer' },
+      { value: 'frosted', label: 'Frosted' },
+    ]);
+  });
+
+  it('refuse what the schema refuses, with a sentence', () => {
+    const offset = named(WidgetFrame).get('scale');
+    expect(offset && sentenceFor(offset, 1)).to.equal(null);
+    const zone = named(widgetKinds[0].options).get('zone');
+    expect(zone && sentenceFor(zone, 'Marrow/Point')).to.match(
+      /^Not taken: “Marrow\/Point” is not a time zone/,
+    );
+  });
+
+  it('have a control for every field, and choose it by the value unless told otherwise', () => {
+    const control = (schema: Parameters<typeof fieldsOf>[0], key: string) => {
+      const shape = named(schema).get(key);
+      return shape && controlOf(shape);
+    };
+    expect(control(widgetKinds[1].options, 'network')).to.equal('switch');
+    expect(control(widgetKinds[1].options, 'span')).to.equal('figure');
+    expect(control(widgetKinds[1].options, 'from')).to.equal('choice');
+    expect(control(Finish, 'tint')).to.equal('colour');
+  });
+
+  it('say of every option of every kind what it is called', () => {
+    for (const { type, options } of [...itemKinds, ...widgetKinds]) {
+      const shown = fieldsOf(options).map(([key]) => key);
+      expect(shown, type).to.have.members(Object.keys(options.shape));
+      for (const [, { facts }] of fieldsOf(options)) expect(facts.label, type).to.match(/^[A-Z]/);
+    }
+  });
+
+  it('show fields only where they have an effect', () => {
+    const shown = (values: object) =>
+      fieldsOf(Finish)
+        .filter(([, { facts }]) => facts.when?.(values as Record<string, unknown>, null) ?? true)
+        .map(([key]) => key);
+    expect(shown({ kind: 'bare' })).to.deep.equal(['kind', 'shadow']);
+    expect(shown({ kind: 'matte' })).to.not.include('sheerness');
+    expect(shown({ kind: 'frosted' })).to.include.members(['sheerness', 'blur']);
+  });
+
+  it('leave no word of theirs in the published schema', () => {
+    const text = JSON.stringify(deskJsonSchema());
+    for (const schema of [EdgeFrame, Finish, Adjust, Gradient, Pointer, FontUse])
+      expect(fieldsOf(schema).length).to.be.greaterThan(1);
+    expect(text).not.to.match(/"(control|choices|placeholder|isWide|decimals)"/);
+    expect(text).not.to.contain('Graph over');
+  });
+});
