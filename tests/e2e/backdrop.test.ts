@@ -105,7 +105,7 @@ withApp('the backdrop', ({ server, open }) => {
     await untilKept(page);
     expect((await stored(server, 'bare-desk')).desk.backdrops[0]?.adjust.blur).to.equal(0);
     await page.keyboard.press('Control+z');
-    await untilKept(page);
+    await untilKept(page, { isNew: false });
     expect((await stored(server, 'bare-desk')).desk.backdrops[0]?.adjust.blur).to.equal(14);
   });
 
@@ -115,7 +115,7 @@ withApp('the backdrop', ({ server, open }) => {
     await page.getByRole('button', { name: 'Colour', exact: true }).click();
     await page
       .getByRole('group', { name: 'Colour 1' })
-      .getByRole('button', { name: 'Colour 1: Accent' })
+      .getByRole('button', { name: 'Colour 1: colour: Accent' })
       .click();
     await page.getByRole('textbox', { name: 'Angle, exact' }).fill('45');
     await page.keyboard.press('Enter');

@@ -87,7 +87,7 @@ withApp('edges', ({ server, open }) => {
     const dock = (await stored(server, 'dawn-count')).desk.edges.find(({ id }) => id === 'dock');
     expect(dock?.items.map(({ id }) => id).indexOf('dock-1')).to.equal(2);
     await page.keyboard.press('Control+z');
-    await untilKept(page);
+    await untilKept(page, { isNew: false });
   });
 
   it('open the app list in Try, start what is chosen, and mark it', async () => {

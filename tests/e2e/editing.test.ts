@@ -207,7 +207,7 @@ withApp('editing', ({ server, open }) => {
     await page.keyboard.press('Enter');
     await page.getByRole('combobox', { name: 'Time zone' }).fill('Mars/Base');
     await page.keyboard.press('Enter');
-    await page.getByText(/There is no time zone “Mars\/Base”/).waitFor();
+    await page.getByText(/“Mars\/Base” is not a time zone, such as Europe\/London/).waitFor();
     await page.getByRole('combobox', { name: 'Time zone' }).fill('Australia/Sydney');
     await page.keyboard.press('Enter');
     await page.keyboard.press('Escape');

@@ -2,13 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import sharp, { type Sharp } from 'sharp';
 import { z } from 'zod';
-import {
-  createBackdrop,
-  createFonts,
-  createItem,
-  createPanel,
-  createWidget,
-} from '../../core/desk/defaults.ts';
+import { createBackdrop, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
@@ -18,6 +12,7 @@ import type { SceneScreen } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { learnTextOf } from '../../core/scene/text.ts';
 import { learnFamilies } from '../../core/text/families.ts';
+import { plainUse } from '../../core/text/schema.ts';
 import { families, type ShippedFamily } from '../../core/values/family.ts';
 import { bottom, right, type Rect } from '../../core/values/geometry.ts';
 import { widgetKinds } from '../../core/widgets/list.ts';
@@ -77,11 +72,12 @@ function pagesOf(widgets: readonly Widget[]): Widget[][] {
   const pages: Widget[][] = [[]];
   let [x, y, row] = [GAP * 8, GAP * 8, 0];
   for (const widget of widgets) {
-    const size = sizeOf(widget, pages.length - 1);
+    let size = sizeOf(widget, pages.length - 1);
     if (x + size.width > SCREEN.width - 240) [x, y, row] = [GAP * 8, y + row + GAP, 0];
     if (y + size.height > SCREEN.height - 240) {
       pages.push([]);
       [x, y, row] = [GAP * 8, GAP * 8, 0];
+      size = sizeOf(widget, pages.length - 1);
     }
     pages.at(-1)?.push({ ...widget, place: { ...widget.place, x: Math.round(x), y: Math.round(y) } });
     x += size.width + GAP;
@@ -90,8 +86,20 @@ function pagesOf(widgets: readonly Widget[]): Widget[][] {
   return pages;
 }
 
-function deskOf(widgets: Widget[], edges: Edge[], fonts: readonly ShippedFamily[]): Desk {
-  const [display, text, figures] = fonts;
+/** Sheets differ in how the desk sets its type, too. */
+const settings = [
+  {},
+  { size: 130, weight: 200, spacing: 3 },
+  { size: 75, weight: -100, spacing: -2 },
+] as const;
+
+function deskOf(
+  widgets: Widget[],
+  edges: Edge[],
+  [display, text, figures]: readonly ShippedFamily[],
+  setting: (typeof settings)[number] = {},
+): Desk {
+  const set = (family: ShippedFamily) => ({ ...plainUse(family), ...setting });
   const desk = emptyDesk();
   return {
     ...desk,
@@ -113,7 +121,11 @@ function deskOf(widgets: Widget[], edges: Edge[], fonts: readonly ShippedFamily[
       ...desk.look,
       half: { by: 'choice', half: 'dark' },
       finish: bare,
-      fonts: createFonts(display ?? 'fraunces', text ?? 'figtree', figures ?? 'recursive'),
+      fonts: {
+        display: set(display ?? 'fraunces'),
+        text: set(text ?? 'figtree'),
+        figures: set(figures ?? 'recursive'),
+      },
     },
     applications: [
       { id: 'tally', Name: 'Tallybook', Comment: 'Count what passes', Icon: 'folder', Categories: [] },
@@ -129,7 +141,7 @@ function fontsOf(sheet: number): ShippedFamily[] {
 }
 
 function sizeOf(widget: Widget, sheet: number): Rect {
-  const [screen] = solve(deskOf([widget], [], fontsOf(sheet)), { moment: DAWN }).screens;
+  const [screen] = solve(deskOf([widget], [], fontsOf(sheet), settings[sheet % 3]), { moment: DAWN }).screens;
   return screen?.widgets[0]?.rect ?? { x: 0, y: 0, width: 0, height: 0 };
 }
 
@@ -285,7 +297,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
     const sheets = pagesOf(everyWidget());
     for (const [sheet, widgets] of sheets.entries()) {
       const fonts = fontsOf(sheet);
-      const whole = { ...deskOf(widgets, everyEdge(), fonts), name: `Sheet ${sheet}` };
+      const whole = { ...deskOf(widgets, everyEdge(), fonts, settings[sheet % 3]), name: `Sheet ${sheet}` };
       await learnTextOf(whole);
       const [screen] = solve(whole, { moment: DAWN, window: SCREEN }).screens;
       if (!screen) throw new Error('no screen');

@@ -52,7 +52,7 @@ withApp('palette and look', ({ server, open }) => {
     for (const words of ['a step from raised', 'a step from surface'])
       expect(await page.getByRole('option', { name: words }).count()).to.equal(0);
     for (let count = 0; count < 5; count++) await page.keyboard.press('Control+z');
-    await untilKept(page);
+    await untilKept(page, { isNew: false });
   });
 
   it('starts a palette from a colour picked on the stage, by the pointer or by arrows and Enter', async () => {
@@ -155,7 +155,7 @@ withApp('palette and look', ({ server, open }) => {
       .click();
     await page.getByRole('button', { name: 'Look', exact: true }).click();
     await page.getByRole('button', { name: /^Type/ }).click();
-    const time = '[data-stage] [data-widget] .flex';
+    const time = '[data-stage] [data-widget] .run';
     const width = () =>
       page
         .locator('[data-stage] [data-widget]')
@@ -283,7 +283,7 @@ withApp('palette and look', ({ server, open }) => {
     await page.keyboard.press('Control+z');
     expect(await radius()).to.equal('33px');
     for (let step = 0; step < 5; step++) await page.keyboard.press('Control+z');
-    await untilKept(page);
+    await untilKept(page, { isNew: false });
   });
 
   it('is light and dark by choice, by the sun, or by hours', async () => {

@@ -28,7 +28,7 @@ withApp('the stage', ({ server, open }) => {
     await page.keyboard.press('Control+Shift+z');
     expect((await clock.boundingBox())?.x).not.to.equal(moved?.x);
     await page.keyboard.press('Control+z');
-    await untilKept(page);
+    await untilKept(page, { isNew: false });
   });
 
   it('gives a drag up on Escape', async () => {

@@ -3,10 +3,7 @@ import { expect } from 'chai';
 import sharp from 'sharp';
 import { resolveRoles } from '../../core/colour/roles.ts';
 import { contrast } from '../../core/values/colour.ts';
-import { createWidget } from '../../core/desk/defaults.ts';
-import { widgetKinds } from '../../core/widgets/list.ts';
-import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
-import { bareDesk, fromCorner } from '../support/desks.ts';
+import { handle, stored, untilKept, withApp } from '../support/app.ts';
 
 withApp('the studio', ({ server, open }) => {
   it('scrubs the day: clocks follow, forward and back, and now comes back', async () => {
@@ -69,7 +66,7 @@ withApp('the studio', ({ server, open }) => {
       `rgb(${[1, 3, 5].map((at) => parseInt(accent.slice(at, at + 2), 16)).join(', ')})`,
     );
     for (let step = 0; step < 3; step++) await page.keyboard.press('Control+z');
-    await untilKept(page);
+    await untilKept(page, { isNew: false });
   });
 
   it('keeps ink readable when somebody chooses a colour that is not', async () => {
@@ -89,7 +86,7 @@ withApp('the studio', ({ server, open }) => {
     const { surface } = resolveRoles((await stored(server, 'dawn-count')).desk.look.roles.dark);
     expect(contrast(hex, surface)).to.be.at.least(4.5);
     await page.keyboard.press('Control+z');
-    await untilKept(page);
+    await untilKept(page, { isNew: false });
   });
 
   it('takes a picture of one’s own, with its focal point, and refuses what is none', async () => {
@@ -193,7 +190,7 @@ withApp('the studio', ({ server, open }) => {
       /\d+/.test(document.querySelector('[data-stage] [data-widget="machine"]')?.textContent ?? ''),
     );
     await page.keyboard.press('Control+z');
-    await untilKept(page);
+    await untilKept(page, { isNew: false });
   });
 
   it('goes live at the size of the window and comes back', async () => {
@@ -205,57 +202,6 @@ withApp('the studio', ({ server, open }) => {
     expect((dock?.y ?? 0) + (dock?.height ?? 0)).to.be.closeTo(800 - 28, 1);
     await back.click();
     await page.locator('[data-stage]').waitFor();
-  });
-
-  /** What draws beyond the box that the core measured for it, sideways, by more than the px of rounding. */
-  async function spillsOf(id: string): Promise<string[]> {
-    const page = await open(`/desk/${id}`);
-    await page.locator('[data-stage] [data-widget]').first().waitFor();
-    await page.evaluate(() => document.fonts.ready);
-    // Names over a dock's icons stand outside on purpose, once the pointer is there.
-    await page.addStyleTag({ content: '.dock-name { display: none }' });
-    return page.evaluate(() =>
-      [
-        ...document.querySelectorAll<HTMLElement>(
-          '[data-stage] [data-widget] > div, [data-stage] [data-item]',
-        ),
-      ].flatMap((box) => {
-        if (!box.firstElementChild) return [];
-        const range = document.createRange();
-        range.selectNodeContents(box);
-        const inner = range.getBoundingClientRect();
-        const outer = box.getBoundingClientRect();
-        const spill = Math.max(outer.left - inner.left, inner.right - outer.right);
-        return spill > 2 ? [`${box.outerHTML.slice(0, 60)} by ${spill}`] : [];
-      }),
-    );
-  }
-
-  it('keeps what faces draw within the boxes that the core measured', async () => {
-    for (const id of ['dawn-count', 'sound-room', 'night-watch'])
-      expect(await spillsOf(id), id).to.deep.equal([]);
-  });
-
-  it('keeps every face within its box in the widest families, by the desk or by the widget', async () => {
-    const desk = bareDesk();
-    const wide = { ...desk.look.fonts.text, family: 'unbounded' as const, size: 130 };
-    const faces = widgetKinds.flatMap(({ type, faces }) => faces.map(({ id: face }) => ({ type, face })));
-    const widgets = faces.map(({ type, face }, index) =>
-      createWidget({
-        id: `${type}-${face}`,
-        type,
-        face,
-        place: fromCorner(40 + (index % 4) * 440, 60 + Math.floor(index / 4) * 320),
-        deskFinish: desk.look.finish,
-        options: { network: true, seconds: true, type: index % 2 ? 'martian-mono' : 'face' },
-      }),
-    );
-    const added = await addDesk(server, {
-      ...desk,
-      look: { ...desk.look, fonts: { display: wide, text: wide, figures: wide } },
-      widgets,
-    });
-    expect(await spillsOf(added)).to.deep.equal([]);
   });
 
   it('follows the system in velvet and linen, and can be set', async () => {

@@ -54,6 +54,16 @@ function setUp() {
 }
 
 describe('the saver', () => {
+  it('has nothing to send of what was undone before it was sent, and says so', async () => {
+    const { saver, storage, desk, named, isWaiting, sent, last } = setUp();
+    saver.change(named('Later'));
+    saver.change(desk);
+    expect(last()).to.deep.equal({ state: 'kept', at: 1, revision: 1 });
+    expect(isWaiting()).to.equal(false);
+    expect(readUnsaved(storage, desk.id)).to.equal(null);
+    expect(sent).to.deep.equal([]);
+  });
+
   it('keeps a change in the browser at once, and forgets it when the server has it', async () => {
     const { saver, storage, desk, named, pass, sent, last } = setUp();
     saver.change(named('Later'));

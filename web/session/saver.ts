@@ -32,6 +32,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   let saved: Desk = first.desk;
   let newest: Desk = first.desk;
   let revision = first.revision;
+  let savedAt = first.savedAt;
   let isSending = false;
   let isStopped = false;
   let cancel = () => {};
@@ -51,10 +52,20 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
 
   function change(desk: Desk): void {
     newest = desk;
-    if (newest === saved) return;
+    if (newest === saved) {
+      // Undone before it was sent: there is nothing to send.
+      if (!isSending) settle();
+      return;
+    }
     keep();
     say({ state: 'changed' });
     schedule(SAVE_AFTER_MS);
+  }
+
+  function settle(): void {
+    cancel();
+    forgetUnsaved(ports.storage, saved.id);
+    say({ state: 'kept', at: savedAt, revision });
   }
 
   async function send(): Promise<void> {
@@ -75,9 +86,9 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   function accept(desk: Desk, number: number, at: number): void {
     saved = desk;
     revision = number;
+    savedAt = at;
     if (newest === saved) {
-      forgetUnsaved(ports.storage, desk.id);
-      say({ state: 'kept', at, revision });
+      settle();
     } else {
       keep();
       say({ state: 'changed' });
@@ -112,8 +123,8 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     adopt(stored: StoredDesk): void {
       saved = newest = stored.desk;
       revision = stored.revision;
-      forgetUnsaved(ports.storage, stored.desk.id);
-      say({ state: 'kept', at: stored.savedAt, revision });
+      savedAt = stored.savedAt;
+      settle();
     },
     /** Keeps what is here, over what was saved elsewhere; that stays in the history. */
     overrule(theirs: StoredDesk): void {
