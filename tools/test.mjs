@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { checks } from './checks.mjs';
 import { buildWeb, ensureBrowser, ensurePackages, root } from './setup.mjs';
 
 ensurePackages();
@@ -46,25 +47,11 @@ async function suite(title, args) {
   failed += count('failing') || (code === 0 ? 0 : 1);
 }
 
-async function checks() {
-  await check('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
-  await check('Lint', 'npx', ['eslint', '.']);
-  await check('Types', 'npx', ['tsc', '-p', '.']);
-  await check('Boundaries', 'npx', [
-    'depcruise',
-    '--config',
-    '.dependency-cruiser.cjs',
-    '--output-type',
-    'err',
-    'core',
-    'server',
-    'web',
-    'cli',
-    'demo',
-  ]);
+async function checkAll() {
+  for (const [title, command, args] of checks) await check(title, command, args);
 }
 
-await Promise.all([checks(), suite('Units', ['--config', '.mocharc.unit.json'])]);
+await Promise.all([checkAll(), suite('Units', ['--config', '.mocharc.unit.json'])]);
 await suite('End to end', ['--config', '.mocharc.e2e.json']);
 
 rmSync(process.env.VELVET_LEDGE_CACHE, { recursive: true, force: true });

@@ -22,7 +22,8 @@ import { deskBytes, jsonText } from '../http/body.ts';
 import { HttpProblem, refusal } from '../http/problem.ts';
 import type { PictureStore } from '../pictures/store.ts';
 import { MOST_READ_HERE, readDeskText } from './read-text.ts';
-import type { DeskStore, ReadText, StoredDesk, StoredText } from './store.ts';
+import type { StoredText } from './rows.ts';
+import type { DeskStore, ReadText, StoredDesk } from './store.ts';
 
 interface Services {
   desks: DeskStore;
@@ -35,9 +36,18 @@ interface Services {
 
 type WithId = Request<{ id: string }>;
 
-export function deskRoutes(services: Services): Router {
-  const { desks, events, helpers, incoming } = services;
-  const router = Router();
+function sendText(response: Response, stored: ReadText): void {
+  if (stored.problems) throw unreadable(stored.problems);
+  // Sent as it stands: it was found to be sound, and is not taken apart to be put together again.
+  response
+    .set('ETag', etag(stored.revision))
+    .type('json')
+    .send(`{"desk":${stored.text},"revision":${stored.revision},"savedAt":${stored.savedAt}}`);
+}
+
+/** Finds desks for the routes, adds them, and tells other pages. */
+function createFinder(services: Services) {
+  const { desks, events, helpers } = services;
 
   function onShelf(id: string): void {
     if (!desks.find(id)) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
@@ -55,15 +65,6 @@ export function deskRoutes(services: Services): Router {
     const stored = desks.readDesk(id);
     if (problems || !stored) throw unreadable(problems ?? []);
     return stored;
-  }
-
-  function sendText(response: Response, stored: ReadText): void {
-    if (stored.problems) throw unreadable(stored.problems);
-    // Sent as it stands: it was found to be sound, and is not taken apart to be put together again.
-    response
-      .set('ETag', etag(stored.revision))
-      .type('json')
-      .send(`{"desk":${stored.text},"revision":${stored.revision},"savedAt":${stored.savedAt}}`);
   }
 
   async function deskFrom(request: Request): Promise<Desk> {
@@ -89,6 +90,24 @@ export function deskRoutes(services: Services): Router {
     response.status(201).set('ETag', etag(stored.revision)).json(stored);
   }
 
+  return { onShelf, found, readable, deskFrom, tellSaved, add };
+}
+
+type Finder = ReturnType<typeof createFinder>;
+
+export function deskRoutes(services: Services): Router {
+  const router = Router();
+  const finder = createFinder(services);
+  addShelfRoutes(router, services, finder);
+  addSaveRoute(router, services, finder);
+  addRevisionRoutes(router, services, finder);
+  addFileRoutes(router, services, finder);
+  return router;
+}
+
+function addShelfRoutes(router: Router, { desks, events }: Services, finder: Finder): void {
+  const { add, deskFrom, found, onShelf, readable, tellSaved } = finder;
+
   router.get('/desks', (_request, response) => {
     response.json(desks.list());
   });
@@ -101,6 +120,27 @@ export function deskRoutes(services: Services): Router {
     sendText(response, found(request.params.id));
   });
 
+  router.delete('/desks/:id', (request: WithId, response) => {
+    onShelf(request.params.id);
+    desks.setRemoved(request.params.id, true);
+    events.tell('removed', { id: request.params.id, by: clientOf(request) });
+    response.status(204).end();
+  });
+
+  router.post('/desks/:id/restore', (request: WithId, response) => {
+    const { id } = request.params;
+    if (!desks.setRemoved(id, false)) throw new HttpProblem(404, 'No such desk', 'There is no such desk.');
+    const revision = desks.find(id)?.revision ?? 0;
+    tellSaved(request, { id, revision });
+    response.set('ETag', etag(revision)).json({ id, revision });
+  });
+
+  router.post('/desks/:id/copy', (request: WithId, response) => {
+    add(request, response, readable(request.params.id).desk);
+  });
+}
+
+function addSaveRoute(router: Router, { desks }: Services, { deskFrom, tellSaved }: Finder): void {
   router.put('/desks/:id', deskBytes, async (request: WithId, response) => {
     const basedOn = Number(/^"(\d{1,15})"$/.exec(request.headers['if-match'] ?? '')?.[1] ?? NaN);
     if (Number.isNaN(basedOn))
@@ -127,26 +167,9 @@ export function deskRoutes(services: Services): Router {
       .set('ETag', etag(result.stored.revision))
       .json({ revision: result.stored.revision, savedAt: result.stored.savedAt });
   });
+}
 
-  router.delete('/desks/:id', (request: WithId, response) => {
-    onShelf(request.params.id);
-    desks.setRemoved(request.params.id, true);
-    events.tell('removed', { id: request.params.id, by: clientOf(request) });
-    response.status(204).end();
-  });
-
-  router.post('/desks/:id/restore', (request: WithId, response) => {
-    const { id } = request.params;
-    if (!desks.setRemoved(id, false)) throw new HttpProblem(404, 'No such desk', 'There is no such desk.');
-    const revision = desks.find(id)?.revision ?? 0;
-    tellSaved(request, { id, revision });
-    response.set('ETag', etag(revision)).json({ id, revision });
-  });
-
-  router.post('/desks/:id/copy', (request: WithId, response) => {
-    add(request, response, readable(request.params.id).desk);
-  });
-
+function addRevisionRoutes(router: Router, { desks }: Services, { found, onShelf }: Finder): void {
   router.get('/desks/:id/revisions', (request: WithId, response) => {
     onShelf(request.params.id);
     response.json(desks.history(request.params.id));
@@ -158,7 +181,10 @@ export function deskRoutes(services: Services): Router {
       throw new HttpProblem(404, 'No such revision', 'There is no such revision of this desk.');
     sendText(response, found(id, Number(number)));
   });
+}
 
+function addFileRoutes(router: Router, services: Services, { add, readable }: Finder): void {
+  const { desks, incoming } = services;
   // What can't be read can still be taken out, as it stands in the database.
   router.get('/desks/:id/raw', (request: WithId, response) => {
     const stored = desks.row(request.params.id);
@@ -176,8 +202,6 @@ export function deskRoutes(services: Services): Router {
     const desk = await incoming.receive(request, BUNDLE_LIMITS.file, (path) => takeIn(path, services));
     add(request, response, desk);
   });
-
-  return router;
 }
 
 /** A stale save's answer: the newer state, as far as it can be read at all. */

@@ -59,12 +59,16 @@ export interface Helpers {
   close(): void;
 }
 
-export function createHelpers(): Helpers {
-  const waiting: Job[] = [];
+/** The processes: those that rest, and how they come and go. */
+function createProcesses() {
   const idle = new Map<ChildProcess, NodeJS.Timeout>();
   const all = new Set<ChildProcess>();
-  let memory = 0;
-  let isClosed = false;
+
+  function leave(helper: ChildProcess): void {
+    all.delete(helper);
+    clearTimeout(idle.get(helper));
+    idle.delete(helper);
+  }
 
   function start(): ChildProcess {
     // Buffers cross over as they are.
@@ -72,84 +76,114 @@ export function createHelpers(): Helpers {
     all.add(helper);
     // One that can't be started or spoken to is as good as gone.
     helper.on('error', () => helper.kill('SIGKILL'));
-    helper.once('exit', () => {
-      all.delete(helper);
-      clearTimeout(idle.get(helper));
-      idle.delete(helper);
-    });
+    helper.once('exit', () => leave(helper));
     return helper;
   }
 
-  function rest(helper: ChildProcess): void {
-    if (isClosed || !all.has(helper)) return;
-    const timer = setTimeout(() => {
-      idle.delete(helper);
-      helper.kill();
-    }, IDLE_MS);
-    timer.unref();
-    // One that waits for work keeps nobody from ending.
-    helper.unref();
-    helper.channel?.unref();
-    idle.set(helper, timer);
-  }
-
   function drop(helper: ChildProcess): void {
-    all.delete(helper);
-    clearTimeout(idle.get(helper));
-    idle.delete(helper);
+    leave(helper);
     helper.kill('SIGKILL');
   }
+
+  return {
+    /** One that rests, or a new one; null when there are as many as may be. */
+    take(): ChildProcess | null {
+      const [rested] = idle.keys();
+      const helper = rested ?? (all.size < MOST ? start() : null);
+      if (helper) {
+        clearTimeout(idle.get(helper));
+        idle.delete(helper);
+      }
+      return helper;
+    },
+    rest(helper: ChildProcess): void {
+      if (!all.has(helper)) return;
+      const timer = setTimeout(() => {
+        idle.delete(helper);
+        helper.kill();
+      }, IDLE_MS);
+      timer.unref();
+      // One that waits for work keeps nobody from ending.
+      helper.unref();
+      helper.channel?.unref();
+      idle.set(helper, timer);
+    },
+    drop,
+    dropIdle(): void {
+      for (const helper of [...idle.keys()]) drop(helper);
+    },
+    close(): void {
+      for (const helper of all) helper.kill('SIGKILL');
+    },
+  };
+}
+
+/** Gives a piece of work to a helper. `onEnd` is told once it is over, and whether the helper is still of use. */
+function perform(helper: ChildProcess, job: Job, onEnd: (isBroken: boolean) => void): void {
+  helper.ref();
+  helper.channel?.ref();
+  function end(act: () => void, isBroken: boolean): void {
+    clearTimeout(timer);
+    helper.off('message', answer);
+    helper.off('exit', gone);
+    helper.off('error', gone);
+    job.signal?.removeEventListener('abort', abort);
+    onEnd(isBroken);
+    act();
+  }
+  const fail = (error: Error) => end(() => job.reject(error), true);
+  const abort = () => fail(new Cancelled('Cancelled'));
+  const gone = () => fail(new Error('The work ended before it was done'));
+  const answer = (message: unknown) => {
+    const given = message as Answer;
+    if ('tooMuchMemory' in given) fail(new TooMuchMemory('Needs too much memory'));
+    else
+      end(
+        () => (given.ok ? job.resolve(given.value) : job.reject(new Error(given.message))),
+        given.memory > RESTS_BELOW,
+      );
+  };
+  helper.on('message', answer);
+  helper.once('exit', gone);
+  helper.once('error', gone);
+  job.signal?.addEventListener('abort', abort);
+  const timer = setTimeout(() => fail(new TookTooLong('Took too long')), job.mostMs);
+  helper.send({ name: job.name, input: job.input, memory: job.memory });
+}
+
+export function createHelpers(): Helpers {
+  const waiting: Job[] = [];
+  const processes = createProcesses();
+  let memory = 0;
+  let isClosed = false;
 
   function next(): void {
     const [job] = waiting;
     if (isClosed || !job) return;
     // The first waits for its room, and what came after waits behind it: nothing is passed over for ever.
     if (memory > 0 && memory + job.memory > MEMORY) return;
-    const [rested] = idle.keys();
-    const helper = rested ?? (all.size < MOST ? start() : null);
+    const helper = processes.take();
     if (!helper) return;
-    clearTimeout(idle.get(helper));
-    idle.delete(helper);
     // Those that rest hold memory too.
-    if (job.memory > MEMORY / 2) for (const other of [...idle.keys()]) drop(other);
+    if (job.memory > MEMORY / 2) processes.dropIdle();
     waiting.shift();
-    work(helper, job);
+    memory += job.memory;
+    perform(helper, job, (isBroken) => {
+      memory -= job.memory;
+      if (isBroken) processes.drop(helper);
+      else if (!isClosed) processes.rest(helper);
+      // Once whoever waited has been told.
+      queueMicrotask(next);
+    });
     next();
   }
 
-  function work(helper: ChildProcess, job: Job): void {
-    helper.ref();
-    helper.channel?.ref();
-    memory += job.memory;
-    function end(act: () => void, isBroken: boolean): void {
-      clearTimeout(timer);
-      memory -= job.memory;
-      helper.off('message', answer);
-      helper.off('exit', gone);
-      helper.off('error', gone);
-      job.signal?.removeEventListener('abort', abort);
-      if (isBroken) drop(helper);
-      else rest(helper);
-      act();
-      next();
-    }
-    const abort = () => end(() => job.reject(new Cancelled('Cancelled')), true);
-    const gone = () => end(() => job.reject(new Error('The work ended before it was done')), true);
-    const answer = (message: unknown) => {
-      const given = message as Answer;
-      if ('tooMuchMemory' in given) end(() => job.reject(new TooMuchMemory('Needs too much memory')), true);
-      else
-        end(
-          () => (given.ok ? job.resolve(given.value) : job.reject(new Error(given.message))),
-          given.memory > RESTS_BELOW,
-        );
-    };
-    helper.on('message', answer);
-    helper.once('exit', gone);
-    helper.once('error', gone);
-    job.signal?.addEventListener('abort', abort);
-    const timer = setTimeout(() => end(() => job.reject(new TookTooLong('Took too long')), true), job.mostMs);
-    helper.send({ name: job.name, input: job.input, memory: job.memory });
+  function callOff(job: Job): void {
+    const at = waiting.indexOf(job);
+    if (at < 0) return;
+    waiting.splice(at, 1);
+    job.reject(new Cancelled('Cancelled'));
+    next();
   }
 
   return {
@@ -168,22 +202,12 @@ export function createHelpers(): Helpers {
         if (mostMs !== undefined) job.mostMs = mostMs;
         waiting.push(job);
         // Called off before it began.
-        signal?.addEventListener(
-          'abort',
-          () => {
-            const at = waiting.indexOf(job);
-            if (at < 0) return;
-            waiting.splice(at, 1);
-            reject(new Cancelled('Cancelled'));
-            next();
-          },
-          { once: true },
-        );
+        signal?.addEventListener('abort', () => callOff(job), { once: true });
         next();
       }),
     close() {
       isClosed = true;
-      for (const helper of all) helper.kill('SIGKILL');
+      processes.close();
     },
   };
 }

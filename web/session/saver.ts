@@ -35,16 +35,13 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   let savedAt = first.savedAt;
   let isSending = false;
   let isStopped = false;
-  let cancel = () => {};
+  const timer = createTimer(ports.later);
 
   function say(state: SavingState): void {
     if (!isStopped) ports.onState(state);
   }
 
-  function schedule(ms: number): void {
-    cancel();
-    cancel = ports.later(() => void send(), ms);
-  }
+  const schedule = (ms: number) => timer.set(() => void send(), ms);
 
   function keep(): void {
     keepUnsaved(ports.storage, { desk: newest, basedOn: revision });
@@ -63,7 +60,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   }
 
   function settle(): void {
-    cancel();
+    timer.stop();
     forgetUnsaved(ports.storage, saved.id);
     say({ state: 'kept', at: savedAt, revision });
   }
@@ -97,19 +94,10 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   }
 
   function fail(error: unknown, sent: Desk): void {
-    if (error instanceof ServerGone) {
-      say({ state: 'gone' });
-      schedule(TRY_AGAIN_MS);
-      return;
-    }
-    if (error instanceof ServerProblem && error.status === 412) {
-      const theirs = error.body['current'] as StoredDesk;
-      // A save whose answer was lost on the way comes back as overtaken, by itself.
-      if (JSON.stringify(theirs.desk) === JSON.stringify(sent)) accept(sent, theirs.revision, theirs.savedAt);
-      else say({ state: 'conflict', theirs });
-      return;
-    }
-    say({ state: 'refused', sentence: error instanceof Error ? error.message : String(error) });
+    const after = afterFailure(error, sent);
+    if (after.state === 'sent') accept(sent, after.theirs.revision, after.theirs.savedAt);
+    else say(after);
+    if (after.state === 'gone') schedule(TRY_AGAIN_MS);
   }
 
   return {
@@ -134,10 +122,34 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
       schedule(0);
     },
     stop(): void {
-      cancel();
+      timer.stop();
       isStopped = true;
     },
   };
 }
 
 export type Saver = ReturnType<typeof createSaver>;
+
+/** One thing that waits for its time; a newer one takes its place. */
+function createTimer(later: SaverPorts['later']) {
+  let stop = () => {};
+  return {
+    set(run: () => void, ms: number): void {
+      stop();
+      stop = later(run, ms);
+    },
+    stop: () => stop(),
+  };
+}
+
+/** What a save that failed comes to. */
+function afterFailure(error: unknown, sent: Desk): SavingState | { state: 'sent'; theirs: StoredDesk } {
+  if (error instanceof ServerGone) return { state: 'gone' };
+  if (error instanceof ServerProblem && error.status === 412) {
+    const theirs = error.body['current'] as StoredDesk;
+    // A save whose answer was lost on the way comes back as overtaken, by itself.
+    const isOwn = JSON.stringify(theirs.desk) === JSON.stringify(sent);
+    return { state: isOwn ? 'sent' : 'conflict', theirs };
+  }
+  return { state: 'refused', sentence: error instanceof Error ? error.message : String(error) };
+}

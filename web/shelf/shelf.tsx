@@ -1,6 +1,6 @@
 import Fuse from 'fuse.js';
 import { FileUp, Plus, Search } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState, type DragEvent } from 'react';
+import { useEffect, useMemo, useRef, useState, type DragEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import { bareDesk } from '../../demo/bare-desk.ts';
@@ -21,73 +21,20 @@ const MANY = 7;
 /** The home page: the desks, as live miniatures standing on ledges. */
 export function Shelf() {
   const { desks, failure, reload } = useDesks();
-  const [query, setQuery] = useState('');
+  const acts = useShelfActs(reload);
   const [renaming, setRenaming] = useState<ListedDesk | null>(null);
   const [isFileOver, setFileOver] = useState(false);
-  const navigate = useNavigate();
+  const { query, setQuery, shown } = useSearch(desks);
   const moment = useMinute();
-  const file = useRef<HTMLInputElement>(null);
-  const fuse = useMemo(
-    () =>
-      new Fuse(desks ?? [], {
-        keys: ['name'],
-        threshold: 0.3,
-        ignoreLocation: true,
-      }),
-    [desks],
-  );
-  const shown = query.trim() ? fuse.search(query.trim()).map(({ item }) => item) : desks;
-
   useEffect(() => {
     document.title = 'Velvet Ledge';
   }, []);
-
-  async function attempt(work: () => Promise<unknown>) {
-    try {
-      await work();
-    } catch (error) {
-      toast.error((error as Error).message);
-    }
-    await reload();
-  }
-
-  const create = () =>
-    attempt(async () => {
-      const { desk } = await api.create({ ...bareDesk(), name: 'New desk' });
-      void navigate(`/desk/${desk.id}`);
-    });
-
-  const takeIn = (bundle: File) =>
-    attempt(async () => {
-      try {
-        const { desk } = await api.importBundle(bundle);
-        toast.success(`${desk.name} is on the shelf.`);
-      } catch (error) {
-        if (error instanceof ServerProblem)
-          throw new Error(`${bundle.name} was not taken in: ${error.message}`, { cause: error });
-        throw error;
-      }
-    });
-
-  const remove = ({ id, name }: ListedDesk) =>
-    attempt(async () => {
-      await api.remove(id);
-      toast(`${name} is off the shelf.`, {
-        action: { label: 'Undo', onClick: () => void attempt(() => api.restore(id)) },
-      });
-    });
-
-  const rename = ({ id }: ListedDesk, name: string) =>
-    attempt(async () => {
-      const { desk, revision } = await api.desk(id);
-      await api.save({ ...desk, name }, revision);
-    });
 
   function onDrop(event: DragEvent) {
     event.preventDefault();
     setFileOver(false);
     const [bundle] = event.dataTransfer.files;
-    if (bundle) void takeIn(bundle);
+    if (bundle) void acts.takeIn(bundle);
   }
 
   return (
@@ -101,60 +48,12 @@ export function Shelf() {
       onDragLeave={() => setFileOver(false)}
       onDrop={onDrop}
     >
-      <header className="mx-auto flex max-w-[1100px] min-[1700px]:max-w-[1600px] items-center gap-3 px-10 pb-2 pt-6">
-        <span className="text-brass">
-          <LedgeMark size={38} />
-        </span>
-        <h1 className="font-display text-[28px] font-medium leading-none">Velvet Ledge</h1>
-        <div className="ml-auto flex items-center gap-2">
-          {(desks?.length ?? 0) >= MANY && (
-            <label className="flex h-8 items-center gap-2 rounded-lg bg-pit px-2.5">
-              <Search size={14} className="text-dust" />
-              <input
-                aria-label="Search desks"
-                placeholder="Search desks"
-                value={query}
-                onChange={(event) => setQuery(event.target.value)}
-                className="w-40 bg-transparent outline-none placeholder:text-dust"
-              />
-            </label>
-          )}
-          <input
-            ref={file}
-            type="file"
-            accept=".ledge"
-            hidden
-            aria-label="Desk file"
-            onChange={(event) => {
-              const bundle = event.target.files?.[0];
-              if (bundle) void takeIn(bundle);
-              event.target.value = '';
-            }}
-          />
-          <Button onClick={() => file.current?.click()}>
-            <FileUp size={15} /> Import
-          </Button>
-          <Button tone="brass" onClick={() => void create()}>
-            <Plus size={16} /> New desk
-          </Button>
-          <ThemeMenu />
-        </div>
-      </header>
+      <ShelfHeader acts={acts}>
+        {(desks?.length ?? 0) >= MANY && <SearchDesks query={query} onQuery={setQuery} />}
+      </ShelfHeader>
       <main className="mx-auto max-w-[1100px] min-[1700px]:max-w-[1600px] px-10 pb-16 pt-4">
-        {failure && (
-          <div role="alert" className="mx-auto mt-16 max-w-md text-center">
-            <h2 className="font-display text-[24px]">The shelf can’t be read</h2>
-            <p className="mb-4 mt-1 text-dust">{failure}</p>
-            <Button onClick={() => void reload()}>Try again</Button>
-          </div>
-        )}
-        {shown?.length === 0 && (
-          <p className="mt-16 text-center text-dust">
-            {query
-              ? `No desk like “${query}”.`
-              : 'The shelf is empty: make a new desk, or import a .ledge file.'}
-          </p>
-        )}
+        {failure && <Failure sentence={failure} onAgain={() => void reload()} />}
+        {shown?.length === 0 && <Nothing query={query} />}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(min(400px,100%),1fr))] gap-x-12 gap-y-10">
           {shown?.map((listed) => (
             <DeskOnLedge
@@ -162,8 +61,8 @@ export function Shelf() {
               listed={listed}
               moment={moment}
               onRename={() => setRenaming(listed)}
-              onDuplicate={() => void attempt(() => api.copy(listed.id))}
-              onRemove={() => void remove(listed)}
+              onDuplicate={() => void acts.copy(listed)}
+              onRemove={() => void acts.remove(listed)}
             />
           ))}
         </ul>
@@ -175,11 +74,137 @@ export function Shelf() {
         <Dialog title="Rename the desk" isOpen onClose={() => setRenaming(null)}>
           <NameForm
             name={renaming.name}
-            onRename={(name) => void rename(renaming, name)}
+            onRename={(name) => void acts.rename(renaming, name)}
             onLeave={() => setRenaming(null)}
           />
         </Dialog>
       )}
     </div>
+  );
+}
+
+type Acts = ReturnType<typeof useShelfActs>;
+
+/** What can be done on the shelf; each ends with the shelf as it is then. */
+function useShelfActs(reload: () => Promise<unknown>) {
+  const navigate = useNavigate();
+
+  async function attempt(work: () => Promise<unknown>) {
+    try {
+      await work();
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+    await reload();
+  }
+
+  return {
+    create: () =>
+      attempt(async () => {
+        const { desk } = await api.create({ ...bareDesk(), name: 'New desk' });
+        void navigate(`/desk/${desk.id}`);
+      }),
+    takeIn: (bundle: File) =>
+      attempt(async () => {
+        try {
+          const { desk } = await api.importBundle(bundle);
+          toast.success(`${desk.name} is on the shelf.`);
+        } catch (error) {
+          if (error instanceof ServerProblem)
+            throw new Error(`${bundle.name} was not taken in: ${error.message}`, { cause: error });
+          throw error;
+        }
+      }),
+    copy: ({ id }: ListedDesk) => attempt(() => api.copy(id)),
+    remove: ({ id, name }: ListedDesk) =>
+      attempt(async () => {
+        await api.remove(id);
+        toast(`${name} is off the shelf.`, {
+          action: { label: 'Undo', onClick: () => void attempt(() => api.restore(id)) },
+        });
+      }),
+    rename: ({ id }: ListedDesk, name: string) =>
+      attempt(async () => {
+        const { desk, revision } = await api.desk(id);
+        await api.save({ ...desk, name }, revision);
+      }),
+  };
+}
+
+/** The desks whose names are like what is typed. */
+function useSearch(desks: ListedDesk[] | null) {
+  const [query, setQuery] = useState('');
+  const fuse = useMemo(
+    () => new Fuse(desks ?? [], { keys: ['name'], threshold: 0.3, ignoreLocation: true }),
+    [desks],
+  );
+  const words = query.trim();
+  return { query, setQuery, shown: words ? fuse.search(words).map(({ item }) => item) : desks };
+}
+
+function SearchDesks({ query, onQuery }: { query: string; onQuery: (query: string) => void }) {
+  return (
+    <label className="flex h-8 items-center gap-2 rounded-lg bg-pit px-2.5">
+      <Search size={14} className="text-dust" />
+      <input
+        aria-label="Search desks"
+        placeholder="Search desks"
+        value={query}
+        onChange={(event) => onQuery(event.target.value)}
+        className="w-40 bg-transparent outline-none placeholder:text-dust"
+      />
+    </label>
+  );
+}
+
+function ShelfHeader({ acts, children }: { acts: Acts; children: ReactNode }) {
+  const file = useRef<HTMLInputElement>(null);
+  return (
+    <header className="mx-auto flex max-w-[1100px] min-[1700px]:max-w-[1600px] items-center gap-3 px-10 pb-2 pt-6">
+      <span className="text-brass">
+        <LedgeMark size={38} />
+      </span>
+      <h1 className="font-display text-[28px] font-medium leading-none">Velvet Ledge</h1>
+      <div className="ml-auto flex items-center gap-2">
+        {children}
+        <input
+          ref={file}
+          type="file"
+          accept=".ledge"
+          hidden
+          aria-label="Desk file"
+          onChange={(event) => {
+            const bundle = event.target.files?.[0];
+            if (bundle) void acts.takeIn(bundle);
+            event.target.value = '';
+          }}
+        />
+        <Button onClick={() => file.current?.click()}>
+          <FileUp size={15} /> Import
+        </Button>
+        <Button tone="brass" onClick={() => void acts.create()}>
+          <Plus size={16} /> New desk
+        </Button>
+        <ThemeMenu />
+      </div>
+    </header>
+  );
+}
+
+function Failure({ sentence, onAgain }: { sentence: string; onAgain: () => void }) {
+  return (
+    <div role="alert" className="mx-auto mt-16 max-w-md text-center">
+      <h2 className="font-display text-[24px]">The shelf can’t be read</h2>
+      <p className="mb-4 mt-1 text-dust">{sentence}</p>
+      <Button onClick={onAgain}>Try again</Button>
+    </div>
+  );
+}
+
+function Nothing({ query }: { query: string }) {
+  return (
+    <p className="mt-16 text-center text-dust">
+      {query ? `No desk like “${query}”.` : 'The shelf is empty: make a new desk, or import a .ledge file.'}
+    </p>
   );
 }

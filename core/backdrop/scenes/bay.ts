@@ -41,19 +41,45 @@ function tonesAt(sun: number) {
   };
 }
 
-/** One bay from night to noon and back: the sun's height gives every colour, the moon stands where it is. */
-export function bay({ seed, control, sky }: SceneInput): SceneDrawing {
+/** What the bay is drawn from: the sun's height gives every colour, the moon stands where it is. */
+function setBay({ seed, control, sky }: SceneInput) {
   const sun = sky ? sky.sun : -18 + control('hour') * 60;
   const isRising = sky?.isRising ?? true;
-  const phase = sky ? sky.phase : control('moon') / 2;
-  const moonHeight = sky ? sky.moon : 34;
   const horizon = 690 + (0.5 - control('horizon')) * 240;
-  const { top, middle, low, light } = tonesAt(sun);
+  const colours = tonesAt(sun);
   const dark = Math.max(0, Math.min(1, (2 - sun) / 14));
-  const sunX = isRising ? 560 : 1360;
-  const sunY = horizon - 24 - (sun / 60) * 640;
-  const land = (far: number) => mix(mix('#20323c', '#070b16', dark), mix(low, middle, 0.5), far);
-  const defs =
+  return {
+    seed,
+    sun,
+    isRising,
+    phase: sky ? sky.phase : control('moon') / 2,
+    moonHeight: sky ? sky.moon : 34,
+    horizon,
+    ...colours,
+    dark,
+    sunX: isRising ? 560 : 1360,
+    moonX: isRising ? 1400 : 480,
+    cloud: control('cloud'),
+    land: (far: number) => mix(mix('#20323c', '#070b16', dark), mix(colours.low, colours.middle, 0.5), far),
+  };
+}
+
+type Bay = ReturnType<typeof setBay>;
+
+/** One bay from night to noon and back. */
+export function bay(input: SceneInput): SceneDrawing {
+  const set = setBay(input);
+  return { defs: colourDefs(set), body: skyOf(set) + shoresOf(set) + seaOf(set) + nearOf(set) };
+}
+
+function colourDefs({ top, middle, low, light, dark, horizon }: Bay): string {
+  const cloud = (tone: number) =>
+    round(`cloud${tone}`, [
+      [0, mix(mix(light, '#ffffff', 0.3), middle, tone / 3 + 0.25 * dark), 0.62],
+      [0.6, mix(light, middle, tone / 3 + 0.25 * dark), 0.2],
+      [1, middle, 0],
+    ]);
+  return (
     upright('sky', [
       [0, top],
       [0.36, middle],
@@ -69,53 +95,55 @@ export function bay({ seed, control, sky }: SceneInput): SceneDrawing {
       [0.25, mix(middle, top, 0.55)],
       [1, mix(top, '#050914', 0.35 + 0.3 * dark)],
     ]) +
-    [0, 1, 2]
-      .map((tone) =>
-        round(`cloud${tone}`, [
-          [0, mix(mix(light, '#ffffff', 0.3), middle, tone / 3 + 0.25 * dark), 0.62],
-          [0.6, mix(light, middle, tone / 3 + 0.25 * dark), 0.2],
-          [1, middle, 0],
-        ]),
-      )
-      .join('') +
+    [0, 1, 2].map(cloud).join('') +
     upright('haze', [
       [0, low, 0],
       [0.5, low, 0.6],
       [1, low, 0],
-    ]);
-  const body =
+    ])
+  );
+}
+
+/** The sky with what stands in it. */
+function skyOf({ seed, sun, sunX, moonX, moonHeight, phase, horizon, dark, light, cloud }: Bay): string {
+  const sunY = horizon - 24 - (sun / 60) * 640;
+  const moonY = horizon - 90 - (Math.min(60, moonHeight) / 60) * 480;
+  return (
     sheet('url(#sky)') +
     stars(seed + 2, horizon, dark) +
-    (moonHeight > 0
-      ? moon({
-          x: isRising ? 1400 : 480,
-          y: horizon - 90 - (Math.min(60, moonHeight) / 60) * 480,
-          r: 40,
-          phase,
-        })
-      : '') +
+    (moonHeight > 0 ? moon({ x: moonX, y: moonY, r: 40, phase }) : '') +
     (sun > -9 ? `<ellipse cx="${sunX}" cy="${n(sunY)}" rx="980" ry="560" fill="url(#glow)"/>` : '') +
     (sun > -2 ? `<circle cx="${sunX}" cy="${n(sunY)}" r="36" fill="${mix(light, '#ffffff', 0.7)}"/>` : '') +
-    clouds(seed + 40, horizon, control('cloud')) +
-    [0, 1, 2]
-      .map((index) => {
-        const shape = {
-          seed: seed + index * 17,
-          level: horizon - 52 + index * 24,
-          relief: 46 + index * 14,
-          stretch: 420 - index * 40,
-          gain: 0.43,
-          bend: (share: number) => (index === 2 ? 60 : 26) * Math.cos(share * 5 + index * 2 + seed),
-        };
-        return `<path d="${ridgePath(shape, 6, horizon + 8)}" fill="${land(0.74 - index * 0.26)}"/>`;
-      })
-      .join('') +
+    clouds(seed + 40, horizon, cloud)
+  );
+}
+
+/** The land beyond the water. */
+function shoresOf({ seed, horizon, land }: Bay): string {
+  return [0, 1, 2]
+    .map((index) => {
+      const shape = {
+        seed: seed + index * 17,
+        level: horizon - 52 + index * 24,
+        relief: 46 + index * 14,
+        stretch: 420 - index * 40,
+        gain: 0.43,
+        bend: (share: number) => (index === 2 ? 60 : 26) * Math.cos(share * 5 + index * 2 + seed),
+      };
+      return `<path d="${ridgePath(shape, 6, horizon + 8)}" fill="${land(0.74 - index * 0.26)}"/>`;
+    })
+    .join('');
+}
+
+/** The water, with haze over its far end, and what glitters on it. */
+function seaOf({ seed, horizon, sun, sunX, moonX, light, dark, land }: Bay): string {
+  return (
     `<rect y="${n(horizon - 80)}" width="${WIDTH}" height="130" fill="url(#haze)"/>` +
     `<rect y="${n(horizon)}" width="${WIDTH}" height="${n(HEIGHT - horizon)}" fill="url(#sea)"/>` +
     glitter(
       seed + 5,
       170,
-      { x: sun > -6 ? sunX : isRising ? 1400 : 480, y: horizon + 8, width: 330, height: 300 },
+      { x: sun > -6 ? sunX : moonX, y: horizon + 8, width: 330, height: 300 },
       mix(light, '#ffffff', 0.4),
     ) +
     (dark < 0.6
@@ -129,21 +157,25 @@ export function bay({ seed, control, sky }: SceneInput): SceneDrawing {
           size: 14,
           colour: land(0.1),
         })
-      : '') +
-    [0, 1]
-      .map((index) => {
-        const shape = {
-          seed: seed + 71 + index * 23,
-          level: 950 + index * 70,
-          relief: 90 - index * 14,
-          stretch: 700 - index * 120,
-          gain: 0.38,
-          bend: (share: number) => (index === 0 ? 170 * (share - 0.28) : 90 * Math.abs(share - 0.62)) + 10,
-        };
-        return `<path d="${ridgePath(shape, 6)}" fill="${mix(land(0.02), '#02040a', index * 0.35 * (0.4 + dark))}"/>`;
-      })
-      .join('');
-  return { defs, body };
+      : '')
+  );
+}
+
+/** The land on this side. */
+function nearOf({ seed, dark, land }: Bay): string {
+  return [0, 1]
+    .map((index) => {
+      const shape = {
+        seed: seed + 71 + index * 23,
+        level: 950 + index * 70,
+        relief: 90 - index * 14,
+        stretch: 700 - index * 120,
+        gain: 0.38,
+        bend: (share: number) => (index === 0 ? 170 * (share - 0.28) : 90 * Math.abs(share - 0.62)) + 10,
+      };
+      return `<path d="${ridgePath(shape, 6)}" fill="${mix(land(0.02), '#02040a', index * 0.35 * (0.4 + dark))}"/>`;
+    })
+    .join('');
 }
 
 function stars(seed: number, horizon: number, dark: number): string {

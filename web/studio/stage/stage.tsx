@@ -2,7 +2,18 @@ import { useBackdropView } from '../chapters/backdrop/view.ts';
 import { useEyes } from '../chapters/palette/view.ts';
 import { useDroppable } from '@dnd-kit/core';
 import { ImagePlus } from 'lucide-react';
-import { Suspense, useEffect, useLayoutEffect, useMemo, useRef, useState, type DragEvent } from 'react';
+import {
+  Suspense,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type DragEvent,
+  type RefObject,
+} from 'react';
+import type { Scene, SceneScreen } from '../../../core/scene/scene.ts';
+import type { Size } from '../../../core/values/geometry.ts';
 import { later } from '../../later.ts';
 import { Actions, type DeskActions } from '../../render/actions.ts';
 import { LivePainting } from '../../render/backdrop-view.tsx';
@@ -41,18 +52,25 @@ const paintBackdrop: LivePainting['paint'] = (drawn, size) => pixelsWorker().pai
 export function Stage() {
   const scene = useScene((state) => state.scene);
   const screen = useScreenInView();
-  const mode = useView((view) => view.mode);
-  const area = useRef<HTMLDivElement>(null);
-  const frame = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  const drop = useDroppable({ id: STAGE_DROP });
-  const isTurning = useDesk(({ history }) => history?.gesture?.isOnlyShown === false);
-  const eyes = useEyes((state) => state.eyes);
-  const picking = useView((view) => view.picking);
-  const isBefore = useBackdropView((state) => state.isBefore);
-  const painting = useMemo(() => ({ paint: paintBackdrop, isTurning, isBefore }), [isTurning, isBefore]);
-  const [isPictureOver, setPictureOver] = useState(false);
+  const { area, size } = useAreaSize();
+  const picture = usePictureDrop();
+  const scale = screen ? scaleFor(screen, size) : 1;
+  return (
+    <div className="flex min-h-0 min-w-0 flex-1 flex-col" {...picture.handlers}>
+      <HintRow scale={scale} />
+      <div ref={area} className="relative min-h-0 flex-1 overflow-hidden">
+        {scene && screen && size.width > 0 && (
+          <Frame scene={scene} screen={screen} scale={scale} size={size} isPictureOver={picture.isOver} />
+        )}
+      </div>
+    </div>
+  );
+}
 
+/** The room that there is for the screen. */
+function useAreaSize() {
+  const area = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState<Size>({ width: 0, height: 0 });
   useLayoutEffect(() => {
     const element = area.current;
     if (!element) return;
@@ -62,124 +80,151 @@ export function Stage() {
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
+  return { area, size };
+}
 
-  const scale = screen
-    ? Math.max(
-        0.05,
-        Math.min((size.width - 2 * ROOM) / screen.rect.width, (size.height - 2 * ROOM) / screen.rect.height),
-      )
-    : 1;
-  const scaleNow = useRef(scale);
+function scaleFor({ rect }: SceneScreen, size: Size): number {
+  return Math.max(
+    0.05,
+    Math.min((size.width - 2 * ROOM) / rect.width, (size.height - 2 * ROOM) / rect.height),
+  );
+}
+
+/** A picture file that is dropped becomes the backdrop. */
+function usePictureDrop() {
+  const [isOver, setOver] = useState(false);
+  return {
+    isOver,
+    handlers: {
+      onDragOver(event: DragEvent) {
+        if (!event.dataTransfer.types.includes('Files')) return;
+        event.preventDefault();
+        setOver(true);
+      },
+      onDragLeave: () => setOver(false),
+      onDrop(event: DragEvent) {
+        event.preventDefault();
+        setOver(false);
+        const [file] = event.dataTransfer.files;
+        if (file) void takePicture(file);
+      },
+    },
+  };
+}
+
+/** Lets whatever is dragged on the stage ask where on the desk it is. */
+function useStageScale(frame: RefObject<HTMLElement | null>, scale: number): StageScaleValue {
+  const now = useRef(scale);
   useEffect(() => {
-    scaleNow.current = scale;
+    now.current = scale;
   });
-  const stageScale = useMemo<StageScaleValue>(
+  return useMemo(
     () => ({
-      scale: () => scaleNow.current,
+      scale: () => now.current,
       toDesk(page) {
         const box = frame.current?.getBoundingClientRect();
         return {
-          x: (page.x - (box?.left ?? 0)) / scaleNow.current,
-          y: (page.y - (box?.top ?? 0)) / scaleNow.current,
+          x: (page.x - (box?.left ?? 0)) / now.current,
+          y: (page.y - (box?.top ?? 0)) / now.current,
         };
       },
     }),
-    [],
+    [frame],
   );
+}
 
-  function onDragOver(event: DragEvent) {
-    if (!event.dataTransfer.types.includes('Files')) return;
-    event.preventDefault();
-    setPictureOver(true);
-  }
+interface ShownScreen {
+  scene: Scene;
+  screen: SceneScreen;
+  scale: number;
+}
 
-  function onDrop(event: DragEvent) {
-    event.preventDefault();
-    setPictureOver(false);
-    const [file] = event.dataTransfer.files;
-    if (file) void takePicture(file);
-  }
+/** The screen where it stands on the stage, with all that lies over it. */
+function Frame({ size, isPictureOver, ...shown }: ShownScreen & { size: Size; isPictureOver: boolean }) {
+  const { screen, scale } = shown;
+  const frame = useRef<HTMLDivElement>(null);
+  const stageScale = useStageScale(frame, scale);
+  const drop = useDroppable({ id: STAGE_DROP });
+  const mode = useView((view) => view.mode);
+  const eyes = useEyes((state) => state.eyes);
+  const picking = useView((view) => view.picking);
+  return (
+    <StageScale.Provider value={stageScale}>
+      <PartMenu>
+        <div
+          ref={(element) => {
+            frame.current = element;
+            drop.setNodeRef(element);
+          }}
+          data-stage
+          className="absolute rounded-md"
+          style={{
+            width: screen.rect.width * scale,
+            height: screen.rect.height * scale,
+            left: (size.width - screen.rect.width * scale) / 2,
+            top: Math.max(4, (size.height - screen.rect.height * scale) / 2 - 8),
+            boxShadow: 'var(--stage-shadow), 0 0 0 1px color-mix(in oklab, var(--seam) 70%, transparent)',
+          }}
+        >
+          {eyes !== 'usual' && <EyesFilters />}
+          <div className="size-full overflow-hidden rounded-md" style={{ filter: eyesFilter(eyes) }}>
+            <LiveScreen {...shown} isInUse={mode === 'try'} />
+          </div>
+          {mode === 'arrange' && !picking && <Overlay screen={screen} scale={scale} />}
+          {picking && (
+            <Suspense>
+              <Dropper screen={screen} scale={scale} picking={picking} />
+            </Suspense>
+          )}
+          {(drop.isOver || isPictureOver) && (
+            <div className="pointer-events-none absolute inset-0 rounded-md outline-2 outline-offset-2 outline-brass outline-dashed" />
+          )}
+          {isPictureOver && <PictureOver />}
+        </div>
+      </PartMenu>
+    </StageScale.Provider>
+  );
+}
 
+/** The screen as it is drawn, and as it works in Try. */
+function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: boolean }) {
+  const isTurning = useDesk(({ history }) => history?.gesture?.isOnlyShown === false);
+  const isBefore = useBackdropView((state) => state.isBefore);
+  const painting = useMemo(() => ({ paint: paintBackdrop, isTurning, isBefore }), [isTurning, isBefore]);
   return (
     <div
-      className="flex min-h-0 min-w-0 flex-1 flex-col"
-      onDragOver={onDragOver}
-      onDragLeave={() => setPictureOver(false)}
-      onDrop={onDrop}
+      className="origin-top-left"
+      style={{ transform: `scale(${scale})`, width: screen.rect.width, height: screen.rect.height }}
     >
-      <HintRow scale={scale} />
-      <div ref={area} className="relative min-h-0 flex-1 overflow-hidden">
-        {scene && screen && size.width > 0 && (
-          <StageScale.Provider value={stageScale}>
-            <PartMenu>
-              <div
-                ref={(element) => {
-                  frame.current = element;
-                  drop.setNodeRef(element);
-                }}
-                data-stage
-                className="absolute rounded-md"
-                style={{
-                  width: screen.rect.width * scale,
-                  height: screen.rect.height * scale,
-                  left: (size.width - screen.rect.width * scale) / 2,
-                  top: Math.max(4, (size.height - screen.rect.height * scale) / 2 - 8),
-                  boxShadow:
-                    'var(--stage-shadow), 0 0 0 1px color-mix(in oklab, var(--seam) 70%, transparent)',
-                }}
-              >
-                {eyes !== 'usual' && <EyesFilters />}
-                <div className="size-full overflow-hidden rounded-md" style={{ filter: eyesFilter(eyes) }}>
-                  <div
-                    className="origin-top-left"
-                    style={{
-                      transform: `scale(${scale})`,
-                      width: screen.rect.width,
-                      height: screen.rect.height,
-                    }}
-                  >
-                    <Actions.Provider value={mode === 'try' ? actions : null}>
-                      <LivePainting.Provider value={painting}>
-                        <ScreenView
-                          scene={scene}
-                          screen={screen}
-                          pictureWidth={screen.rect.width * scale * devicePixelRatio}
-                          isInUse={mode === 'try'}
-                        />
-                      </LivePainting.Provider>
-                      {mode === 'try' && screen.appList && (
-                        <Suspense>
-                          <AppList
-                            scene={scene}
-                            list={screen.appList}
-                            onClose={() => useConditions.getState().setAppList(false)}
-                          />
-                        </Suspense>
-                      )}
-                    </Actions.Provider>
-                  </div>
-                </div>
-                {mode === 'arrange' && !picking && <Overlay screen={screen} scale={scale} />}
-                {picking && (
-                  <Suspense>
-                    <Dropper screen={screen} scale={scale} picking={picking} />
-                  </Suspense>
-                )}
-                {(drop.isOver || isPictureOver) && (
-                  <div className="pointer-events-none absolute inset-0 rounded-md outline-2 outline-offset-2 outline-brass outline-dashed" />
-                )}
-                {isPictureOver && (
-                  <div className="pointer-events-none absolute inset-0 grid place-items-center rounded-md bg-pit/60">
-                    <span className="flex items-center gap-2 rounded-lg bg-nap px-4 py-2 font-medium">
-                      <ImagePlus size={18} /> Let go to make it the backdrop
-                    </span>
-                  </div>
-                )}
-              </div>
-            </PartMenu>
-          </StageScale.Provider>
+      <Actions.Provider value={isInUse ? actions : null}>
+        <LivePainting.Provider value={painting}>
+          <ScreenView
+            scene={scene}
+            screen={screen}
+            pictureWidth={screen.rect.width * scale * devicePixelRatio}
+            isInUse={isInUse}
+          />
+        </LivePainting.Provider>
+        {isInUse && screen.appList && (
+          <Suspense>
+            <AppList
+              scene={scene}
+              list={screen.appList}
+              onClose={() => useConditions.getState().setAppList(false)}
+            />
+          </Suspense>
         )}
-      </div>
+      </Actions.Provider>
+    </div>
+  );
+}
+
+function PictureOver() {
+  return (
+    <div className="pointer-events-none absolute inset-0 grid place-items-center rounded-md bg-pit/60">
+      <span className="flex items-center gap-2 rounded-lg bg-nap px-4 py-2 font-medium">
+        <ImagePlus size={18} /> Let go to make it the backdrop
+      </span>
     </div>
   );
 }

@@ -78,24 +78,16 @@ type Work =
   | { state: 'done'; count: number }
   | { state: 'failed'; sentence: string };
 
-/** Backdrops as files, in exactly the pixels of their screens. */
-export function ExportPage() {
-  const [format, setFormat] = useState<ExportFormat>('png');
-  const [wish, setWish] = useState<Wish>({ allScreens: false, bothHalves: false, allEntries: false });
+/** Bakes orders one after another, and hands over the files once all are there. */
+function useBaking(): {
+  work: Work;
+  bake: (orders: readonly Order[], format: ExportFormat) => Promise<void>;
+} {
   const [work, setWork] = useState<Work>({ state: 'idle' });
-  const desk = useDesk((state) => state.history?.present);
-  const half = useHalf();
-  const screen = useScreenInView();
-  const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
-  const workspace = useConditions((state) => state.workspace);
   const stop = useRef<(() => void) | null>(null);
   useEffect(() => () => stop.current?.(), []);
-  if (!desk || !screen) return null;
-  const now = { screen: screen.id, half, moment: minute, workspace, entry: screen.backdrop.drawn };
-  const orders = ordersFor(desk, wish, now);
-  const rotates = desk.backdrops.some(({ source }) => source.kind === 'rotation');
 
-  async function run() {
+  async function bake(orders: readonly Order[], format: ExportFormat) {
     const abort = new AbortController();
     stop.current = () => abort.abort();
     const files: { name: string; bytes: Uint8Array }[] = [];
@@ -120,6 +112,23 @@ export function ExportPage() {
       stop.current = null;
     }
   }
+  return { work, bake };
+}
+
+/** Backdrops as files, in exactly the pixels of their screens. */
+export function ExportPage() {
+  const [format, setFormat] = useState<ExportFormat>('png');
+  const [wish, setWish] = useState<Wish>({ allScreens: false, bothHalves: false, allEntries: false });
+  const { work, bake } = useBaking();
+  const desk = useDesk((state) => state.history?.present);
+  const half = useHalf();
+  const screen = useScreenInView();
+  const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
+  const workspace = useConditions((state) => state.workspace);
+  if (!desk || !screen) return null;
+  const now = { screen: screen.id, half, moment: minute, workspace, entry: screen.backdrop.drawn };
+  const orders = ordersFor(desk, wish, now);
+  const rotates = desk.backdrops.some(({ source }) => source.kind === 'rotation');
   const option = (label: string, key: keyof Wish) => (
     <SwitchField label={label} value={wish[key]} onChange={(isOn) => setWish({ ...wish, [key]: isOn })} />
   );
@@ -139,50 +148,62 @@ export function ExportPage() {
         {option('Both halves', 'bothHalves')}
         {rotates && option('Whole rotation', 'allEntries')}
       </Section>
-      <Section title={orders.length === 1 ? 'One picture' : `${orders.length} pictures`} note="device pixels">
-        <ul className="grid max-h-60 gap-1 overflow-y-auto text-[12px]">
-          {orders.map(({ name, width, height }, index) => (
-            <li key={index} className="flex justify-between gap-3">
-              <span className="truncate">{name}</span>
-              <span className="shrink-0 font-mono text-dust">
-                {width} × {height}
-              </span>
-            </li>
-          ))}
-        </ul>
-      </Section>
-      <div className="mt-4 grid gap-2">
-        {work.state === 'working' ? (
-          <Row label={`${work.done + 1} of ${work.of}`}>
-            <progress
-              className="h-1.5 min-w-0 flex-1 accent-[var(--brass)]"
-              aria-label="Baking"
-              value={work.done}
-              max={work.of}
-            />
-            <Button tone="quiet" onClick={work.stop}>
-              <X size={14} /> Cancel
-            </Button>
-          </Row>
-        ) : (
-          <div>
-            <Button tone="brass" onClick={() => void run()}>
-              <Download size={15} /> Bake
-            </Button>
-          </div>
-        )}
-        {work.state === 'done' && (
-          <p role="status" className="text-moss">
-            {work.count === 1 ? 'One picture was' : `${work.count} pictures were`} baked and downloaded.
-          </p>
-        )}
-        {work.state === 'failed' && (
-          <p role="alert" className="text-rust">
-            {work.sentence}
-          </p>
-        )}
-      </div>
+      <Orders orders={orders} />
+      <Baking work={work} onBake={() => void bake(orders, format)} />
     </>
+  );
+}
+
+function Orders({ orders }: { orders: readonly Order[] }) {
+  return (
+    <Section title={orders.length === 1 ? 'One picture' : `${orders.length} pictures`} note="device pixels">
+      <ul className="grid max-h-60 gap-1 overflow-y-auto text-[12px]">
+        {orders.map(({ name, width, height }, index) => (
+          <li key={index} className="flex justify-between gap-3">
+            <span className="truncate">{name}</span>
+            <span className="shrink-0 font-mono text-dust">
+              {width} × {height}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </Section>
+  );
+}
+
+function Baking({ work, onBake }: { work: Work; onBake: () => void }) {
+  return (
+    <div className="mt-4 grid gap-2">
+      {work.state === 'working' ? (
+        <Row label={`${work.done + 1} of ${work.of}`}>
+          <progress
+            className="h-1.5 min-w-0 flex-1 accent-[var(--brass)]"
+            aria-label="Baking"
+            value={work.done}
+            max={work.of}
+          />
+          <Button tone="quiet" onClick={work.stop}>
+            <X size={14} /> Cancel
+          </Button>
+        </Row>
+      ) : (
+        <div>
+          <Button tone="brass" onClick={onBake}>
+            <Download size={15} /> Bake
+          </Button>
+        </div>
+      )}
+      {work.state === 'done' && (
+        <p role="status" className="text-moss">
+          {work.count === 1 ? 'One picture was' : `${work.count} pictures were`} baked and downloaded.
+        </p>
+      )}
+      {work.state === 'failed' && (
+        <p role="alert" className="text-rust">
+          {work.sentence}
+        </p>
+      )}
+    </div>
   );
 }
 

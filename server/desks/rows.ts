@@ -1,0 +1,102 @@
+import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import type { Store } from '../db/open.ts';
+import { desks, revisions } from '../db/schema.ts';
+
+/** One revision as it stands in the database. */
+export interface StoredText {
+  /** The desk's JSON. */
+  text: string;
+  revision: number;
+  savedAt: number;
+}
+
+/** What a desk is called and what a list says of it, as its row has them. */
+export interface Noted {
+  id: string;
+  name: string;
+  /** JSON. */
+  summary: string;
+}
+
+/** The rows of desks and their revisions: what is asked of the database, and nothing else. */
+export function createRows(store: Store) {
+  const isOne = (id: string) => eq(desks.id, id);
+  const onShelf = isNull(desks.removedAt);
+
+  return {
+    transaction: <T>(work: () => T): T => store.transaction(work),
+
+    /** A desk's row on the shelf. */
+    find(id: string): typeof desks.$inferSelect | null {
+      return (
+        store
+          .select()
+          .from(desks)
+          .where(and(isOne(id), onShelf))
+          .get() ?? null
+      );
+    },
+
+    revision(id: string, number: number): StoredText | null {
+      const found = store
+        .select()
+        .from(revisions)
+        .where(and(eq(revisions.deskId, id), eq(revisions.number, number)))
+        .get();
+      return found ? { text: found.desk, revision: found.number, savedAt: found.savedAt } : null;
+    },
+
+    list: () =>
+      store
+        .select({
+          id: desks.id,
+          name: desks.name,
+          revision: desks.revision,
+          savedAt: desks.savedAt,
+          summary: desks.summary,
+        })
+        .from(desks)
+        .where(onShelf)
+        .orderBy(desks.createdAt)
+        .all(),
+
+    names: () => store.select({ name: desks.name }).from(desks).where(onShelf).all(),
+
+    withoutSummary: () => store.select({ id: desks.id }).from(desks).where(isNull(desks.summary)).all(),
+
+    isEmpty: () => store.select({ id: desks.id }).from(desks).limit(1).all().length === 0,
+
+    add(noted: Noted, at: number): void {
+      store
+        .insert(desks)
+        .values({ ...noted, revision: 1, createdAt: at, savedAt: at })
+        .run();
+    },
+
+    change(id: string, change: Partial<typeof desks.$inferInsert>): number {
+      return store.update(desks).set(change).where(isOne(id)).run().changes;
+    },
+
+    addRevision(deskId: string, { text, revision, savedAt }: StoredText): void {
+      store.insert(revisions).values({ deskId, number: revision, savedAt, desk: text }).run();
+    },
+
+    history: (id: string): { number: number; savedAt: number }[] =>
+      store
+        .select({ number: revisions.number, savedAt: revisions.savedAt })
+        .from(revisions)
+        .where(eq(revisions.deskId, id))
+        .orderBy(desc(revisions.number))
+        .all(),
+
+    forget(id: string, numbers: readonly number[]): void {
+      if (numbers.length > 0)
+        store
+          .delete(revisions)
+          .where(and(eq(revisions.deskId, id), inArray(revisions.number, [...numbers])))
+          .run();
+    },
+  };
+}
+
+export type Rows = ReturnType<typeof createRows>;
