@@ -194,4 +194,19 @@ describe('distancesAround', () => {
     );
     expect(lengths).to.deep.equal({ top: 200, right: 100, bottom: 150, left: 300 });
   });
+
+  it('catches on the line of writing of a neighbour, where that is nearer than its sides', () => {
+    const rest = snap({
+      moving: { x: 300, y: 118, width: 100, height: 40, lines: [150] },
+      others: [{ x: 20, y: 40, width: 200, height: 130, lines: [152] }],
+      screen,
+      free: screen,
+      margin: 24,
+      tolerance: 6,
+    });
+    expect(rest.y).to.equal(120);
+    expect(rest.guides.filter(({ axis }) => axis === 'y')).to.deep.include.members([
+      { axis: 'y', at: 152, from: 20, to: 400, kind: 'writing' },
+    ]);
+  });
 });

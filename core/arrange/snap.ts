@@ -6,12 +6,15 @@ export interface Guide {
   at: number;
   from: number;
   to: number;
-  kind: 'screen' | 'free' | 'margin' | 'part' | 'spacing';
+  kind: 'screen' | 'free' | 'margin' | 'part' | 'spacing' | 'writing';
 }
 
+/** A part with the lines of writing on it, from the top of the screen. */
+export type Written = Rect & { lines?: readonly number[] };
+
 export interface SnapInput {
-  moving: Rect;
-  others: readonly Rect[];
+  moving: Written;
+  others: readonly Written[];
   screen: Rect;
   free: Rect;
   /** Distance that parts like to keep from the free area's sides, px. */
@@ -105,6 +108,9 @@ function candidatesOf(
     addFrame(other, 'part');
     add(end, end, 'part', other);
     add(start - own, start, 'part', other);
+    if (isX || !moving.lines || !other.lines) continue;
+    for (const line of other.lines)
+      for (const mine of moving.lines) add(here + line - mine, line, 'writing', other);
   }
   // A gap further away than the nearest line can't win: it is not looked for.
   let nearest = tolerance;

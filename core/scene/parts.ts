@@ -29,6 +29,12 @@ export function partsOn({ edges, widgets, appList }: SceneScreen): ScenePart[] {
   return [...edges.map(edgePart), ...widgets.map(widgetPart), ...(appList ? [listPart(appList)] : [])];
 }
 
+/** The first and the last line of writing on a widget, px from the top of the screen: what others can stand level with. */
+export function linesOf({ rect, scale, padding, layout: { runs } }: SceneWidget): number[] {
+  const baselines = runs.map(({ baseline }) => rect.y + (padding + baseline) * scale);
+  return baselines.length === 0 ? [] : [Math.min(...baselines), Math.max(...baselines)];
+}
+
 /** Rectangles of a screen's parts by id. */
 export function rectsOn(screen: SceneScreen): Map<string, Rect> {
   return new Map([...screen.edges, ...screen.widgets].map(({ id, rect }) => [id, rect]));

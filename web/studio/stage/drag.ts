@@ -1,5 +1,5 @@
 import { named } from '../../../core/desk/edits/edit.ts';
-import { distancesAround, snap } from '../../../core/arrange/snap.ts';
+import { distancesAround, snap, type Written } from '../../../core/arrange/snap.ts';
 import {
   boundsOf,
   clamp,
@@ -9,6 +9,7 @@ import {
   type Rect,
 } from '../../../core/values/geometry.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
+import { linesOf } from '../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { toast } from '../../ui/toast.ts';
 import { useDesk } from '../../session/desk.ts';
@@ -53,15 +54,22 @@ export function dragWidgets(): Drag | null {
     return null;
   }
   const ground = groundOf(screen);
-  const others = [...ground.rects].filter(([id]) => !start.has(id)).map(([, rect]) => rect);
+  const lines = new Map(screen.widgets.map((widget) => [widget.id, linesOf(widget)]));
+  const others = [...ground.rects]
+    .filter(([id]) => !start.has(id))
+    .map(([id, rect]): Written => ({ ...rect, lines: lines.get(id) }));
+  const [only] = start.size === 1 ? start.keys() : [];
+  const own = (only !== undefined && lines.get(only)) || [];
   return {
     turn({ by, passSnaps, keepAxis, scale }) {
       const across = Math.abs(by.x) >= Math.abs(by.y);
       const along = { x: !keepAxis || across, y: !keepAxis || !across };
-      const moving: Rect = {
+      const down = along.y ? by.y : 0;
+      const moving: Written = {
         ...bounds,
         x: bounds.x + (along.x ? by.x : 0),
-        y: bounds.y + (along.y ? by.y : 0),
+        y: bounds.y + down,
+        lines: own.map((line) => line + down),
       };
       const rest = passSnaps
         ? { x: moving.x, y: moving.y, guides: [] }
