@@ -75,7 +75,22 @@ export function isUse(name: string): name is Use {
   return (uses as readonly string[]).includes(name);
 }
 
-export function setLine(text: string, { font, colour = 'ink', ...rest }: LineStyle, fonts: Fonts): Line {
+/** Lines that were set, by their text and style, for each set of fonts: most are the same a second later. */
+const known = new WeakMap<Fonts, Map<string, Line>>();
+const MOST_LINES = 4000;
+
+/** Sets a line. The very same line for the same text, style and fonts. */
+export function setLine(text: string, style: LineStyle, fonts: Fonts): Line {
+  let lines = known.get(fonts);
+  if (!lines || lines.size > MOST_LINES) known.set(fonts, (lines = new Map()));
+  const { font, size, weight, spacing = 0, colour = 'ink' } = style;
+  const key = `${text}|${font}|${size}|${weight}|${spacing}|${colour}`;
+  let line = lines.get(key);
+  if (!line) lines.set(key, (line = setAnew(text, { font, size, weight, spacing, colour }, fonts)));
+  return line;
+}
+
+function setAnew(text: string, { font, colour, ...rest }: Required<LineStyle>, fonts: Fonts): Line {
   const style = { font: fontNamed(font, fonts), ...rest };
   const ink = inkOf(text, style);
   const around = ink.left + ink.right;
@@ -89,17 +104,29 @@ export function setLine(text: string, { font, colour = 'ink', ...rest }: LineSty
 }
 
 /** Where along a line of writing a line stands, by its ink. */
-export type Across = { left: number } | { centre: number } | { right: number };
+export type Across =
+  | { left: number; centre?: undefined; right?: undefined }
+  | { left?: undefined; centre: number; right?: undefined }
+  | { left?: undefined; centre?: undefined; right: number };
 
 /** Puts a line in its place. */
-export function putLine({ run, ink, width }: Line, across: Across, baseline: number): Run {
-  const left =
-    'left' in across ? across.left : 'centre' in across ? across.centre - width / 2 : across.right - width;
+export function putLine(
+  { run, ink, width }: Line,
+  { left, centre, right: end }: Across,
+  baseline: number,
+): Run {
+  const at = left ?? (centre === undefined ? (end ?? 0) - width : centre - width / 2);
+  // Field by field: this runs for every text of a desk, each second.
   return {
-    ...run,
-    x: left - ink.left,
+    text: run.text,
+    x: at - ink.left,
     baseline,
-    ink: { x: left, y: baseline - ink.top, width, height: ink.top + ink.bottom },
+    font: run.font,
+    size: run.size,
+    weight: run.weight,
+    spacing: run.spacing,
+    colour: run.colour,
+    ink: { x: at, y: baseline - ink.top, width, height: ink.top + ink.bottom },
   };
 }
 

@@ -5,7 +5,7 @@ import type { ItemContext } from '../kinds/kind.ts';
 import type { Layout } from '../kinds/layout.ts';
 import { isHorizontal, type Rect, type Size } from '../values/geometry.ts';
 import type { SceneEdge, SceneItem } from './scene.ts';
-import { groundFor, type Solving } from './solving.ts';
+import { groundFor, lookOnce, textOf, type Solving } from './solving.ts';
 
 /** The edges of a screen, each of which takes its strip off the free area, and what they leave of it. */
 export function solveEdges(screen: string, rect: Rect, solving: Solving): { edges: SceneEdge[]; free: Rect } {
@@ -19,18 +19,19 @@ export function solveEdges(screen: string, rect: Rect, solving: Solving): { edge
   return { edges, free };
 }
 
-interface Looked {
+interface LookedItem {
   item: Item;
   view: unknown;
   layout: Layout;
   flowing: Flowing;
 }
 
-function lookAt(item: Item, context: ItemContext, { needs }: Solving): Looked {
+function lookAt(item: Item, key: string, context: ItemContext, solving: Solving): LookedItem {
   const kind = itemKindOf(item.type);
-  needs.add(kind.needs?.(item.options) ?? []);
-  const view = kind.view(item.options, context);
-  const layout = kind.layout(view, context);
+  const { view, layout } = lookOnce(solving, `${item.type} ${key} ${textOf(item.options)}`, () => {
+    const seen = kind.view(item.options, context);
+    return { view: seen, layout: kind.layout(seen, context), needs: kind.needs?.(item.options) ?? [] };
+  });
   return {
     item,
     view,
@@ -44,7 +45,7 @@ function lookAt(item: Item, context: ItemContext, { needs }: Solving): Looked {
 }
 
 function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
-  const { surface, context: onSurface } = groundFor(edge.finish, solving);
+  const { surface, beneath, context: onSurface } = groundFor(edge.finish, solving);
   const context: ItemContext = {
     ...onSurface,
     edge: edge.kind,
@@ -53,7 +54,8 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
     iconSize: Math.min(edge.iconSize, edge.thickness),
     isVertical: !isHorizontal(edge.side),
   };
-  const looked = edge.items.map((item) => lookAt(item, context, solving));
+  const key = [edge.kind, edge.side, edge.thickness, context.iconSize, beneath].join(' ');
+  const looked = edge.items.map((item) => lookAt(item, key, context, solving));
   const laid = layEdge(
     edge,
     looked.map(({ flowing }) => flowing),

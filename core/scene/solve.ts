@@ -61,6 +61,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     isAppListOpen,
     needs,
     contexts: new Map(),
+    looked: new Map(),
     widgets: groupByScreen(desk),
   };
 }

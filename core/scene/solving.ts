@@ -2,7 +2,7 @@ import { surfaceOf, type Palette, type Surface } from '../colour/look.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Widget } from '../desk/sections/widgets.ts';
 import type { DeskFacts, WidgetContext } from '../kinds/kind.ts';
-import type { Paint } from '../kinds/layout.ts';
+import type { Layout, Paint } from '../kinds/layout.ts';
 import type { Need, Readings, Tick } from '../sources/readings.ts';
 import { SIMULATED } from '../sources/source.ts';
 import type { Finish } from '../values/finish.ts';
@@ -20,8 +20,38 @@ export interface Solving {
   needs: Needs;
   /** By the colour beneath. */
   contexts: Map<string, WidgetContext>;
+  /** What parts show and how it is laid, by all that decides it: parts that are alike share it. */
+  looked: Map<string, Looked>;
   /** By the id of their screen. */
   widgets: Map<string, Widget[]>;
+}
+
+/** What a part shows, and its inside. */
+export interface Looked {
+  view: unknown;
+  layout: Layout;
+  needs: readonly Need[];
+}
+
+const texts = new WeakMap<object, string>();
+
+/** Options as text, kept for those that can't change any more: the ones of a document with a history. */
+export function textOf(options: object): string {
+  let text = texts.get(options);
+  if (text !== undefined) return text;
+  text = JSON.stringify(options);
+  if (Object.isFrozen(options)) texts.set(options, text);
+  return text;
+}
+
+/** Looks at a part, or takes what was seen of one just like it. */
+export function lookOnce({ looked, needs }: Solving, key: string, look: () => Looked): Looked {
+  let found = looked.get(key);
+  if (!found) {
+    looked.set(key, (found = look()));
+    needs.add(found.needs);
+  }
+  return found;
 }
 
 /** Gathers what the parts of a desk read, and how often they must be looked at. */
@@ -54,7 +84,7 @@ export class Needs {
 export function groundFor(
   own: Finish | null,
   { desk, palette, contexts, facts, readings }: Solving,
-): { surface: Surface; context: WidgetContext } {
+): { surface: Surface; beneath: string; context: WidgetContext } {
   const surface = surfaceOf(own ?? desk.look.finish, palette);
   const beneath = surface.kind === 'bare' ? palette.roles.ground : surface.tint;
   // Many finishes, few colours: parts on the same colour share what they know.
@@ -67,5 +97,5 @@ export function groundFor(
     };
     contexts.set(beneath, context);
   }
-  return { surface, context };
+  return { surface, beneath, context };
 }

@@ -4,7 +4,7 @@ import type { Widget } from '../desk/sections/widgets.ts';
 import { moveInside, type Rect, type Size } from '../values/geometry.ts';
 import { widgetKindOf } from '../widgets/list.ts';
 import type { SceneEdge, SceneWidget } from './scene.ts';
-import { groundFor, type Solving } from './solving.ts';
+import { groundFor, lookOnce, textOf, type Solving } from './solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
 export const WIDGET_PADDING = 22;
@@ -68,11 +68,12 @@ function hostOf(widget: Widget | undefined): string | null {
 
 function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
   const { id, type, face, locked, clicksThrough, options } = widget;
-  const kind = widgetKindOf(type);
-  const { surface, context } = groundFor(widget.finish, solving);
-  solving.needs.add(kind.needs(options, face));
-  const view = kind.view(options, face, context);
-  const layout = kind.layout(view, face, context);
+  const { surface, beneath, context } = groundFor(widget.finish, solving);
+  const { view, layout } = lookOnce(solving, `${type} ${face} ${beneath} ${textOf(options)}`, () => {
+    const kind = widgetKindOf(type);
+    const seen = kind.view(options, face, context);
+    return { view: seen, layout: kind.layout(seen, face, context), needs: kind.needs(options, face) };
+  });
   const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
   const width = Math.max(1, layout.size.width + 2 * padding);
   const height = Math.max(1, layout.size.height + 2 * padding);

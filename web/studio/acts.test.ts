@@ -45,10 +45,13 @@ async function open(desk: Desk): Promise<void> {
 }
 
 const realFetch = globalThis.fetch;
-after(() => {
-  useDesk.getState().close();
-  globalThis.fetch = realFetch;
-});
+/** Closes the desk after a group of tests, and gives back what they had replaced. */
+function closeAfterwards(): void {
+  after(() => {
+    useDesk.getState().close();
+    globalThis.fetch = realFetch;
+  });
+}
 
 const desk = (): Desk => {
   const present = presentDesk();
@@ -67,6 +70,7 @@ const steps = () => useDesk.getState().history?.past.length ?? -1;
 const undo = () => useDesk.getState().undo();
 
 describe('adding', () => {
+  closeAfterwards();
   beforeEach(() => open(emptyDesk()));
 
   it('puts a widget where it was let go, by its middle, and selects it', () => {
@@ -125,6 +129,7 @@ describe('adding', () => {
 });
 
 describe('changing what is selected', () => {
+  closeAfterwards();
   beforeEach(() => open(dawnCount()));
 
   it('nudges in one step until the key comes up', () => {
@@ -242,6 +247,7 @@ describe('changing what is selected', () => {
 });
 
 describe('the scene on the stage', () => {
+  closeAfterwards();
   it('follows desk and moment, and keeps what did not change', async () => {
     await open(dawnCount());
     const before = useScene.getState().scene;

@@ -24,17 +24,18 @@ import { Message } from '../ui/message.tsx';
 import { addWidget } from './acts.ts';
 import { Column } from './column/column.tsx';
 import { DraggedCard } from './chapters/widgets/face-card.tsx';
-import { ConflictSheet } from './conflict.tsx';
 import { chapters } from './chapters/list.ts';
 import { setNavigate } from './commands.ts';
 import { Header } from './header/header.tsx';
 import { useKeys } from './keys.ts';
-import { RescuedSheet, useRefusals } from './kept-aside.tsx';
+import { useRefusals } from './kept-aside.ts';
 import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
 import { STAGE_DROP, Stage } from './stage/stage.tsx';
 
 const Sheets = later(() => import('./sheets.tsx'));
+const ConflictSheet = later(async () => ({ default: (await import('./conflict.tsx')).ConflictSheet }));
+const RescuedSheet = later(async () => ({ default: (await import('./rescued.tsx')).RescuedSheet }));
 
 export function Studio() {
   const { id = '' } = useParams();
@@ -43,6 +44,8 @@ export function Studio() {
   const isOpen = useDesk((state) => state.history !== null);
   const name = useDesk((state) => state.history?.present.name);
   const isSheetOpen = useView((view) => view.sheet !== null);
+  const isConflict = useDesk((state) => state.saving.state === 'conflict');
+  const isRescued = useDesk((state) => state.rescued !== null);
   const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
   useKeys();
@@ -82,8 +85,10 @@ export function Studio() {
           <Sheets />
         </Suspense>
       )}
-      <ConflictSheet />
-      <RescuedSheet />
+      <Suspense>
+        {isConflict && <ConflictSheet />}
+        {isRescued && <RescuedSheet />}
+      </Suspense>
       <CardOverlay />
     </DndContext>
   );

@@ -13,7 +13,7 @@ import { IconButton, Tip } from '../../ui/buttons.tsx';
 import { menuItem, menuLine, menuPanel } from '../../ui/menu.ts';
 import { commandsById } from '../commands.ts';
 import { Keys } from '../key-names.tsx';
-import { savePresentAsJson } from '../kept-aside.tsx';
+import { savePresentAsJson } from '../kept-aside.ts';
 
 export function Header() {
   const id = useDesk((state) => state.history?.present.id);

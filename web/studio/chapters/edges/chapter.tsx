@@ -1,10 +1,12 @@
 import { PanelTop } from 'lucide-react';
+import { later } from '../../../later.ts';
 import { useView } from '../../../stores/view.ts';
 import { addEdge, selectedParts, titleOfEdge, titleOfItem } from '../../acts.ts';
 import type { Chapter } from '../chapter.ts';
-import { EdgeEditor } from './edge-editor.tsx';
-import { EdgesChapter } from './edges.tsx';
-import { ItemEditor } from './item-editor.tsx';
+
+const EdgesChapter = later(async () => ({ default: (await import('./edges.tsx')).EdgesChapter }));
+const EdgeEditor = later(async () => ({ default: (await import('./edge-editor.tsx')).EdgeEditor }));
+const ItemEditor = later(async () => ({ default: (await import('./item-editor.tsx')).ItemEditor }));
 
 export const edges: Chapter = {
   id: 'edges',

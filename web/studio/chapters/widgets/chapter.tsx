@@ -1,11 +1,13 @@
 import { LayoutDashboard } from 'lucide-react';
 import { widgetKinds } from '../../../../core/widgets/list.ts';
+import { later } from '../../../later.ts';
 import { addWidget, selectedParts, titleOfWidget } from '../../acts.ts';
 import type { Command } from '../../command.ts';
 import type { Chapter } from '../chapter.ts';
-import { SeveralEditor } from './several.tsx';
-import { WidgetEditor } from './widget-editor.tsx';
 import { WidgetsChapter } from './widgets.tsx';
+
+const WidgetEditor = later(async () => ({ default: (await import('./widget-editor.tsx')).WidgetEditor }));
+const SeveralEditor = later(async () => ({ default: (await import('./several.tsx')).SeveralEditor }));
 
 export const widgets: Chapter = {
   id: 'widgets',
