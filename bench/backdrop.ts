@@ -3,7 +3,7 @@ import { Bench } from 'tinybench';
 import { adjustPixels } from '../core/backdrop/adjust.ts';
 import { sampleOf, type Drawn, type DrawnAdjust } from '../core/backdrop/drawn.ts';
 import type { Pixels } from '../core/colour/extract.ts';
-import { createScene } from '../core/desk/defaults.ts';
+import { createMotif } from '../core/desk/defaults.ts';
 import { judgeDesk, type PixelsOf } from '../core/legibility/judge.ts';
 import { learnFamilies } from '../core/text/families.ts';
 import { demoDesks } from '../demo/desks.ts';
@@ -27,7 +27,7 @@ const HEIGHT = 1080;
 /** Adjusting against sharp's own operations on the same pixels, a whole bake, and judging every text of a desk. */
 export async function benchBackdrop(): Promise<Row[]> {
   await learnFamilies();
-  const drawn = sampleOf(createScene('headland', 7));
+  const drawn = sampleOf(createMotif('headland', 7));
   const { data } = await sharp(
     await bake({ drawn, path: null, width: WIDTH, height: HEIGHT, format: 'png', isForShow: false }),
   )
@@ -78,7 +78,7 @@ export async function benchBackdrop(): Promise<Row[]> {
       isMet: null,
     },
     {
-      what: 'scene with all adjustments baked at 3840×2160',
+      what: 'motif with all adjustments baked at 3840×2160',
       value: baked,
       unit: 'ms',
       reach: '',

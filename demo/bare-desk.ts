@@ -1,4 +1,4 @@
-import { createBackdrop, createFonts, createScene } from '../core/desk/defaults.ts';
+import { createBackdrop, createFonts, createMotif } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/desk.ts';
 import { rolesFrom, desk } from './sketch.ts';
 
@@ -9,7 +9,7 @@ export function bareDesk(): Desk {
     name: 'Bare desk',
     seed: 1,
     half: { by: 'choice', half: 'light' },
-    backdrops: [createBackdrop('backdrop', createScene('tide', 3))],
+    backdrops: [createBackdrop('backdrop', createMotif('tide', 3))],
     fonts: createFonts('newsreader', 'commissioner', 'newsreader'),
     icons: { set: 'slate', style: 'filled', tile: 'none', tileColour: 'accent' },
     pointer: { set: 'quill', size: 32, colour: 'ink' },

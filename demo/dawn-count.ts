@@ -3,7 +3,7 @@ import {
   createDock,
   createFonts,
   createPanel,
-  createScene,
+  createMotif,
   createWidget,
 } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/desk.ts';
@@ -46,22 +46,22 @@ function backdrops(): Desk['backdrops'] {
     createBackdrop('backdrop', {
       kind: 'rotation',
       entries: [
-        { id: 'first-light', source: createScene('headland', 7) },
-        { id: 'charts', source: createScene('contours', 7, { colours: 'palette' }) },
+        { id: 'first-light', source: createMotif('headland', 7) },
+        { id: 'charts', source: createMotif('contours', 7, { colours: 'palette' }) },
         {
           id: 'dusk',
-          source: createScene('bay', 7, { colours: 'palette', controls: { hour: 26, cloud: 60 } }),
+          source: createMotif('bay', 7, { colours: 'palette', controls: { hour: 26, cloud: 60 } }),
         },
         {
           id: 'night-fall',
-          source: createScene('night', 21, { colours: 'palette', controls: { moon: 30 } }),
+          source: createMotif('night', 21, { colours: 'palette', controls: { moon: 30 } }),
         },
       ],
       change: { by: 'times', times: ['05:30', '10:00', '15:30', '21:00'] },
       shuffled: false,
       fade: 90,
     }),
-    createBackdrop('by-light', createScene('strata', 18), { where: { half: 'light' } }),
+    createBackdrop('by-light', createMotif('strata', 18), { where: { half: 'light' } }),
   ];
 }
 

@@ -4,7 +4,7 @@ import {
   createDock,
   createFonts,
   createPanel,
-  createScene,
+  createMotif,
   createWidget,
 } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/desk.ts';
@@ -51,8 +51,8 @@ export function nightWatch(): Desk {
     seed: 2300,
     half: { by: 'choice', half: 'dark' },
     backdrops: [
-      createBackdrop('backdrop', createScene('night', 5, { follows: true }), { spans: true }),
-      createBackdrop('by-day', createScene('fog', 9, { controls: { fog: 100, ridges: 20 } }), {
+      createBackdrop('backdrop', createMotif('night', 5, { follows: true }), { spans: true }),
+      createBackdrop('by-day', createMotif('fog', 9, { controls: { fog: 100, ridges: 20 } }), {
         adjust: { brightness: 48 },
         where: { half: 'light' },
         spans: true,

@@ -2,7 +2,7 @@ import { drawRoles } from '../core/colour/scheme.ts';
 import { createItem } from '../core/desk/defaults.ts';
 import type { Application } from '../core/desk/sections/applications.ts';
 import type { Backdrop } from '../core/backdrop/schema.ts';
-import type { Desk } from '../core/desk/desk.ts';
+import { FORMAT, type Desk } from '../core/desk/desk.ts';
 import type { Edge, Item } from '../core/desk/sections/edges.ts';
 import type { Look } from '../core/look/schema.ts';
 import type { Screen } from '../core/desk/sections/screens.ts';
@@ -158,7 +158,7 @@ export function desk({
   ...rest
 }: Sketch): Desk {
   return {
-    format: 2,
+    format: FORMAT,
     place: marrowPoint,
     screens,
     look: {

@@ -3,7 +3,7 @@ import {
   createDock,
   createFonts,
   createPanel,
-  createScene,
+  createMotif,
   createWidget,
 } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/desk.ts';
@@ -39,8 +39,8 @@ export function soundRoom(): Desk {
     seed: 311,
     half: { by: 'choice', half: 'light' },
     backdrops: [
-      createBackdrop('backdrop', createScene('marsh', 12)),
-      createBackdrop('after-dark', createScene('fog', 4, { follows: true }), {
+      createBackdrop('backdrop', createMotif('marsh', 12)),
+      createBackdrop('after-dark', createMotif('fog', 4, { follows: true }), {
         where: { half: 'dark' },
         adjust: { brightness: -54, saturation: 20, darken: { toward: 'rim', strength: 40 } },
       }),

@@ -8,7 +8,7 @@ import request from 'supertest';
 import { zipSync } from 'fflate';
 import { dawnCount } from '../tests/support/desks.ts';
 import { sampleOf } from '../core/backdrop/drawn.ts';
-import { createBackdrop, createPicture, createScene } from '../core/desk/defaults.ts';
+import { createBackdrop, createPicture, createMotif } from '../core/desk/defaults.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { createApp, type App } from './app.ts';
 import { StartProblem, openStore } from './db/open.ts';
@@ -176,7 +176,7 @@ describe('pictures on the server', () => {
 
   it('are drawn as backdrops, from what the address says and nothing else', async () => {
     const drawn = (change: object = {}) =>
-      encodeURIComponent(JSON.stringify({ ...sampleOf(createScene('tide', 3)), ...change }));
+      encodeURIComponent(JSON.stringify({ ...sampleOf(createMotif('tide', 3)), ...change }));
     const scene = await ask()
       .get(`/api/backdrops?width=400&drawn=${drawn()}`)
       .buffer()
@@ -185,7 +185,7 @@ describe('pictures on the server', () => {
     expect(scene.headers['cache-control']).to.contain('immutable');
     const hostile: [string, number, RegExp][] = [
       ['x', 400, /does not say what to draw/],
-      [drawn({ source: { kind: 'scene', scene: '../night' } }), 400, /source\.scene/],
+      [drawn({ source: { kind: 'motif', motif: '../night' } }), 400, /source\.motif/],
       [drawn({ ground: 'url(#x)' }), 400, /ground/],
       [drawn({ whole: { width: 1e9, height: 1 } }), 400, /whole\.width/],
       [drawn({ source: { ...createPicture('../../etc/passwd', 'x') } }), 400, /source\.picture/],
@@ -199,7 +199,7 @@ describe('pictures on the server', () => {
   });
 
   it('leave in exactly the pixels and the format asked for, within limits', async () => {
-    const drawn = encodeURIComponent(JSON.stringify(sampleOf(createScene('tide', 3))));
+    const drawn = encodeURIComponent(JSON.stringify(sampleOf(createMotif('tide', 3))));
     const out = await ask()
       .get(`/api/backdrops/export?drawn=${drawn}&width=300&height=170&format=jpeg`)
       .buffer()

@@ -10,7 +10,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { DESK_LIMITS } from '../core/desk/limits.ts';
 import { sampleOf } from '../core/backdrop/drawn.ts';
-import { createBackdrop, createPicture, createScene } from '../core/desk/defaults.ts';
+import { createBackdrop, createPicture, createMotif } from '../core/desk/defaults.ts';
 import { readDesk } from '../core/desk/read.ts';
 import { MOST_NAME } from '../core/values/name.ts';
 import type { Desk } from '../core/desk/desk.ts';
@@ -264,7 +264,7 @@ describe('work without bounds', function () {
     const server = app.express.listen(0, '127.0.0.1');
     await new Promise((resolve) => server.once('listening', resolve));
     const { port } = server.address() as { port: number };
-    const drawn = encodeURIComponent(JSON.stringify(sampleOf(createScene('headland', 91))));
+    const drawn = encodeURIComponent(JSON.stringify(sampleOf(createMotif('headland', 91))));
     const gone = new AbortController();
     const asked = fetch(`http://127.0.0.1:${port}/api/backdrops?width=3840&drawn=${drawn}`, {
       signal: gone.signal,
@@ -272,7 +272,7 @@ describe('work without bounds', function () {
     gone.abort();
     expect(await asked).to.equal('AbortError');
     // Nothing is made of it: what is asked for next is alone in the cache.
-    const next = encodeURIComponent(JSON.stringify(sampleOf(createScene('tide', 3))));
+    const next = encodeURIComponent(JSON.stringify(sampleOf(createMotif('tide', 3))));
     expect((await fetch(`http://127.0.0.1:${port}/api/backdrops?width=240&drawn=${next}`)).status).to.equal(
       200,
     );
@@ -398,7 +398,7 @@ describe('limits', function () {
 
 describe('other sites’ pages', () => {
   it('can neither read, nor change, nor give the server work', async () => {
-    const drawn = encodeURIComponent(JSON.stringify(sampleOf(createScene('tide', 3))));
+    const drawn = encodeURIComponent(JSON.stringify(sampleOf(createMotif('tide', 3))));
     for (const site of ['cross-site', 'same-site']) {
       for (const path of [
         `/api/backdrops?width=240&drawn=${drawn}`,

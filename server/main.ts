@@ -3,8 +3,8 @@ import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
 import { SAMPLE_SEED, SAMPLE_WIDTH, sampleOf } from '../core/backdrop/drawn.ts';
-import { sceneNames } from '../core/backdrop/names.ts';
-import { createScene } from '../core/desk/defaults.ts';
+import { motifNames } from '../core/backdrop/names.ts';
+import { createMotif } from '../core/desk/defaults.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { createApp } from './app.ts';
 import { StartProblem } from './db/open.ts';
@@ -63,8 +63,8 @@ try {
     const address = server.address();
     const chosen = typeof address === 'object' && address ? address.port : port;
     console.log(`Velvet Ledge is at http://${host}:${chosen}`);
-    // Small pictures of the scenes, so that whoever chooses among them need not wait.
-    void warmScenes(app.renderer).catch((problem: unknown) => log.warn(problem));
+    // Small pictures of the motifs, so that whoever chooses among them need not wait.
+    void warmMotifs(app.renderer).catch((problem: unknown) => log.warn(problem));
   });
 
   const end = () => {
@@ -79,7 +79,7 @@ try {
   throw error;
 }
 
-async function warmScenes(renderer: Renderer): Promise<void> {
-  for (const scene of sceneNames)
-    await renderer.backdrop(sampleOf(createScene(scene, SAMPLE_SEED)), SAMPLE_WIDTH);
+async function warmMotifs(renderer: Renderer): Promise<void> {
+  for (const motif of motifNames)
+    await renderer.backdrop(sampleOf(createMotif(motif, SAMPLE_SEED)), SAMPLE_WIDTH);
 }

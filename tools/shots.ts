@@ -32,7 +32,7 @@ const shots: Shot[] = [
     path: '/desk/bare-desk',
     async prepare(page) {
       await chapter(page, 'Backdrop');
-      await page.getByRole('radio', { name: 'Scene' }).click();
+      await page.getByRole('radio', { name: 'Motif' }).click();
       await page.getByRole('button', { name: 'The bay all day' }).click();
       await page.getByRole('switch', { name: 'Follows' }).click();
       await page.getByRole('button', { name: /^Adjust/ }).click();

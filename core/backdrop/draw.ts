@@ -3,26 +3,26 @@ import type { Sky } from './sky.ts';
 import { createRandom, valueNoise } from '../sources/noise.ts';
 
 /**
- * Tools for drawing scenes as SVG text. Scenes are 1920 units wide and 1080 high, drawn to any size. What is soft
+ * Tools for drawing motifs as SVG text. Motifs are 1920 units wide and 1080 high, drawn to any size. What is soft
  * is made of gradients: a blur filter takes seconds at full size, and is worked out anew for each tile of it.
  */
 export const WIDTH = 1920;
 export const HEIGHT = 1080;
 
-export interface SceneInput {
+export interface MotifInput {
   seed: number;
-  /** A control of the scene, 0 to 1. */
+  /** A control of the motif, 0 to 1. */
   control: (id: string) => number;
-  /** Given when the scene follows the moment. */
+  /** Given when the motif follows the moment. */
   sky: Sky | null;
 }
 
-export interface SceneDrawing {
+export interface MotifDrawing {
   defs: string;
   body: string;
 }
 
-export function toSvg({ defs, body }: SceneDrawing, width: number, height: number): string {
+export function toSvg({ defs, body }: MotifDrawing, width: number, height: number): string {
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${WIDTH} ${HEIGHT}" ` +
     `preserveAspectRatio="xMidYMid slice"><defs>${defs}</defs>${body}</svg>`

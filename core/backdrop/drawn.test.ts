@@ -2,18 +2,18 @@ import { expect } from 'chai';
 import { DAWN, bareDesk, dawnCount, emptyDesk } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { toLab } from '../values/colour.ts';
-import { createBackdrop, createScene } from '../desk/defaults.ts';
+import { createBackdrop, createMotif } from '../desk/defaults.ts';
 import type { Backdrop } from './schema.ts';
 import type { Desk } from '../desk/desk.ts';
 import { solve } from '../scene/solve.ts';
 import { backdropFor, isNeutral, sampleOf } from './drawn.ts';
-import { factsOf, sceneNames } from './names.ts';
-import { drawScene, plainScene } from './scenes.ts';
+import { factsOf, motifNames } from './names.ts';
+import { drawMotif, plainMotif } from './motifs.ts';
 import { skyAt } from './sky.ts';
 
 const HOUR = 3_600_000;
 const backdrop = (id: string, where: Partial<Backdrop['for']> = {}) =>
-  createBackdrop(id, createScene('tide', 1), { where });
+  createBackdrop(id, createMotif('tide', 1), { where });
 
 describe('where backdrops lie', () => {
   const here = { screen: 'main', workspace: 'w1', half: 'dark' as const };
@@ -64,11 +64,11 @@ describe('where backdrops lie', () => {
 });
 
 describe('what is drawn', () => {
-  it('holds no role and no moment: colours are worked out, and a still scene is the same at any time', () => {
+  it('holds no role and no moment: colours are worked out, and a still motif is the same at any time', () => {
     const desk: Desk = {
       ...emptyDesk(),
       backdrops: [
-        createBackdrop('b', createScene('strata', 3, { colours: 'palette' }), {
+        createBackdrop('b', createMotif('strata', 3, { colours: 'palette' }), {
           adjust: { tint: { colour: 'accent', strength: 20 } },
         }),
       ],
@@ -82,22 +82,22 @@ describe('what is drawn', () => {
     expect(isNeutral(desk.backdrops[0]?.adjust ?? backdrop('x').adjust)).to.equal(false);
   });
 
-  it('changes with the moment where a scene follows it, and asks to be looked at each minute', () => {
-    for (const name of sceneNames.filter((scene) => factsOf(scene).follows)) {
+  it('changes with the moment where a motif follows it, and asks to be looked at each minute', () => {
+    for (const name of motifNames.filter((motif) => factsOf(motif).follows)) {
       const desk = (follows: boolean): Desk => ({
         ...emptyDesk(),
-        backdrops: [createBackdrop('b', createScene(name, 3, { follows }))],
+        backdrops: [createBackdrop('b', createMotif(name, 3, { follows }))],
       });
       const drawn = (moment: number, follows = true) => {
-        const scene = solve(desk(follows), { moment });
-        return { text: JSON.stringify(scene.screens[0]?.backdrop.drawn), tick: scene.tick };
+        const motif = solve(desk(follows), { moment });
+        return { text: JSON.stringify(motif.screens[0]?.backdrop.drawn), tick: motif.tick };
       };
       expect(drawn(DAWN).text, name).not.to.equal(drawn(DAWN + 5 * HOUR).text);
       expect(drawn(DAWN).tick, name).to.equal('minute');
       expect(drawn(DAWN, false).text, name).to.equal(drawn(DAWN + 5 * HOUR, false).text);
       expect(drawn(DAWN, false).tick, name).to.equal(null);
     }
-    expect(sceneNames.filter((scene) => factsOf(scene).follows).length).to.be.at.least(2);
+    expect(motifNames.filter((motif) => factsOf(motif).follows).length).to.be.at.least(2);
   });
 
   it('knows the sky: the sun at noon and midnight, the moon full and new', () => {
@@ -112,36 +112,36 @@ describe('what is drawn', () => {
   });
 });
 
-describe('drawn scenes and their controls', () => {
+describe('drawn motifs and their controls', () => {
   it('are drawn differently by each of their controls', () => {
-    for (const scene of sceneNames) {
-      for (const { id, start } of factsOf(scene).controls) {
+    for (const motif of motifNames) {
+      for (const { id, start } of factsOf(motif).controls) {
         const draw = (value: number) =>
-          drawScene({ ...plainScene(scene, 7), controls: { [id]: value } }, 320, 180);
-        expect(draw(start), `${scene} ${id}`).to.equal(drawScene(plainScene(scene, 7), 320, 180));
-        expect(draw(0), `${scene} ${id}`).not.to.equal(draw(100));
-        expect(draw(0) + draw(100), `${scene} ${id}`).not.to.match(/NaN|undefined|Infinity/);
+          drawMotif({ ...plainMotif(motif, 7), controls: { [id]: value } }, 320, 180);
+        expect(draw(start), `${motif} ${id}`).to.equal(drawMotif(plainMotif(motif, 7), 320, 180));
+        expect(draw(0), `${motif} ${id}`).not.to.equal(draw(100));
+        expect(draw(0) + draw(100), `${motif} ${id}`).not.to.match(/NaN|undefined|Infinity/);
       }
     }
   });
 
   it('take the colours of a palette and keep their lights and darks', () => {
     const colours = ['#101418', '#3a2430', '#c06a50', '#f4ead8'];
-    for (const scene of sceneNames) {
-      const own = drawScene(plainScene(scene, 7), 320, 180).match(/#[0-9a-f]{6}\b/g) ?? [];
-      const bound = drawScene({ ...plainScene(scene, 7), colours }, 320, 180).match(/#[0-9a-f]{6}\b/g) ?? [];
-      expect(bound.length, scene).to.equal(own.length);
+    for (const motif of motifNames) {
+      const own = drawMotif(plainMotif(motif, 7), 320, 180).match(/#[0-9a-f]{6}\b/g) ?? [];
+      const bound = drawMotif({ ...plainMotif(motif, 7), colours }, 320, 180).match(/#[0-9a-f]{6}\b/g) ?? [];
+      expect(bound.length, motif).to.equal(own.length);
       const off = own.reduce(
         (sum, hex, index) => sum + Math.abs(toLab(hex)[0] - toLab(bound[index] ?? hex)[0]),
         0,
       );
-      expect(off / own.length, scene).to.be.below(0.02);
-      expect(bound.join(), scene).not.to.equal(own.join());
+      expect(off / own.length, motif).to.be.below(0.02);
+      expect(bound.join(), motif).not.to.equal(own.join());
     }
   });
 
   it('have a small picture to choose by that needs no desk', () => {
-    const sample = sampleOf(createScene('fog', 7, { colours: 'palette', follows: true }));
+    const sample = sampleOf(createMotif('fog', 7, { colours: 'palette', follows: true }));
     expect(sample.source).to.deep.include({ colours: null, sky: null });
     expect(dawnCount().backdrops[0]?.source.kind).to.equal('rotation');
   });

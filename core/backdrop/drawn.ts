@@ -4,7 +4,7 @@ import type { Adjust, Backdrop, Picture, PlainSource } from './schema.ts';
 import { roles, type Half } from '../values/roles.ts';
 import type { GeoPlace } from '../values/earth.ts';
 import { factsOf } from './names.ts';
-import type { SceneSpec } from './scenes.ts';
+import type { MotifSpec } from './motifs.ts';
 import { skyAt } from './sky.ts';
 
 /** The gradient of a backdrop with its colours worked out. */
@@ -17,7 +17,7 @@ export interface DrawnGradient {
 }
 
 export type DrawnSource =
-  | ({ kind: 'scene' } & SceneSpec)
+  | ({ kind: 'motif' } & MotifSpec)
   | Pick<Picture, 'kind' | 'picture' | 'fit' | 'focal' | 'turn' | 'mirror'>
   | DrawnGradient;
 
@@ -92,11 +92,11 @@ export function drawnOf(
 
 function drawnSource(source: PlainSource, { palette, place, moment }: DrawnContext): DrawnSource {
   switch (source.kind) {
-    case 'scene': {
-      const { scene, seed, controls, colours, follows } = source;
-      const sky = follows && factsOf(scene).follows ? skyAt(moment, place) : null;
+    case 'motif': {
+      const { motif, seed, controls, colours, follows } = source;
+      const sky = follows && factsOf(motif).follows ? skyAt(moment, place) : null;
       const own = roles.filter((role) => role !== 'alert').map((role) => palette.roles[role]);
-      return { kind: 'scene', scene, seed, controls, colours: colours === 'palette' ? own : null, sky };
+      return { kind: 'motif', motif, seed, controls, colours: colours === 'palette' ? own : null, sky };
     }
     case 'picture': {
       const { kind, picture, fit, focal, turn, mirror } = source;
@@ -137,7 +137,7 @@ export function backdropFor(
   return best;
 }
 
-/** Small pictures of sources, to choose from, are of a screen of this size; scenes of one seed, made beforehand. */
+/** Small pictures of sources, to choose from, are of a screen of this size; motifs of one seed, made beforehand. */
 const SAMPLE_SIZE = { width: 1920, height: 1080 };
 export const SAMPLE_WIDTH = 240;
 export const SAMPLE_SEED = 7;
@@ -166,5 +166,5 @@ const plainContext: DrawnContext = {
 };
 
 function withoutDesk(source: PlainSource): PlainSource {
-  return source.kind === 'scene' ? { ...source, colours: 'own', follows: false } : source;
+  return source.kind === 'motif' ? { ...source, colours: 'own', follows: false } : source;
 }

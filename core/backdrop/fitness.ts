@@ -32,7 +32,7 @@ export function blockiness(pixels: Pixels): number {
 }
 
 /**
- * From here on the blocks can be seen full-screen. Measured on our scenes as JPEG: quality 40 to 60 comes to about 2,
+ * From here on the blocks can be seen full-screen. Measured on our motifs as JPEG: quality 40 to 60 comes to about 2,
  * 92 to less than 1.5, unpacked pixels to 1.
  */
 export const VISIBLE_BLOCKS = 2;

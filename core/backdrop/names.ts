@@ -1,21 +1,21 @@
-/** The scenes that the project draws itself, and what can be set of each. The drawings are in scenes/. */
-export interface SceneControl {
+/** The motifs that the project draws itself, and what can be set of each. The drawings are in motifs/. */
+export interface MotifControl {
   id: string;
   title: string;
   /** 0 to 100 */
   start: number;
 }
 
-interface SceneFacts {
+interface MotifFacts {
   title: string;
-  controls: readonly SceneControl[];
-  /** What follows the moment, when the scene is told to; the controls that then have no say. */
+  controls: readonly MotifControl[];
+  /** What follows the moment, when the motif is told to; the controls that then have no say. */
   follows: { what: string; instead: readonly string[] } | null;
 }
 
-const control = (id: string, title: string, start: number): SceneControl => ({ id, title, start });
+const control = (id: string, title: string, start: number): MotifControl => ({ id, title, start });
 
-export const scenes = {
+export const motifs = {
   headland: {
     title: 'First light',
     controls: [control('horizon', 'Horizon', 50), control('haze', 'Haze', 50), control('birds', 'Birds', 50)],
@@ -70,11 +70,11 @@ export const scenes = {
     ],
     follows: null,
   },
-} as const satisfies Record<string, SceneFacts>;
+} as const satisfies Record<string, MotifFacts>;
 
-export type SceneName = keyof typeof scenes;
-export const sceneNames = Object.keys(scenes) as SceneName[];
+export type MotifName = keyof typeof motifs;
+export const motifNames = Object.keys(motifs) as MotifName[];
 
-export function factsOf(scene: SceneName): SceneFacts {
-  return scenes[scene];
+export function factsOf(motif: MotifName): MotifFacts {
+  return motifs[motif];
 }

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { arbitraryMoment, bareDesk } from '../../tests/support/desks.ts';
 import type { Change, Rotation } from './schema.ts';
-import { createScene } from '../desk/defaults.ts';
+import { createMotif } from '../desk/defaults.ts';
 import { wallClock } from '../sources/time/time.ts';
 import { changesBetween, entryOf, rotationAt, slotAt } from './rotation.ts';
 
@@ -189,7 +189,7 @@ describe('what a rotation shows', () => {
   it('passes from one entry into the next in as many seconds as it is given', () => {
     const rotation: Rotation = {
       kind: 'rotation',
-      entries: [1, 2].map((seed) => ({ id: `e${seed}`, source: createScene('tide', seed) })),
+      entries: [1, 2].map((seed) => ({ id: `e${seed}`, source: createMotif('tide', seed) })),
       change: times('06:00', '18:00'),
       shuffled: false,
       fade: 60,

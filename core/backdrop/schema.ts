@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { sceneNames } from './names.ts';
+import { motifNames } from './names.ts';
 import { Colour, halves } from '../values/roles.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
@@ -18,9 +18,9 @@ const Seed = z
   .min(0)
   .max(2 ** 31 - 1);
 
-export const DrawnScene = z.looseObject({
-  kind: z.literal('scene'),
-  scene: z.enum(sceneNames),
+export const Motif = z.looseObject({
+  kind: z.literal('motif'),
+  motif: z.enum(motifNames),
   seed: Seed,
   colours: field(
     z.enum(['own', 'palette']).meta({ description: 'Its own colours, or those of the palette' }),
@@ -28,13 +28,13 @@ export const DrawnScene = z.looseObject({
   ),
   controls: z
     .record(z.string().max(40), Percent)
-    .meta({ description: 'The scene’s controls, 0 to 100; those left out stand where they start' }),
+    .meta({ description: 'The motif’s controls, 0 to 100; those left out stand where they start' }),
   follows: field(
     z.boolean().meta({ description: 'Whether sun, moon and fog follow the moment, where it has them' }),
     { label: 'Follows' },
   ),
 });
-export type DrawnScene = TypeOf<typeof DrawnScene>;
+export type Motif = TypeOf<typeof Motif>;
 
 export const fits = ['cover', 'contain', 'stretch', 'tile', 'centre'] as const;
 export type Fit = (typeof fits)[number];
@@ -84,7 +84,7 @@ export const Gradient = z.looseObject({
 });
 export type Gradient = TypeOf<typeof Gradient>;
 
-const Plain = z.discriminatedUnion('kind', [DrawnScene, Picture, Gradient]);
+const Plain = z.discriminatedUnion('kind', [Motif, Picture, Gradient]);
 export type PlainSource = TypeOf<typeof Plain>;
 
 /** A fortnight. */
@@ -113,7 +113,7 @@ export const Rotation = z.looseObject({
 });
 export type Rotation = TypeOf<typeof Rotation>;
 
-export const Source = z.discriminatedUnion('kind', [DrawnScene, Picture, Gradient, Rotation]);
+export const Source = z.discriminatedUnion('kind', [Motif, Picture, Gradient, Rotation]);
 export type Source = TypeOf<typeof Source>;
 
 export const towards = ['rim', 'top', 'bottom', 'left', 'right'] as const;

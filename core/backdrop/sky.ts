@@ -2,7 +2,7 @@ import { getMoonIllumination, getMoonPosition } from 'suncalc';
 import type { GeoPlace } from '../values/earth.ts';
 import { sunAltitude } from '../sources/sun/sun.ts';
 
-/** What scenes know of the sky. Angles in degrees above the horizon, in whole steps: few pictures serve a day. */
+/** What motifs know of the sky. Angles in degrees above the horizon, in whole steps: few pictures serve a day. */
 export interface Sky {
   sun: number;
   /** Whether the sun is on its way up. */

@@ -4,12 +4,12 @@ import { DAWN, arbitraryDesk } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { sides } from '../values/geometry.ts';
 import { drawRoles, schemeNames } from '../colour/scheme.ts';
-import { sceneNames } from '../backdrop/names.ts';
+import { motifNames } from '../backdrop/names.ts';
 import { itemKinds } from '../items/list.ts';
 import { rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
 import { widgetKinds } from '../widgets/list.ts';
-import { createBackdrop, createItem, createPanel, createScene, createWidget } from './defaults.ts';
+import { createBackdrop, createItem, createPanel, createMotif, createWidget } from './defaults.ts';
 import type { Edit } from './edits/edit.ts';
 import { edits } from './edits/edits.ts';
 import type { Ground } from './ground.ts';
@@ -69,9 +69,9 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       spans: choose.of([true, false]),
     }),
   setSource(desk, choose) {
-    const scene = (seed: number) => createScene(choose.of(sceneNames), seed);
+    const motif = (seed: number) => createMotif(choose.of(motifNames), seed);
     const source = choose.of([
-      scene(choose.upTo(99)),
+      motif(choose.upTo(99)),
       {
         kind: 'gradient' as const,
         shape: choose.of(['linear', 'radial'] as const),
@@ -93,7 +93,7 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       },
       {
         kind: 'rotation' as const,
-        entries: ['one', 'two', 'three'].map((id, seed) => ({ id, source: scene(seed) })),
+        entries: ['one', 'two', 'three'].map((id, seed) => ({ id, source: motif(seed) })),
         change: { by: 'every' as const, minutes: 1 + choose.upTo(600) },
         shuffled: choose.of([true, false]),
         fade: choose.upTo(600),
@@ -111,7 +111,7 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
   resetAdjust: (desk, choose) => edits.resetAdjust(choose.of(orGone(desk.backdrops))),
   addBackdrop: (desk, choose) =>
     edits.addBackdrop(
-      createBackdrop(choose.newId('backdrop'), createScene(choose.of(sceneNames), 3), {
+      createBackdrop(choose.newId('backdrop'), createMotif(choose.of(motifNames), 3), {
         where: {
           screen: choose.of([null, ...idsOf(desk.screens)]),
           workspace: choose.of([null, ...idsOf(desk.workspaces)]),
@@ -264,7 +264,7 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
   addEntry: (desk, choose) =>
     edits.addEntry(choose.of(orGone(desk.backdrops)), {
       id: choose.newId('entry'),
-      source: createScene(choose.of(sceneNames), 5),
+      source: createMotif(choose.of(motifNames), 5),
     }),
   duplicateWidgets(desk, choose) {
     const copied = desk.widgets.filter(() => choose.upTo(2) === 0);

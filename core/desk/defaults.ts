@@ -4,13 +4,13 @@ import {
   plainAdjust,
   type Adjust,
   type Backdrop,
-  type DrawnScene,
+  type Motif,
   type Picture,
   type Source,
 } from '../backdrop/schema.ts';
 import { plainUse } from '../text/schema.ts';
 import type { Look } from '../look/schema.ts';
-import type { SceneName } from '../backdrop/names.ts';
+import type { MotifName } from '../backdrop/names.ts';
 import type { Edge, Item } from './sections/edges.ts';
 import type { Widget } from './sections/widgets.ts';
 import type { Side } from '../values/geometry.ts';
@@ -89,8 +89,8 @@ export function createDock(id: string, screen: string, side: Side, deskFinish: F
   };
 }
 
-export function createScene(scene: SceneName, seed: number, change: Partial<DrawnScene> = {}): DrawnScene {
-  return { kind: 'scene', scene, seed, colours: 'own', controls: {}, follows: false, ...change };
+export function createMotif(motif: MotifName, seed: number, change: Partial<Motif> = {}): Motif {
+  return { kind: 'motif', motif, seed, colours: 'own', controls: {}, follows: false, ...change };
 }
 
 export function createPicture(picture: string, name: string, change: Partial<Picture> = {}): Picture {

@@ -6,7 +6,7 @@ import { points } from '../values/place.ts';
 import { rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
 import { drawRoles } from '../colour/scheme.ts';
-import { createBackdrop, createScene } from './defaults.ts';
+import { createBackdrop, createMotif } from './defaults.ts';
 import { edits } from './edits/edits.ts';
 import { strayParts } from './edits/parts.ts';
 import type { Ground } from './ground.ts';
@@ -213,7 +213,7 @@ describe('edits of looks and backdrops', () => {
     const desk = after(dawnCount(), (draft) => {
       const [first] = draft.workspaces;
       edits
-        .addBackdrop(createBackdrop('own', createScene('fog', 1), { where: { workspace: first?.id ?? '' } }))
+        .addBackdrop(createBackdrop('own', createMotif('fog', 1), { where: { workspace: first?.id ?? '' } }))
         .apply(draft);
     });
     expect(desk.backdrops.map(({ id }) => id)).to.include('own');

@@ -140,12 +140,40 @@ describe('upgrading', () => {
     };
   }
 
+  it('brings format 2, whose motifs were called scenes, to the present one', () => {
+    const inFormat2 = (source: Record<string, unknown>): Record<string, unknown> => {
+      const { motif, entries, ...rest } = source;
+      if (rest['kind'] === 'motif') return { ...rest, kind: 'scene', scene: motif };
+      return entries
+        ? {
+            ...rest,
+            entries: (entries as { source: Record<string, unknown> }[]).map((entry) => ({
+              ...entry,
+              source: inFormat2(entry.source),
+            })),
+          }
+        : source;
+    };
+    const desk = json();
+    const old = {
+      ...desk,
+      format: 2,
+      backdrops: desk.backdrops.map((backdrop: { source: Record<string, unknown> }) => ({
+        ...backdrop,
+        source: inFormat2(backdrop.source),
+      })),
+    };
+    expect(JSON.stringify(old)).to.contain('"scene":"headland"');
+    const read = readDesk(old);
+    expect(read.ok && read.value).to.deep.equal(desk);
+  });
+
   it('brings format 1, with one backdrop and a plain look, to the present one', () => {
     const read = readDesk(inFormat1());
     if (!read.ok) throw new Error(read.problems.map(problemText).join('; '));
     const { backdrops, look, widgets } = read.value;
     expect(backdrops).to.have.length(1);
-    expect(backdrops[0]?.source).to.deep.include({ kind: 'scene', scene: 'night', seed: 4, colours: 'own' });
+    expect(backdrops[0]?.source).to.deep.include({ kind: 'motif', motif: 'night', seed: 4, colours: 'own' });
     expect(look.half).to.deep.equal({ by: 'choice', half: 'light' });
     expect(look.fonts.figures).to.deep.equal({
       family: 'spline-sans-mono',

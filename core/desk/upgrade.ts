@@ -68,7 +68,36 @@ export const steps: Record<number, Step> = {
       },
     };
   },
+
+  /** Format 2 called a motif a scene. */
+  2: ({ backdrops, ...desk }) => ({
+    ...desk,
+    format: 3,
+    backdrops: asArray(backdrops).map((backdrop) => {
+      const { source, ...rest } = asRecord(backdrop);
+      return { ...rest, source: withMotif(source) };
+    }),
+  }),
 };
+
+/** A source of format 2 with its scene as a motif, and those of a rotation's entries. */
+function withMotif(source: unknown): unknown {
+  const { scene, entries, ...rest } = asRecord(source);
+  switch (rest['kind']) {
+    case 'scene':
+      return { ...rest, kind: 'motif', motif: scene };
+    case 'rotation':
+      return {
+        ...rest,
+        entries: asArray(entries).map((entry) => {
+          const { source: inner, ...known } = asRecord(entry);
+          return { ...known, source: withMotif(inner) };
+        }),
+      };
+    default:
+      return source;
+  }
+}
 
 /** The desk's JSON brought to the present format; what is not a desk of an older one comes back as it is. */
 export function upgrade(json: unknown): unknown {

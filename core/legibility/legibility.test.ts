@@ -4,7 +4,7 @@ import { bakedPixels, flatPixels } from '../../tests/support/pixels.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { adjustPixels } from '../backdrop/adjust.ts';
 import { contrast } from '../values/colour.ts';
-import { createBackdrop, createScene } from '../desk/defaults.ts';
+import { createBackdrop, createMotif } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Widget } from '../desk/sections/widgets.ts';
 import type { Finish } from '../values/finish.ts';
@@ -108,7 +108,7 @@ describe('judging whether a text can be read', () => {
       backdrops: [
         createBackdrop('b', {
           kind: 'rotation',
-          entries: [1, 2, 3].map((seed) => ({ id: `entry-${seed}`, source: createScene('tide', seed) })),
+          entries: [1, 2, 3].map((seed) => ({ id: `entry-${seed}`, source: createMotif('tide', seed) })),
           change: { by: 'every', minutes: 60 },
           shuffled: false,
           fade: 0,
@@ -116,7 +116,7 @@ describe('judging whether a text can be read', () => {
       ],
     };
     const seeded: PixelsOf = async ({ source }, { width, height }) => {
-      const grey = source.kind === 'scene' && source.seed === 2 ? 128 : 255;
+      const grey = source.kind === 'motif' && source.seed === 2 ? 128 : 255;
       return flatPixels(width, height, [grey, grey, grey]);
     };
     const worst = await worstOf(desk, seeded);

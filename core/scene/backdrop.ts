@@ -27,7 +27,7 @@ export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
   const surface = surfaceFor(screen, desk, backdrop.spans && backdrop.for.screen === null);
   const { source, adjust, id } = backdrop;
   const draw = (plain: PlainSource) => {
-    if (plain.kind === 'scene' && plain.follows) needs.every('minute');
+    if (plain.kind === 'motif' && plain.follows) needs.every('minute');
     return drawnOf(plain, adjust, surface, { palette, place: desk.place, moment });
   };
   if (source.kind !== 'rotation') return { id, drawn: draw(source), from: null };

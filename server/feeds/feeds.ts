@@ -31,21 +31,33 @@ function startable(feeder: Feeder, tell: (name: string, feed: Feed) => void, now
   const { source, origin, everyMs, kept, look } = feeder;
   const samples: Sample[] = [];
   let timer: NodeJS.Timeout | null = null;
+  let isLooking = false;
   let isWanted = false;
 
   async function takeOne(): Promise<void> {
-    const taken = { moment: now(), reading: await look() };
-    samples.push(taken);
-    samples.splice(0, Math.max(0, samples.length - kept));
-    tell(nameOf(feeder), { source, origin, samples: [taken] });
-    timer = isWanted ? setTimeout(() => void takeOne(), everyMs) : null;
+    timer = null;
+    isLooking = true;
+    try {
+      const taken = { moment: now(), reading: await look() };
+      samples.push(taken);
+      samples.splice(0, Math.max(0, samples.length - kept));
+      tell(nameOf(feeder), { source, origin, samples: [taken] });
+    } catch {
+      // One look that fails is one sample less: how old the newest is tells of it.
+    }
+    isLooking = false;
+    if (isWanted) wait(everyMs);
+  }
+
+  function wait(ms: number): void {
+    timer = setTimeout(() => void takeOne(), ms);
   }
 
   return {
     past: (): Feed | null => (samples.length > 0 ? { source, origin, samples } : null),
     want(wanted: boolean): void {
       isWanted = wanted;
-      if (wanted && !timer) timer = setTimeout(() => void takeOne(), 0);
+      if (wanted && !timer && !isLooking) wait(0);
       if (!wanted && timer) {
         clearTimeout(timer);
         timer = null;

@@ -1,12 +1,12 @@
 import { execFileSync } from 'node:child_process';
 import { expect } from 'chai';
 import { sampleOf } from '../../core/backdrop/drawn.ts';
-import { createScene } from '../../core/desk/defaults.ts';
+import { createMotif } from '../../core/desk/defaults.ts';
 import { Cancelled, TookTooLong, createHelpers, type Helpers } from './pool.ts';
 
-/** A small scene takes a moment; a large one with everything done to its pixels takes seconds. */
+/** A small motif takes a moment; a large one with everything done to its pixels takes seconds. */
 function order(width: number, seed = 1) {
-  const drawn = sampleOf(createScene('fog', seed));
+  const drawn = sampleOf(createMotif('fog', seed));
   return {
     drawn,
     path: null,

@@ -4,7 +4,7 @@ import { adjustPixels } from '../../core/backdrop/adjust.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { fitPicture } from '../../core/backdrop/fit.ts';
 import { paintGradient } from '../../core/backdrop/gradient.ts';
-import { drawScene } from '../../core/backdrop/scenes.ts';
+import { drawMotif } from '../../core/backdrop/motifs.ts';
 import { toBytes } from '../../core/values/colour.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createRandom } from '../../core/sources/noise.ts';
@@ -52,9 +52,9 @@ async function sourcePixels({ drawn, path, width, height }: BakeOrder): Promise<
   const { source, whole, part } = drawn;
   if (source.kind === 'gradient') return paintGradient(source, { whole, part, width, height });
   const density = width / part.width;
-  if (source.kind === 'scene') {
+  if (source.kind === 'motif') {
     const full = scaleSize(whole, density);
-    const svg = Buffer.from(drawScene(source, full.width, full.height));
+    const svg = Buffer.from(drawMotif(source, full.width, full.height));
     const plain = sharp(svg, { limitInputPixels: MOST_PIXELS, unlimited: true }).flatten({
       background: drawn.ground,
     });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
-import { sceneNames } from '../../core/backdrop/names.ts';
+import { motifNames } from '../../core/backdrop/names.ts';
 import { fits, towards } from '../../core/backdrop/schema.ts';
 import { HttpProblem } from '../http/problem.ts';
 
@@ -13,8 +13,8 @@ const Focal = z.object({ x: Share, y: Share });
 
 const Source = z.discriminatedUnion('kind', [
   z.object({
-    kind: z.literal('scene'),
-    scene: z.enum(sceneNames),
+    kind: z.literal('motif'),
+    motif: z.enum(motifNames),
     seed: z
       .number()
       .int()

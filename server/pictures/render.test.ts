@@ -8,7 +8,7 @@ import { adjustPixels } from '../../core/backdrop/adjust.ts';
 import { sampleOf, type Drawn, type DrawnAdjust } from '../../core/backdrop/drawn.ts';
 import { deltaE } from '../../core/values/colour.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
-import { createPicture, createScene } from '../../core/desk/defaults.ts';
+import { createPicture, createMotif } from '../../core/desk/defaults.ts';
 import type { Picture } from '../../core/backdrop/schema.ts';
 import { fileOf } from '../../tests/support/files.ts';
 import { openStore } from '../db/open.ts';
@@ -91,8 +91,8 @@ describe('making backdrops', function () {
     rmSync(folder, { recursive: true });
   });
 
-  const scene = (seed: number, change: Partial<Drawn> = {}): Drawn => ({
-    ...sampleOf(createScene('tide', seed)),
+  const motif = (seed: number, change: Partial<Drawn> = {}): Drawn => ({
+    ...sampleOf(createMotif('tide', seed)),
     ...change,
   });
   async function laid(
@@ -122,7 +122,7 @@ describe('making backdrops', function () {
     const of = (part: [number, number], whole: [number, number], wish: number) =>
       shownSize(
         {
-          ...scene(1),
+          ...motif(1),
           whole: { width: whole[0], height: whole[1] },
           part: { x: 0, y: 0, width: part[0], height: part[1] },
         },
@@ -140,15 +140,15 @@ describe('making backdrops', function () {
   it('makes each once, shares one under way, and takes it from the cache afterwards', async () => {
     const cached = () => readdirSync(join(folder, 'cache'));
     const [first, second] = await Promise.all([
-      renderer.backdrop(scene(4), 240),
-      renderer.backdrop(scene(4), 240),
+      renderer.backdrop(motif(4), 240),
+      renderer.backdrop(motif(4), 240),
     ]);
     expect(first).to.equal(second);
     expect(cached()).to.have.length(1);
-    const again = await createRenderer(join(folder, 'cache'), pictures, helpers).backdrop(scene(4), 240);
+    const again = await createRenderer(join(folder, 'cache'), pictures, helpers).backdrop(motif(4), 240);
     expect(again.equals(first)).to.equal(true);
-    await renderer.backdrop(scene(5), 240);
-    await renderer.backdrop(scene(4, { adjust }), 240);
+    await renderer.backdrop(motif(5), 240);
+    await renderer.backdrop(motif(4, { adjust }), 240);
     expect(cached()).to.have.length(3);
     expect(cached().filter((name) => name.endsWith('.part'))).to.deep.equal([]);
   });
@@ -156,23 +156,23 @@ describe('making backdrops', function () {
   it('keeps within its bytes while it runs: what was not asked for in the longest time goes first', async () => {
     const cache = join(folder, 'forgetful');
     const generous = createRenderer(cache, pictures, helpers);
-    for (const seed of [4, 5, 6]) await generous.backdrop(scene(seed), 240);
+    for (const seed of [4, 5, 6]) await generous.backdrop(motif(seed), 240);
     const size = (name: string) => statSync(join(cache, name)).size;
     const all = readdirSync(cache);
     expect(generous.cacheBytes()).to.equal(all.reduce((sum, name) => sum + size(name), 0));
     const most = Math.ceil(generous.cacheBytes() * 1.1);
     const forgetful = createRenderer(cache, pictures, helpers, most);
     // Asked for again: it is not the oldest any more.
-    await forgetful.backdrop(scene(4), 240);
+    await forgetful.backdrop(motif(4), 240);
     const before = new Set(readdirSync(cache));
-    await forgetful.backdrop(scene(7), 240);
-    await forgetful.backdrop(scene(8), 240);
+    await forgetful.backdrop(motif(7), 240);
+    await forgetful.backdrop(motif(8), 240);
     const left = readdirSync(cache);
     expect(forgetful.cacheBytes()).to.equal(left.reduce((sum, name) => sum + size(name), 0));
     expect(forgetful.cacheBytes()).to.be.at.most(most);
     expect(left.filter((name) => !before.has(name)).length, 'the new ones').to.equal(2);
     // Still there: nothing is made anew.
-    await forgetful.backdrop(scene(4), 240);
+    await forgetful.backdrop(motif(4), 240);
     expect(readdirSync(cache)).to.have.members(left);
   });
 
@@ -190,7 +190,7 @@ describe('making backdrops', function () {
 
   it('ends what nobody waits for any more, and goes on with what somebody still does', async () => {
     const [first, second, third] = [new AbortController(), new AbortController(), new AbortController()];
-    const vast = sampleOf(createScene('headland', 77));
+    const vast = sampleOf(createMotif('headland', 77));
     const failed = (work: Promise<unknown>) =>
       work.then(
         () => null,
@@ -200,15 +200,15 @@ describe('making backdrops', function () {
     first.abort();
     second.abort();
     for (const work of gone) expect(await work).to.be.instanceOf(Cancelled);
-    const kept = renderer.backdrop(scene(9), 480);
-    const left = renderer.backdrop(scene(9), 480, third.signal);
+    const kept = renderer.backdrop(motif(9), 480);
+    const left = renderer.backdrop(motif(9), 480, third.signal);
     third.abort();
     expect((await sharp(await kept).metadata()).width).to.equal(480);
     await left;
   });
 
   it('bakes what the stage paints: the same adjustments at another density, within two steps of colour', async () => {
-    const drawn = sampleOf(createScene('headland', 7));
+    const drawn = sampleOf(createMotif('headland', 7));
     const whole = { width: 1920, height: 1080 };
     const source = await decode(await renderer.export(drawn, { width: 960, height: 540, format: 'png' }));
     adjustPixels(source, adjust, whole, drawn.part);
@@ -224,9 +224,9 @@ describe('making backdrops', function () {
     ).to.be.above(5);
   });
 
-  it('is sharp: a scene at full size has edges that one pixel of it can hold', async () => {
+  it('is sharp: a motif at full size has edges that one pixel of it can hold', async () => {
     const large = await decode(
-      await renderer.export(sampleOf(createScene('strata', 3)), { width: 3840, height: 2160, format: 'png' }),
+      await renderer.export(sampleOf(createMotif('strata', 3)), { width: 3840, height: 2160, format: 'png' }),
     );
     let steepest = 0;
     for (let y = 600; y < 1800; y++) {
@@ -307,12 +307,12 @@ describe('making backdrops', function () {
   });
 
   it('blurs a sliver of a screen as quickly as a screen', async () => {
-    const sliver = scene(3, { part: { x: 0, y: 0, width: 1, height: 1 }, adjust: { ...adjust, blur: 80 } });
+    const sliver = motif(3, { part: { x: 0, y: 0, width: 1, height: 1 }, adjust: { ...adjust, blur: 80 } });
     const start = performance.now();
     await renderer.backdrop({ ...sliver, source: { kind: 'gradient', ...flat } }, 960);
     const first = performance.now() - start;
     await renderer.backdrop(
-      { ...scene(3), source: { kind: 'gradient', ...flat }, adjust: { ...adjust, blur: 80 } },
+      { ...motif(3), source: { kind: 'gradient', ...flat }, adjust: { ...adjust, blur: 80 } },
       960,
     );
     // Before, each row took as many steps as the blur is wide: hundreds of times as long.
@@ -356,21 +356,21 @@ describe('making backdrops', function () {
   });
 
   it('says how large, how deep and how strongly packed a picture is', async () => {
-    const soft = await decode(await renderer.export(scene(3), { width: 640, height: 360, format: 'png' }));
+    const soft = await decode(await renderer.export(motif(3), { width: 640, height: 360, format: 'png' }));
     const packed = await sharp(soft.data, { raw: { width: 640, height: 360, channels: 4 } })
       .jpeg({ quality: 6 })
       .toBuffer();
     const facts = await pictures.facts((await pictures.add(fileOf(packed), 'packed.jpg')).id);
     expect(facts).to.deep.include({ width: 640, height: 360, depth: 8, isAnimated: false });
     expect(facts.blocks).to.be.above(2);
-    const whole = await renderer.export(scene(3), { width: 640, height: 360, format: 'png' });
+    const whole = await renderer.export(motif(3), { width: 640, height: 360, format: 'png' });
     const clean = await pictures.facts((await pictures.add(fileOf(whole), 'clean.png')).id);
     expect(clean.blocks).to.be.below(1.2);
   });
 
   it('leaves as PNG, WebP, AVIF and JPEG in exactly the pixels asked for', async () => {
     for (const format of ['png', 'webp', 'avif', 'jpeg'] as const) {
-      const bytes = await renderer.export(scene(2, { adjust }), { width: 321, height: 181, format });
+      const bytes = await renderer.export(motif(2, { adjust }), { width: 321, height: 181, format });
       const found = await sharp(bytes).metadata();
       expect([found.width, found.height], format).to.deep.equal([321, 181]);
       expect(found.format === 'heif' ? 'avif' : found.format).to.equal(format);
@@ -381,7 +381,7 @@ describe('making backdrops', function () {
   it('stops when it is cancelled, and works on afterwards', async () => {
     const stop = new AbortController();
     const work = renderer.export(
-      sampleOf(createScene('night', 1)),
+      sampleOf(createMotif('night', 1)),
       { width: 3840, height: 2160, format: 'avif' },
       stop.signal,
     );
@@ -391,7 +391,7 @@ describe('making backdrops', function () {
       (error: unknown) => error,
     );
     expect(failure).to.be.instanceOf(Cancelled);
-    const next = await renderer.export(scene(1), { width: 64, height: 36, format: 'png' });
+    const next = await renderer.export(motif(1), { width: 64, height: 36, format: 'png' });
     expect((await sharp(next).metadata()).width).to.equal(64);
   });
 

@@ -47,7 +47,7 @@ withApp('the backdrop', ({ server, open }) => {
 
   it('is painted at once while a setting is turned, and baked the same; before and after at a press', async () => {
     const page = await openBackdrop('/desk/bare-desk');
-    await page.getByRole('radio', { name: 'Scene' }).click();
+    await page.getByRole('radio', { name: 'Motif' }).click();
     await page.getByRole('button', { name: 'First light' }).click();
     await page.getByRole('button', { name: /^Adjust/ }).click();
     for (const [name, value] of [
@@ -142,14 +142,14 @@ withApp('the backdrop', ({ server, open }) => {
     const marks = page.locator('[data-rotation-mark]');
     expect(await marks.count()).to.equal(4);
     const lies = () => page.locator('[data-stage] img[data-backdrop]').last().getAttribute('src');
-    expect(decodeURIComponent((await lies()) ?? '')).to.contain('"scene":"headland"');
+    expect(decodeURIComponent((await lies()) ?? '')).to.contain('"motif":"headland"');
     // An hour on, past ten, the charts lie there.
     const thumb = page.getByRole('slider', { name: 'Time of day' });
     for (let step = 0; step < 4; step++) await thumb.press('PageUp');
     await page.waitForFunction(() =>
       decodeURIComponent(
         document.querySelector('[data-stage] img[data-backdrop]:last-of-type')?.getAttribute('src') ?? '',
-      ).includes('"scene":"contours"'),
+      ).includes('"motif":"contours"'),
     );
     await page.getByText('back to now').click();
 
@@ -166,11 +166,11 @@ withApp('the backdrop', ({ server, open }) => {
     const order = async () => {
       const rotation = await source('dawn-count');
       return rotation?.kind === 'rotation'
-        ? rotation.entries.map(({ source: one }) => (one.kind === 'scene' ? one.scene : one.kind))
+        ? rotation.entries.map(({ source: one }) => (one.kind === 'motif' ? one.motif : one.kind))
         : [];
     };
     expect(await order()).to.deep.equal(['contours', 'headland', 'bay', 'night']);
-    await page.getByRole('button', { name: 'Scene', exact: true }).click();
+    await page.getByRole('button', { name: 'Motif', exact: true }).click();
     await page.getByRole('button', { name: 'Remove The bay all day' }).click();
     await page.getByRole('radio', { name: 'With the sun' }).click();
     await untilKept(page);
@@ -197,7 +197,7 @@ withApp('the backdrop', ({ server, open }) => {
     const page = await openBackdrop('/desk/bare-desk');
     await page.getByRole('button', { name: 'another for…' }).click();
     await page.getByRole('menuitem', { name: 'In the dark half' }).click();
-    await page.getByRole('radio', { name: 'Scene' }).click();
+    await page.getByRole('radio', { name: 'Motif' }).click();
     await page.getByRole('button', { name: 'Night over the bay' }).click();
     const lies = () =>
       page

@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { bareDesk } from '../../demo/bare-desk.ts';
 import { contrast } from '../../core/values/colour.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
-import { createBackdrop, createScene } from '../../core/desk/defaults.ts';
+import { createBackdrop, createMotif } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Finish } from '../../core/values/finish.ts';
 import type { Rect } from '../../core/values/geometry.ts';
@@ -43,7 +43,7 @@ function deskOfFinishes(): Desk {
     ...desk,
     name: 'Finishes',
     backdrops: [
-      createBackdrop('backdrop', createScene('headland', 5), { adjust: { brightness: -8, blur: 4 } }),
+      createBackdrop('backdrop', createMotif('headland', 5), { adjust: { brightness: -8, blur: 4 } }),
     ],
     look: {
       ...desk.look,

@@ -38,7 +38,7 @@ withApp('the studio', ({ server, open }) => {
   it('draws the palette from the backdrop, with text that can be read, and every part follows', async () => {
     const page = await open('/desk/dawn-count');
     await page.getByRole('button', { name: 'Backdrop' }).click();
-    await page.getByRole('radio', { name: 'Scene' }).click();
+    await page.getByRole('radio', { name: 'Motif' }).click();
     await page.getByRole('button', { name: 'Reed marsh' }).click();
     await page.getByRole('button', { name: 'Palette' }).click();
     // Pointed at, a palette is only shown; gone from, the desk has its own again.
@@ -54,7 +54,7 @@ withApp('the studio', ({ server, open }) => {
     await page.getByRole('heading', { name: 'Palette', level: 2 }).hover();
     await untilKept(page);
     const { look, backdrops } = (await stored(server, 'dawn-count')).desk;
-    expect(backdrops[0]?.source).to.include({ kind: 'scene', scene: 'marsh' });
+    expect(backdrops[0]?.source).to.include({ kind: 'motif', motif: 'marsh' });
     const roles = { light: resolveRoles(look.roles.light), dark: resolveRoles(look.roles.dark) };
     for (const half of ['light', 'dark'] as const) {
       for (const surface of ['ground', 'surface', 'raised'] as const)
@@ -150,6 +150,47 @@ withApp('the studio', ({ server, open }) => {
     await page.keyboard.press('Enter');
     await untilKept(page);
     await page.keyboard.press('Control+z');
+  });
+
+  it('keeps what was typed and says why where an option can’t be taken; the work goes on and is saved', async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'load').click();
+    const span = page.getByRole('textbox', { name: 'Graph over' });
+    await span.fill('20.5');
+    await page.keyboard.press('Enter');
+    await page.getByText('Not taken: write a whole number from 1 to 120.').waitFor();
+    expect(await span.inputValue()).to.equal('20.5');
+    expect(await page.getByRole('button', { name: 'Nothing to undo' }).isVisible()).to.equal(true);
+    await page.keyboard.press('Escape');
+    expect(await span.inputValue()).to.equal('30');
+    await span.fill('45');
+    await page.keyboard.press('Enter');
+    await untilKept(page);
+    expect((await stored(server, 'dawn-count')).desk.widgets[2]?.options['span']).to.equal(45);
+    await page.keyboard.press('Control+z');
+    await untilKept(page, { isNew: false });
+  });
+
+  it('keeps work that can’t be opened aside, and offers it as a file', async () => {
+    const page = await open('/desk/night-watch');
+    await page.locator('[data-stage]').waitFor();
+    await page.evaluate(() =>
+      localStorage.setItem(
+        'velvet-ledge:unsaved:night-watch',
+        '{"desk": {"format": 3, "name": 5}, "basedOn": 1}',
+      ),
+    );
+    await page.reload();
+    await page.getByRole('dialog', { name: 'Work that can’t be opened' }).waitFor();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save it as a file' }).click(),
+    ]);
+    expect(download.suggestedFilename()).to.equal('night-watch-unsaved.json');
+    await page.getByRole('button', { name: 'Let go of it' }).click();
+    await page.reload();
+    await page.locator('[data-stage]').waitFor();
+    expect(await page.getByRole('dialog').count()).to.equal(0);
   });
 
   it('works by the keyboard alone: add, select, nudge, hang, lock, remove', async () => {

@@ -4,8 +4,8 @@ import sharp from 'sharp';
 import { zipSync, strToU8, type Zippable } from 'fflate';
 import { writeBundle } from '../../core/bundle/bundle.ts';
 import { sampleOf } from '../../core/backdrop/drawn.ts';
-import { sceneNames } from '../../core/backdrop/names.ts';
-import { createBackdrop, createPicture, createScene } from '../../core/desk/defaults.ts';
+import { motifNames } from '../../core/backdrop/names.ts';
+import { createBackdrop, createPicture, createMotif } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import type { RunningServer } from '../support/app.ts';
@@ -225,7 +225,7 @@ export async function fuzzServer(
   }
 
   async function backdrops(): Promise<void> {
-    const drawn = sampleOf(createScene(chance.of(sceneNames), chance.below(4)));
+    const drawn = sampleOf(createMotif(chance.of(motifNames), chance.below(4)));
     const odd = misshapen(drawn, chance);
     const query = encodeURIComponent(JSON.stringify(odd));
     await send('backdrops', `/api/backdrops?width=${chance.of([240, 480, 1e9, -1])}&drawn=${query}`);

@@ -1,7 +1,6 @@
 import { create } from 'zustand';
-import { shareUnchanged } from '../../core/values/share.ts';
 import { rectsOn } from '../../core/scene/parts.ts';
-import { solve } from '../../core/scene/solve.ts';
+import { createSolver } from '../../core/scene/solver.ts';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import type { Half } from '../../core/values/roles.ts';
@@ -16,15 +15,19 @@ import { prepareType } from './drawing.ts';
  */
 export const useScene = create<{ scene: Scene | null }>()(() => ({ scene: null }));
 
+let solver = createSolver();
+
 function refresh(): void {
   const desk = useDesk.getState().history?.present;
-  const previous = useScene.getState().scene;
+  if (!desk) {
+    solver = createSolver();
+    useScene.setState({ scene: null });
+    return;
+  }
   // Measured with what is known already; once the rest is learned, again.
-  if (desk) void prepareType(desk)?.then(refresh);
-  const scene = desk
-    ? shareUnchanged(previous ?? undefined, solve(desk, conditionsOf(useConditions.getState())))
-    : null;
-  if (scene !== previous) useScene.setState({ scene });
+  void prepareType(desk)?.then(refresh);
+  const scene = solver(desk, conditionsOf(useConditions.getState()));
+  if (scene !== useScene.getState().scene) useScene.setState({ scene });
 }
 
 useDesk.subscribe((state, before) => {

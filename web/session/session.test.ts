@@ -35,6 +35,52 @@ describe('the desk that is open', () => {
     globalThis.fetch = realFetch;
   });
 
+  it('is the one that was opened last, however late the answers come', async () => {
+    const waiting: (() => void)[] = [];
+    globalThis.fetch = async (input) => {
+      const id = String(input).split('/').at(-1);
+      if (id === 'dawn-count') await new Promise<void>((resolve) => waiting.push(resolve));
+      return new Response(
+        JSON.stringify({ desk: { ...dawnCount(), id, name: `Desk ${id}` }, revision: 1, savedAt: 1 }),
+      );
+    };
+    const slow = useDesk.getState().open('dawn-count');
+    await new Promise((resolve) => setImmediate(resolve));
+    await useDesk.getState().open('night-watch');
+    expect(present()?.id).to.equal('night-watch');
+    for (const answer of waiting) answer();
+    await slow;
+    expect(present()?.id).to.equal('night-watch');
+    // Nor does one come back that was closed meanwhile.
+    const closed = useDesk.getState().open('dawn-count');
+    await new Promise((resolve) => setImmediate(resolve));
+    useDesk.getState().close();
+    for (const answer of waiting) answer();
+    await closed;
+    expect(present()).to.equal(undefined);
+  });
+
+  it('takes no change that could not be saved, says why, and ends a gesture where it began', async () => {
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored() }) });
+    await useDesk.getState().open('dawn-count');
+    const { edit, turn, endGesture } = useDesk.getState();
+    const before = present();
+    expect(edit(edits.setWidgetOptions('load', { span: 20.5 }))).to.equal(false);
+    expect(useDesk.getState().refusal?.sentence).to.match(/^widgets\[2\]\.options\.span: /);
+    expect(present()).to.equal(before);
+    expect(turn(edits.setWidgets(['clock'], { scale: 2 }))).to.equal(true);
+    expect(turn(edits.setWidgets(['clock'], { scale: 99 }))).to.equal(false);
+    expect(present()?.widgets[0]?.scale).to.equal(2);
+    endGesture();
+    expect(useDesk.getState().history?.past).to.have.length(1);
+    const [widget] = present()?.widgets ?? [];
+    if (widget) expect(turn(edits.addWidget(widget))).to.equal(true);
+    endGesture();
+    expect(useDesk.getState().refusal?.sentence).to.match(/is used twice/);
+    expect(useDesk.getState().history?.past).to.have.length(1);
+    expect(useDesk.getState().history?.gesture).to.equal(null);
+  });
+
   it('says why there is none', async () => {
     serve({
       'GET /api/desks/lost': () => ({ status: 404, body: { detail: 'This desk is not on the shelf.' } }),

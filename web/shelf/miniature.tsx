@@ -1,21 +1,15 @@
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Desk } from '../../core/desk/desk.ts';
-import { shareUnchanged } from '../../core/values/share.ts';
-import { solve } from '../../core/scene/solve.ts';
-import type { Scene } from '../../core/scene/scene.ts';
+import { createSolver } from '../../core/scene/solver.ts';
 import { ScreenView } from '../render/screen-view.tsx';
 
 /** A desk, live and small: all of its screens, as they stand beside each other. */
 export const Miniature = memo(function Miniature({ desk, moment }: { desk: Desk; moment: number }) {
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
-  const previous = useRef<Scene | undefined>(undefined);
-  const scene = useMemo(() => solve(desk, { moment }), [desk, moment]);
-  const shared = shareUnchanged(previous.current, scene);
+  const [solver] = useState(createSolver);
+  const shared = useMemo(() => solver(desk, { moment }), [solver, desk, moment]);
 
-  useLayoutEffect(() => {
-    previous.current = shared;
-  });
   useLayoutEffect(() => {
     const element = box.current;
     if (!element) return;

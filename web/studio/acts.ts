@@ -4,6 +4,7 @@ import { toast } from '../ui/toast.ts';
 import { alignRects, distributeRects } from '../../core/arrange/align.ts';
 import type { Axis, Point, Rect, Side } from '../../core/values/geometry.ts';
 import { hangFromPoint } from '../../core/arrange/place.ts';
+import type { Part } from '../../core/desk/desk.ts';
 import { createDock, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import { freePlace } from '../../core/desk/ground.ts';
@@ -50,6 +51,13 @@ export function titleOfWidget(widget: Pick<Widget, 'type' | 'face'>): string {
 
 export function titleOfEdge(edge: Pick<Edge, 'kind'>): string {
   return edge.kind === 'panel' ? 'Panel' : 'Dock';
+}
+
+/** A part as one of several that may be meant. */
+export function nameOfPart(part: Part): string {
+  return 'options' in part
+    ? `the ${titleOfWidget(part).toLowerCase()} (${part.face})`
+    : `the ${titleOfEdge(part).toLowerCase()} at the ${part.side}`;
 }
 
 export function titleOfItem(item: Item): string {

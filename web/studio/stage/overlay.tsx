@@ -1,3 +1,4 @@
+import { rectsOn } from '../../../core/scene/parts.ts';
 import { useLegibilityShown } from '../chapters/look/view.ts';
 import clsx from 'clsx';
 import { Lock } from 'lucide-react';
@@ -312,9 +313,7 @@ function Hints({ screen, scale }: { screen: SceneScreen; scale: number }) {
 function restingDistances(screen: SceneScreen, selection: readonly string[]): Distance[] {
   const widget = selection.length === 1 ? screen.widgets.find(({ id }) => id === selection[0]) : undefined;
   if (!widget) return [];
-  const others = [...screen.edges, ...screen.widgets]
-    .filter(({ id }) => id !== widget.id)
-    .map(({ rect }) => rect);
+  const others = [...rectsOn(screen)].filter(([id]) => id !== widget.id).map(([, rect]) => rect);
   return distancesAround(widget.rect, others, screen.rect);
 }
 

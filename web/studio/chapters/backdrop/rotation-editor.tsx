@@ -22,10 +22,10 @@ import { FolderOpen, GripVertical, Plus, X } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useRef, useState } from 'react';
 import { SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
-import { factsOf, sceneNames } from '../../../../core/backdrop/names.ts';
+import { factsOf, motifNames } from '../../../../core/backdrop/names.ts';
 import { changesBetween, rotationAt } from '../../../../core/backdrop/rotation.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
-import { createScene } from '../../../../core/desk/defaults.ts';
+import { createMotif } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WallTime } from '../../../../core/values/earth.ts';
 import { MOST_MINUTES, Rotation, type PlainSource } from '../../../../core/backdrop/schema.ts';
@@ -45,8 +45,8 @@ import { KindChoice } from './source-editor.tsx';
 
 export function titleOfSource(source: PlainSource): string {
   switch (source.kind) {
-    case 'scene':
-      return factsOf(source.scene).title;
+    case 'motif':
+      return factsOf(source.motif).title;
     case 'picture':
       return source.name;
     case 'gradient':
@@ -64,7 +64,7 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
   const set = (label: string, change: Partial<Rotation>) =>
     edit(named(label, edits.setSource(backdrop.id, { ...rotation, ...change })));
   const add = (source: PlainSource) => edit(edits.addEntry(backdrop.id, { id: nanoid(8), source }));
-  const used = rotation.entries.flatMap(({ source }) => (source.kind === 'scene' ? [source.scene] : []));
+  const used = rotation.entries.flatMap(({ source }) => (source.kind === 'motif' ? [source.motif] : []));
   return (
     <div className="mt-4 grid gap-3">
       <KindChoice backdrop={backdrop} />
@@ -84,9 +84,9 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
         />
         <div className="mt-1 flex gap-2">
           <Button
-            onClick={() => add(createScene(sceneNames.find((name) => !used.includes(name)) ?? 'headland', 7))}
+            onClick={() => add(createMotif(motifNames.find((name) => !used.includes(name)) ?? 'headland', 7))}
           >
-            <Plus size={15} /> Scene
+            <Plus size={15} /> Motif
           </Button>
           <Button onClick={() => file.current?.click()}>
             <FolderOpen size={15} /> Pictures…

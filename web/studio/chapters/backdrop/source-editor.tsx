@@ -1,5 +1,5 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import { createScene } from '../../../../core/desk/defaults.ts';
+import { createMotif } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
@@ -9,13 +9,13 @@ import { choosePicture } from '../../pictures.ts';
 import { Segmented } from '../../../ui/choice.tsx';
 import { GradientEditor } from './gradient-editor.tsx';
 import { ChoosePicture, PictureEditor } from './picture-editor.tsx';
-import { SceneEditor } from './scene-editor.tsx';
+import { MotifEditor } from './motif-editor.tsx';
 import type { EditedSource } from './use-backdrop.ts';
 
 type Kind = Source['kind'];
 
 const kinds: { value: Kind; label: string }[] = [
-  { value: 'scene', label: 'Scene' },
+  { value: 'motif', label: 'Motif' },
   { value: 'picture', label: 'Picture' },
   { value: 'gradient', label: 'Gradient' },
   { value: 'rotation', label: 'Rotation' },
@@ -70,7 +70,7 @@ export function KindChoice({
       );
       return;
     }
-    const next = kind === 'scene' ? createScene('headland', 7) : startGradient;
+    const next = kind === 'motif' ? createMotif('headland', 7) : startGradient;
     if (edited) edited.set('Backdrop', next);
     else edit(edits.setSource(backdrop.id, next));
   }
@@ -98,7 +98,7 @@ export function SourceEditor({
   return (
     <div className="mt-4 grid gap-3 first:mt-0">
       <KindChoice backdrop={backdrop} edited={edited} isEntry={isEntry} />
-      {source.kind === 'scene' && <SceneEditor edited={edited} scene={source} />}
+      {source.kind === 'motif' && <MotifEditor edited={edited} motif={source} />}
       {source.kind === 'gradient' && <GradientEditor edited={edited} gradient={source} />}
       {source.kind === 'picture' && <PictureEditor edited={edited} picture={source} />}
       <ChoosePicture edited={edited} isPicture={source.kind === 'picture'} />

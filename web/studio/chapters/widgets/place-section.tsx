@@ -1,3 +1,5 @@
+import { partsOf } from '../../../../core/desk/parts.ts';
+import { rectsOn } from '../../../../core/scene/parts.ts';
 import clsx from 'clsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
@@ -10,7 +12,7 @@ import { groundOf } from '../../../session/scene.ts';
 import { Row, Section } from '../../../ui/section.tsx';
 import { Segmented, SelectField } from '../../../ui/choice.tsx';
 import { Fields } from '../../form/form.tsx';
-import { titleOfEdge, titleOfWidget } from '../../acts.ts';
+import { nameOfPart } from '../../acts.ts';
 import { SNAP_MARGIN } from '../../stage/drag.ts';
 
 const pointTitles: Record<NinePoint, string> = {
@@ -127,23 +129,10 @@ function neighboursOf(widget: Widget, only?: string): { value: string; label: st
   const here = currentScreen();
   if (!desk || !here) return [];
   const guests = hangingFrom(widget.id, desk.widgets);
-  const ids = new Set(
-    [...here.edges, ...here.widgets].map(({ id }) => id).filter((id) => only === undefined || id === only),
-  );
-  return [
-    ...desk.edges
-      .filter(({ id }) => ids.has(id))
-      .map((edge) => ({
-        value: edge.id,
-        label: `the ${titleOfEdge(edge).toLowerCase()} at the ${edge.side}`,
-      })),
-    ...desk.widgets
-      .filter(({ id }) => ids.has(id) && !guests.has(id))
-      .map((other) => ({
-        value: other.id,
-        label: `the ${titleOfWidget(other).toLowerCase()} (${other.face})`,
-      })),
-  ];
+  const rects = rectsOn(here);
+  return partsOf(desk)
+    .filter(({ id }) => rects.has(id) && !guests.has(id) && (only === undefined || id === only))
+    .map((part) => ({ value: part.id, label: nameOfPart(part) }));
 }
 
 /** The nine points; arrows move among them as they lie. */

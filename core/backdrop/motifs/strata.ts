@@ -7,14 +7,14 @@ import {
   round,
   sheet,
   upright,
-  type SceneDrawing,
-  type SceneInput,
+  type MotifDrawing,
+  type MotifInput,
 } from '../draw.ts';
 
 const sheets = ['#f3d9b8', '#e6a583', '#c8707a', '#8f4f7d', '#563d72', '#2b2a55', '#161a3a'];
 
 /** Sheets of cut paper, one before the other, each with the shadow that it throws on the one behind it. */
-export function strata({ seed, control }: SceneInput): SceneDrawing {
+export function strata({ seed, control }: MotifInput): MotifDrawing {
   const count = Math.round(4 + 8 * control('layers'));
   const relief = 40 + 320 * control('relief');
   const deep = 4 + 34 * control('depth');

@@ -1,8 +1,8 @@
 import { mix } from '../../values/colour.ts';
-import { HEIGHT, WIDTH, fractal, n, sheet, upright, type SceneDrawing, type SceneInput } from '../draw.ts';
+import { HEIGHT, WIDTH, fractal, n, sheet, upright, type MotifDrawing, type MotifInput } from '../draw.ts';
 
 /** Wet sand after the ebb: ripple upon ripple, lit from one side. */
-export function tide({ seed, control }: SceneInput): SceneDrawing {
+export function tide({ seed, control }: MotifInput): MotifDrawing {
   const count = Math.round(80 - 68 * control('scale'));
   const grow = 46 / count;
   const relief = 0.3 + 1.4 * control('relief');

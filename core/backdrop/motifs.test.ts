@@ -2,15 +2,15 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import sharp from 'sharp';
 import { moon } from './moon.ts';
-import { factsOf, sceneNames } from './names.ts';
-import { drawScene, plainScene, type SceneSpec } from './scenes.ts';
+import { factsOf, motifNames } from './names.ts';
+import { drawMotif, plainMotif, type MotifSpec } from './motifs.ts';
 
-describe('drawn scenes', () => {
-  for (const scene of sceneNames) {
-    it(`${scene} is the same for the same seed, another for another, and fills the picture`, async () => {
-      const svg = drawScene(plainScene(scene, 7), 640, 360);
-      expect(drawScene(plainScene(scene, 7), 640, 360)).to.equal(svg);
-      expect(drawScene(plainScene(scene, 8), 640, 360)).not.to.equal(svg);
+describe('drawn motifs', () => {
+  for (const motif of motifNames) {
+    it(`${motif} is the same for the same seed, another for another, and fills the picture`, async () => {
+      const svg = drawMotif(plainMotif(motif, 7), 640, 360);
+      expect(drawMotif(plainMotif(motif, 7), 640, 360)).to.equal(svg);
+      expect(drawMotif(plainMotif(motif, 8), 640, 360)).not.to.equal(svg);
       expect(svg).not.to.match(/NaN|undefined|Infinity/);
       const { data, info } = await sharp(Buffer.from(svg))
         .ensureAlpha()
@@ -26,15 +26,15 @@ describe('drawn scenes', () => {
   }
 });
 
-describe('drawn scenes, whatever they are told', () => {
-  const spec = fc.constantFrom(...sceneNames).chain((scene) =>
+describe('drawn motifs, whatever they are told', () => {
+  const spec = fc.constantFrom(...motifNames).chain((motif) =>
     fc.record({
-      scene: fc.constant(scene),
+      motif: fc.constant(motif),
       seed: fc.nat(2 ** 31 - 1),
       controls: fc.record(
         Object.fromEntries(
           // Beyond what the column offers, too: a document may hold anything between 0 and 100.
-          factsOf(scene).controls.map(({ id }) => [id, fc.constantFrom(0, 0.5, 37.3, 99.9, 100)]),
+          factsOf(motif).controls.map(({ id }) => [id, fc.constantFrom(0, 0.5, 37.3, 99.9, 100)]),
         ),
       ),
       colours: fc.constantFrom(null, ['#102030'], ['#000000', '#ffffff'], ['#1d2b3a', '#8a5b87', '#f2d7a0']),
@@ -53,7 +53,7 @@ describe('drawn scenes, whatever they are told', () => {
     this.timeout(240_000);
     await fc.assert(
       fc.asyncProperty(spec, async (told) => {
-        const svg = drawScene(told as SceneSpec, 96, 54);
+        const svg = drawMotif(told as MotifSpec, 96, 54);
         expect(svg).not.to.match(/NaN|undefined|Infinity|null|="-?\d*e/);
         expect(svg.length).to.be.below(2_000_000);
         for (const [, colour] of svg.matchAll(/(?:fill|stroke|stop-color)="([^"]*)"/g))
@@ -69,15 +69,15 @@ describe('drawn scenes, whatever they are told', () => {
   });
 
   it('are as wide as the screen they are for: nothing is stretched, the middle stays in the middle', async () => {
-    for (const scene of sceneNames) {
+    for (const motif of motifNames) {
       const pixels = (width: number, height: number) =>
-        sharp(Buffer.from(drawScene(plainScene(scene, 3), width, height))).removeAlpha();
+        sharp(Buffer.from(drawMotif(plainMotif(motif, 3), width, height))).removeAlpha();
       const wide = pixels(480, 270);
       const upright = await pixels(152, 270).raw().toBuffer();
       const cut = await wide.extract({ left: 164, top: 0, width: 152, height: 270 }).raw().toBuffer();
       let sum = 0;
       for (let at = 0; at < cut.length; at++) sum += Math.abs((cut[at] ?? 0) - (upright[at] ?? 0));
-      expect(sum / cut.length, scene).to.be.below(3);
+      expect(sum / cut.length, motif).to.be.below(3);
     }
   });
 });

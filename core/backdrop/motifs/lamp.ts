@@ -1,9 +1,9 @@
 import { mix } from '../../values/colour.ts';
 import { createRandom } from '../../sources/noise.ts';
-import { HEIGHT, WIDTH, n, round, sheet, upright, type SceneDrawing, type SceneInput } from '../draw.ts';
+import { HEIGHT, WIDTH, n, round, sheet, upright, type MotifDrawing, type MotifInput } from '../draw.ts';
 
 /** Harbour lamps out of focus behind a wet pane. */
-export function lamp({ seed, control }: SceneInput): SceneDrawing {
+export function lamp({ seed, control }: MotifInput): MotifDrawing {
   const hues = ['#ffb45e', '#ff8d5c', '#ffd995', '#e86a6f', '#6fb7c8'];
   const random = createRandom(seed);
   const quay = 650;

@@ -9,12 +9,12 @@ import {
   sheet,
   upright,
   type RidgeShape,
-  type SceneDrawing,
-  type SceneInput,
+  type MotifDrawing,
+  type MotifInput,
 } from '../draw.ts';
 
 /** Ridges of firs, each paler than the one before it, with fog in the valleys. */
-export function fog({ seed, control, sky }: SceneInput): SceneDrawing {
+export function fog({ seed, control, sky }: MotifInput): MotifDrawing {
   const count = Math.round(4 + 4 * control('ridges'));
   // Fog lies all night, and has lifted once the sun stands twenty degrees high.
   const thick = sky ? Math.max(0.06, Math.min(1, 1 - sky.sun / 20)) : control('fog');

@@ -10,12 +10,12 @@ import {
   round,
   sheet,
   upright,
-  type SceneDrawing,
-  type SceneInput,
+  type MotifDrawing,
+  type MotifInput,
 } from '../draw.ts';
 
 /** Stars and a faint band of light over a dark coast, with one beam turning. */
-export function night({ seed, control, sky }: SceneInput): SceneDrawing {
+export function night({ seed, control, sky }: MotifInput): MotifDrawing {
   const lightX = 1512;
   const lightY = 838;
   const defs =
@@ -67,7 +67,7 @@ export function night({ seed, control, sky }: SceneInput): SceneDrawing {
   };
 }
 
-function moonIn(sky: SceneInput['sky'], chosen: number): string {
+function moonIn(sky: MotifInput['sky'], chosen: number): string {
   if (sky)
     return sky.moon > 0
       ? moon({ x: 520, y: 700 - (Math.min(60, sky.moon) / 60) * 560, r: 44, phase: sky.phase })

@@ -1,20 +1,20 @@
 import { clamp } from '../values/geometry.ts';
 import { fromLab, toLab } from '../values/colour.ts';
-import { toSvg, type SceneDrawing, type SceneInput } from './draw.ts';
-import { factsOf, type SceneName } from './names.ts';
+import { toSvg, type MotifDrawing, type MotifInput } from './draw.ts';
+import { factsOf, type MotifName } from './names.ts';
 import type { Sky } from './sky.ts';
-import { bay } from './scenes/bay.ts';
-import { contours } from './scenes/contours.ts';
-import { fog } from './scenes/fog.ts';
-import { headland } from './scenes/headland.ts';
-import { lamp } from './scenes/lamp.ts';
-import { marsh } from './scenes/marsh.ts';
-import { night } from './scenes/night.ts';
-import { strata } from './scenes/strata.ts';
-import { tide } from './scenes/tide.ts';
+import { bay } from './motifs/bay.ts';
+import { contours } from './motifs/contours.ts';
+import { fog } from './motifs/fog.ts';
+import { headland } from './motifs/headland.ts';
+import { lamp } from './motifs/lamp.ts';
+import { marsh } from './motifs/marsh.ts';
+import { night } from './motifs/night.ts';
+import { strata } from './motifs/strata.ts';
+import { tide } from './motifs/tide.ts';
 import { lookUp } from '../values/look-up.ts';
 
-const drawings: Record<SceneName, (input: SceneInput) => SceneDrawing> = {
+const drawings: Record<MotifName, (input: MotifInput) => MotifDrawing> = {
   headland,
   bay,
   marsh,
@@ -26,9 +26,9 @@ const drawings: Record<SceneName, (input: SceneInput) => SceneDrawing> = {
   strata,
 };
 
-/** All that a drawn scene depends on. */
-export interface SceneSpec {
-  scene: SceneName;
+/** All that a drawn motif depends on. */
+export interface MotifSpec {
+  motif: MotifName;
   seed: number;
   /** 0 to 100; those left out stand where they start. */
   controls: Readonly<Record<string, number>>;
@@ -37,16 +37,16 @@ export interface SceneSpec {
   sky: Sky | null;
 }
 
-export function plainScene(scene: SceneName, seed: number): SceneSpec {
-  return { scene, seed, controls: {}, colours: null, sky: null };
+export function plainMotif(motif: MotifName, seed: number): MotifSpec {
+  return { motif, seed, controls: {}, colours: null, sky: null };
 }
 
-/** A scene as an SVG document of a size in px. The same arguments give the same text. */
-export function drawScene(spec: SceneSpec, width: number, height: number): string {
-  const { scene, seed, controls, colours, sky } = spec;
-  const starts = new Map(factsOf(scene).controls.map(({ id, start }) => [id, start]));
+/** A motif as an SVG document of a size in px. The same arguments give the same text. */
+export function drawMotif(spec: MotifSpec, width: number, height: number): string {
+  const { motif, seed, controls, colours, sky } = spec;
+  const starts = new Map(factsOf(motif).controls.map(({ id, start }) => [id, start]));
   const control = (id: string) => clamp(lookUp(controls, id) ?? starts.get(id) ?? 50, 0, 100) / 100;
-  const svg = toSvg(drawings[scene]({ seed, control, sky }), width, height);
+  const svg = toSvg(drawings[motif]({ seed, control, sky }), width, height);
   return colours ? recolour(svg, colours) : svg;
 }
 

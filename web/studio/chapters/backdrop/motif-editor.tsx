@@ -1,9 +1,9 @@
 import clsx from 'clsx';
 import { Dices } from 'lucide-react';
 import { SAMPLE_SEED, SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
-import { factsOf, sceneNames, type SceneName } from '../../../../core/backdrop/names.ts';
-import { createScene } from '../../../../core/desk/defaults.ts';
-import { DrawnScene, Percent } from '../../../../core/backdrop/schema.ts';
+import { factsOf, motifNames, type MotifName } from '../../../../core/backdrop/names.ts';
+import { createMotif } from '../../../../core/desk/defaults.ts';
+import { Motif, Percent } from '../../../../core/backdrop/schema.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button } from '../../../ui/buttons.tsx';
@@ -13,32 +13,32 @@ import { shapeOf } from '../../form/schema.ts';
 import type { EditedSource } from './use-backdrop.ts';
 import { lookUp } from '../../../../core/values/look-up.ts';
 
-/** A scene that the project draws: which, from which seed, and its few controls. */
-export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: DrawnScene }) {
+/** A motif that the project draws: which, from which seed, and its few controls. */
+export function MotifEditor({ edited, motif }: { edited: EditedSource; motif: Motif }) {
   const { endGesture } = useDesk.getState();
-  const { controls, follows } = factsOf(scene.scene);
-  const isFollowing = follows !== null && scene.follows;
+  const { controls, follows } = factsOf(motif.motif);
+  const isFollowing = follows !== null && motif.follows;
   const silent = new Set(isFollowing ? follows.instead : []);
   return (
     <>
-      <div className="grid grid-cols-3 gap-1.5" role="group" aria-label="Drawn scenes">
-        {sceneNames.map((name) => (
-          <SceneCard
+      <div className="grid grid-cols-3 gap-1.5" role="group" aria-label="Drawn motifs">
+        {motifNames.map((name) => (
+          <MotifCard
             key={name}
             name={name}
-            isChosen={scene.scene === name}
+            isChosen={motif.motif === name}
             onPress={() =>
-              edited.set('Backdrop', { ...createScene(name, scene.seed), colours: scene.colours })
+              edited.set('Backdrop', { ...createMotif(name, motif.seed), colours: motif.colours })
             }
           />
         ))}
       </div>
-      <Section title={factsOf(scene.scene).title} note="sharp at any size">
+      <Section title={factsOf(motif.motif).title} note="sharp at any size">
         <Fields
-          schema={DrawnScene}
-          values={scene}
+          schema={Motif}
+          values={motif}
           only={follows ? ['colours', 'follows'] : ['colours']}
-          onTurn={(change, label) => edited.turn(label, { ...scene, ...change })}
+          onTurn={(change, label) => edited.turn(label, { ...motif, ...change })}
           onEnd={endGesture}
         />
         {follows && <p className="text-[12px] text-dust">The moment on the ledge gives {follows.what}.</p>}
@@ -48,9 +48,9 @@ export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: Dr
             <Field
               key={id}
               shape={shapeOf(Percent, { label: title, control: 'slider' })}
-              value={lookUp(scene.controls as Record<string, number>, id) ?? start}
+              value={lookUp(motif.controls as Record<string, number>, id) ?? start}
               onTurn={(value) =>
-                edited.turn(title, { ...scene, controls: { ...scene.controls, [id]: value as number } })
+                edited.turn(title, { ...motif, controls: { ...motif.controls, [id]: value as number } })
               }
               onEnd={endGesture}
             />
@@ -58,7 +58,7 @@ export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: Dr
         <div className="mt-1">
           <Button
             onClick={() =>
-              edited.set('Draw it differently', { ...scene, seed: (scene.seed * 31 + 17) % 100_000 })
+              edited.set('Draw it differently', { ...motif, seed: (motif.seed * 31 + 17) % 100_000 })
             }
           >
             <Dices size={15} /> Draw it differently
@@ -69,7 +69,7 @@ export function SceneEditor({ edited, scene }: { edited: EditedSource; scene: Dr
   );
 }
 
-function SceneCard({ name, isChosen, onPress }: { name: SceneName; isChosen: boolean; onPress: () => void }) {
+function MotifCard({ name, isChosen, onPress }: { name: MotifName; isChosen: boolean; onPress: () => void }) {
   const { title } = factsOf(name);
   return (
     <button
@@ -83,7 +83,7 @@ function SceneCard({ name, isChosen, onPress }: { name: SceneName; isChosen: boo
       )}
     >
       <img
-        src={backdropAddress(sampleOf(createScene(name, SAMPLE_SEED)), SAMPLE_WIDTH)}
+        src={backdropAddress(sampleOf(createMotif(name, SAMPLE_SEED)), SAMPLE_WIDTH)}
         alt={title}
         loading="lazy"
         className="size-full object-cover"

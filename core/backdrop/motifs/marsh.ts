@@ -9,12 +9,12 @@ import {
   round,
   sheet,
   upright,
-  type SceneDrawing,
-  type SceneInput,
+  type MotifDrawing,
+  type MotifInput,
 } from '../draw.ts';
 
 /** Still water and reeds under a pale green morning. */
-export function marsh({ seed, control }: SceneInput): SceneDrawing {
+export function marsh({ seed, control }: MotifInput): MotifDrawing {
   const water = 640;
   const defs =
     upright('sky', [

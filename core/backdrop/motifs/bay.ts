@@ -11,8 +11,8 @@ import {
   round,
   sheet,
   upright,
-  type SceneDrawing,
-  type SceneInput,
+  type MotifDrawing,
+  type MotifInput,
 } from '../draw.ts';
 
 /** Colours of the sky at the top, in the middle and at the horizon, and of the light, by the sun's height. */
@@ -42,7 +42,7 @@ function tonesAt(sun: number) {
 }
 
 /** What the bay is drawn from: the sun's height gives every colour, the moon stands where it is. */
-function setBay({ seed, control, sky }: SceneInput) {
+function setBay({ seed, control, sky }: MotifInput) {
   const sun = sky ? sky.sun : -18 + control('hour') * 60;
   const isRising = sky?.isRising ?? true;
   const horizon = 690 + (0.5 - control('horizon')) * 240;
@@ -67,7 +67,7 @@ function setBay({ seed, control, sky }: SceneInput) {
 type Bay = ReturnType<typeof setBay>;
 
 /** One bay from night to noon and back. */
-export function bay(input: SceneInput): SceneDrawing {
+export function bay(input: MotifInput): MotifDrawing {
   const set = setBay(input);
   return { defs: colourDefs(set), body: skyOf(set) + shoresOf(set) + seaOf(set) + nearOf(set) };
 }

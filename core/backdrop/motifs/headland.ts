@@ -10,12 +10,12 @@ import {
   round,
   sheet,
   upright,
-  type SceneDrawing,
-  type SceneInput,
+  type MotifDrawing,
+  type MotifInput,
 } from '../draw.ts';
 
 /** A low sun between layered headlands and the sea, seen through the haze of a cold dawn. */
-export function headland({ seed, control }: SceneInput): SceneDrawing {
+export function headland({ seed, control }: MotifInput): MotifDrawing {
   const horizon = 742 + (0.5 - control('horizon')) * 260;
   const shift = horizon - 742;
   const sunX = 1300;

@@ -1,13 +1,13 @@
 import { contours as contourLines } from 'd3-contour';
 import { mix } from '../../values/colour.ts';
 import { createRandom, hash } from '../../sources/noise.ts';
-import { HEIGHT, WIDTH, n, round, sheet, type SceneDrawing, type SceneInput } from '../draw.ts';
+import { HEIGHT, WIDTH, n, round, sheet, type MotifDrawing, type MotifInput } from '../draw.ts';
 
 const COLUMNS = 192;
 const ROWS = 108;
 
 /** A chart of an invented bay: depths below, heights above, soundings between the lines. */
-export function contours({ seed, control }: SceneInput): SceneDrawing {
+export function contours({ seed, control }: MotifInput): MotifDrawing {
   const field = Array.from({ length: COLUMNS * ROWS }, (_, index) =>
     heightAt(seed, index % COLUMNS, Math.floor(index / COLUMNS), 0.5 + control('scale'), control('land')),
   );
