@@ -161,6 +161,7 @@ for (const { name, path, theme = 'dark', prepare } of shots) {
   await page.goto(server.address + path);
   await page.locator('[data-backdrop]').first().waitFor();
   await prepare?.(page);
+  await page.getByText('One moment…').waitFor({ state: 'detached' });
   await page.evaluate(() => document.fonts.ready);
   await page.waitForFunction(() => [...document.images].every((image) => image.complete));
   await page.screenshot({ path: `${folder}${name}.png` });

@@ -49,7 +49,7 @@ export function originOption<Id extends SourceId>(id: Id) {
   const fed = sources[id].fed ?? {};
   const origins = [SIMULATED, ...Object.keys(fed)] as [OriginOf<Id>, ...OriginOf<Id>[]];
   return field(z.enum(origins).default(SIMULATED as never), {
-    label: 'Readings',
+    label: 'Read from',
     choices: { [SIMULATED]: 'Simulated', ...fed },
   });
 }
