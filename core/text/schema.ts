@@ -25,10 +25,26 @@ export const FontUse = z.looseObject({
 });
 export type FontUse = TypeOf<typeof FontUse>;
 
-/** Advance widths in em at each of some weights, by character. */
+/** One list for each sign of ASCII from ! on, with a value for each weight; thousandths of an em. */
+const InkSide = z.array(z.array(z.number().min(-20_000).max(20_000)).min(1).max(20)).max(94);
+
+/** Advance widths in em at each of some weights, by character; and where the ink of each ends. */
 export const FontMetrics = z.looseObject({
   weights: z.array(z.number().min(1).max(1000)).min(1).max(20),
   advances: z.record(z.string().max(4), z.array(z.number().min(0).max(20)).max(20)),
+  ink: z
+    .looseObject({
+      weights: z.array(z.number().min(1).max(1000)).min(1).max(20),
+      left: InkSide,
+      right: InkSide,
+      top: InkSide,
+      bottom: InkSide,
+    })
+    .meta({
+      description:
+        'In from the pen and from the advance, above the line of writing and below it; what most fonts come to where it is missing',
+    })
+    .optional(),
 });
 export type FontMetrics = TypeOf<typeof FontMetrics>;
 

@@ -8,7 +8,7 @@ import { dawnCount } from '../../tests/support/desks.ts';
 import { plainUse, type OwnFont } from '../../core/text/schema.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import { fontsOf } from '../../core/scene/look.ts';
-import { textWidth } from '../../core/text/measure.ts';
+import { inkOf, textWidth } from '../../core/text/measure.ts';
 import { createApp, type App } from '../app.ts';
 
 const fontFile = (family: string) =>
@@ -53,6 +53,12 @@ describe('fonts of one’s own', () => {
       });
       expect(measured / shipped, `${weight}`).to.be.closeTo(1, 0.03);
     }
+    // What the eye sees of it begins and ends where it does in the shipped family.
+    const style = { size: 100, weight: 400 };
+    const shippedInk = inkOf('Ägypt am Meer', { font: { ...plainUse('outfit'), metrics: null }, ...style });
+    const ownInk = inkOf('Ägypt am Meer', { font: own, ...style });
+    for (const side of ['left', 'right', 'top', 'bottom'] as const)
+      expect(ownInk[side], side).to.be.closeTo(shippedInk[side], 0.5);
     const back = await request(app.express)
       .get(`/api/fonts/${font.id.slice(4)}`)
       .buffer();
