@@ -1,6 +1,7 @@
+import { FileButton } from '../ui/file-button.tsx';
 import Fuse from 'fuse.js';
 import { FileUp, Plus, Search } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState, type DragEvent, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type DragEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import { bareDesk } from '../../demo/bare-desk.ts';
@@ -158,7 +159,6 @@ function SearchDesks({ query, onQuery }: { query: string; onQuery: (query: strin
 }
 
 function ShelfHeader({ acts, children }: { acts: Acts; children: ReactNode }) {
-  const file = useRef<HTMLInputElement>(null);
   return (
     <header className="mx-auto flex max-w-[1100px] min-[1700px]:max-w-[1600px] items-center gap-3 px-10 pb-2 pt-6">
       <span className="text-brass">
@@ -167,21 +167,9 @@ function ShelfHeader({ acts, children }: { acts: Acts; children: ReactNode }) {
       <h1 className="font-display text-[28px] font-medium leading-none">Velvet Ledge</h1>
       <div className="ml-auto flex items-center gap-2">
         {children}
-        <input
-          ref={file}
-          type="file"
-          accept=".ledge"
-          hidden
-          aria-label="Desk file"
-          onChange={(event) => {
-            const bundle = event.target.files?.[0];
-            if (bundle) void acts.takeIn(bundle);
-            event.target.value = '';
-          }}
-        />
-        <Button onClick={() => file.current?.click()}>
+        <FileButton label="Desk file" accept=".ledge" onFile={(bundle) => void acts.takeIn(bundle)}>
           <FileUp size={15} /> Import
-        </Button>
+        </FileButton>
         <Button tone="brass" onClick={() => void acts.create()}>
           <Plus size={16} /> New desk
         </Button>

@@ -1,6 +1,7 @@
+import { FileButton } from '../../../ui/file-button.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { FlipHorizontal2, FolderOpen, RotateCcw, RotateCw } from 'lucide-react';
-import { useRef, type PointerEvent } from 'react';
+import { type PointerEvent } from 'react';
 import { stretchOf, turnedSize } from '../../../../core/backdrop/fit.ts';
 import { VISIBLE_BLOCKS } from '../../../../core/backdrop/fitness.ts';
 import { Picture, fits, type Fit } from '../../../../core/backdrop/schema.ts';
@@ -9,7 +10,7 @@ import { pictureAddress } from '../../../api/addresses.ts';
 import type { PictureFacts } from '../../../api/client.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
-import { Button, IconButton } from '../../../ui/buttons.tsx';
+import { IconButton } from '../../../ui/buttons.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 import { SelectField } from '../../../ui/choice.tsx';
 import { Fields } from '../../form/form.tsx';
@@ -179,24 +180,15 @@ function Focal({ edited, picture }: { edited: EditedSource; picture: Picture }) 
 
 /** Takes a picture from this machine into a source. */
 export function ChoosePicture({ edited, isPicture }: { edited: EditedSource; isPicture: boolean }) {
-  const file = useRef<HTMLInputElement>(null);
   return (
     <div>
-      <input
-        ref={file}
-        type="file"
+      <FileButton
+        label="Picture file"
         accept={PICTURE_TYPES}
-        hidden
-        aria-label="Picture file"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          if (chosen) void takePicture(chosen, (picture) => edited.set('Backdrop', picture));
-          event.target.value = '';
-        }}
-      />
-      <Button onClick={() => file.current?.click()}>
+        onFile={(chosen) => void takePicture(chosen, (picture) => edited.set('Backdrop', picture))}
+      >
         <FolderOpen size={15} /> {isPicture ? 'Another picture…' : 'A picture of yours…'}
-      </Button>
+      </FileButton>
       <p className="mt-1 text-[12px] text-dust">PNG, JPEG, WebP, AVIF, GIF; or drop one on the stage.</p>
     </div>
   );

@@ -1,3 +1,4 @@
+import { FileButton } from '../../../ui/file-button.tsx';
 import { goToBackdrop } from './view.ts';
 import { Fields } from '../../form/form.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
@@ -20,7 +21,7 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import { FolderOpen, GripVertical, Plus, X } from 'lucide-react';
 import { nanoid } from 'nanoid';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
 import { factsOf, motifNames } from '../../../../core/backdrop/names.ts';
 import { changesBetween, rotationAt } from '../../../../core/backdrop/rotation.ts';
@@ -60,7 +61,6 @@ type Unit = keyof typeof units;
 /** Several backdrops in turn. */
 export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rotation: Rotation }) {
   const { edit, turn, endGesture } = useDesk.getState();
-  const file = useRef<HTMLInputElement>(null);
   const set = (label: string, change: Partial<Rotation>) =>
     edit(named(label, edits.setSource(backdrop.id, { ...rotation, ...change })));
   const add = (source: PlainSource) => edit(edits.addEntry(backdrop.id, { id: nanoid(8), source }));
@@ -70,27 +70,20 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
       <KindChoice backdrop={backdrop} />
       <Section title="In turn" note="drag, or arrows on the grip">
         <Entries backdrop={backdrop} rotation={rotation} onOrder={(entries) => set('Reorder', { entries })} />
-        <input
-          ref={file}
-          type="file"
-          accept={PICTURE_TYPES}
-          multiple
-          hidden
-          aria-label="Picture files"
-          onChange={(event) => {
-            for (const chosen of event.target.files ?? []) void takePicture(chosen, add);
-            event.target.value = '';
-          }}
-        />
         <div className="mt-1 flex gap-2">
           <Button
             onClick={() => add(createMotif(motifNames.find((name) => !used.includes(name)) ?? 'headland', 7))}
           >
             <Plus size={15} /> Motif
           </Button>
-          <Button onClick={() => file.current?.click()}>
+          <FileButton
+            label="Picture files"
+            accept={PICTURE_TYPES}
+            multiple
+            onFile={(chosen) => void takePicture(chosen, add)}
+          >
             <FolderOpen size={15} /> Pictures…
-          </Button>
+          </FileButton>
         </div>
       </Section>
       <Section title="Changes">

@@ -1,6 +1,6 @@
+import { FileButton } from '../../../ui/file-button.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { FolderOpen } from 'lucide-react';
-import { useRef } from 'react';
 import { toast } from '../../../ui/toast.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { FontUse, uses, type Use } from '../../../../core/text/schema.ts';
@@ -12,7 +12,6 @@ import { Fields } from '../../form/form.tsx';
 import { fontStack } from '../../../render/type.ts';
 import { prepareType } from '../../../session/drawing.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
-import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { SelectField } from '../../../ui/choice.tsx';
 
@@ -77,7 +76,6 @@ export function TypePage({ look }: { look: Look }) {
 }
 
 function OwnFont() {
-  const file = useRef<HTMLInputElement>(null);
   async function take(chosen: File) {
     const id = presentDesk()?.id;
     const work = api.addFont(chosen).then(async (font) => {
@@ -96,22 +94,14 @@ function OwnFont() {
   }
   return (
     <Section title="A font of yours" note="WOFF2, WOFF, TTF, OTF">
-      <input
-        ref={file}
-        type="file"
-        accept=".woff2,.woff,.ttf,.otf,font/woff2,font/ttf,font/otf"
-        hidden
-        aria-label="Font file"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          if (chosen) void take(chosen);
-          event.target.value = '';
-        }}
-      />
       <div>
-        <Button onClick={() => file.current?.click()}>
+        <FileButton
+          label="Font file"
+          accept=".woff2,.woff,.ttf,.otf,font/woff2,font/ttf,font/otf"
+          onFile={(chosen) => void take(chosen)}
+        >
           <FolderOpen size={15} /> Choose a font…
-        </Button>
+        </FileButton>
       </div>
       <p className="text-[12px] text-dust">
         It is checked before it is used, and leaves with the desk in its bundle.

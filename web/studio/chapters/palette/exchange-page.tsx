@@ -1,6 +1,7 @@
+import { FileButton } from '../../../ui/file-button.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Download, FolderOpen } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { persist } from '../../../later.ts';
 import { toast } from '../../../ui/toast.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
@@ -16,7 +17,6 @@ import {
 import type { Look } from '../../../../core/look/schema.ts';
 import type { Half } from '../../../../core/values/roles.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
-import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { saveBytes } from '../../download.ts';
 
@@ -89,7 +89,6 @@ function takeColours(found: ReadColours, half: Half, name: string): string {
 }
 
 function In({ half }: { half: Half }) {
-  const file = useRef<HTMLInputElement>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const [unread, setUnread] = useState<ReadColours['unread']>([]);
 
@@ -109,21 +108,10 @@ function In({ half }: { half: Half }) {
   }
   return (
     <Section title="In">
-      <input
-        ref={file}
-        type="file"
-        hidden
-        aria-label="Colour file"
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          if (chosen) void take(chosen);
-          event.target.value = '';
-        }}
-      />
       <div>
-        <Button onClick={() => file.current?.click()}>
+        <FileButton label="Colour file" onFile={(chosen) => void take(chosen)}>
           <FolderOpen size={15} /> Read a file…
-        </Button>
+        </FileButton>
       </div>
       {failure && (
         <p role="alert" className="text-[12px] text-rust">
