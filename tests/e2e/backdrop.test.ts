@@ -160,7 +160,8 @@ withApp('the backdrop', ({ server, open }) => {
     await page.keyboard.press(' ');
     await page.locator('[aria-pressed="true"][aria-roledescription="sortable"]').waitFor();
     await page.keyboard.press('ArrowDown');
-    await page.locator('[data-entry="charts"][style*="translate"]').waitFor();
+    // Once it gives way upward, not when it is merely ready to.
+    await page.locator('[data-row="charts"][style*="translate3d(0px, -"]').waitFor();
     await page.keyboard.press(' ');
     await untilKept(page);
     const order = async () => {

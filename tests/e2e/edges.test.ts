@@ -24,7 +24,7 @@ withApp('edges', ({ server, open }) => {
     await page.getByRole('button', { name: 'Edges' }).click();
     await page.getByRole('button', { name: 'Panel', exact: true }).click();
     await page.getByRole('heading', { name: 'Panel', level: 2 }).waitFor();
-    const rows = page.locator('[data-item-row]');
+    const rows = page.locator('[data-row]');
     const titles = async () => (await rows.allInnerTexts()).map((text) => text.split('\n')[0]);
     expect(await titles()).to.deep.equal(['App list button', 'Workspaces', 'Divider', 'Tray', 'Clock']);
 
@@ -36,7 +36,7 @@ withApp('edges', ({ server, open }) => {
     await take(page, page.getByRole('button', { name: 'Move Spring', exact: true }), { x: 0, y: -110 });
     await page.mouse.up();
     await page.waitForFunction(() =>
-      document.querySelectorAll('[data-item-row]')[2]?.textContent?.includes('Spring'),
+      document.querySelectorAll('[data-row]')[2]?.textContent?.includes('Spring'),
     );
     expect(await titles()).to.deep.equal([
       'App list button',

@@ -1,25 +1,10 @@
+import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { FileButton } from '../../../ui/file-button.tsx';
 import { goToBackdrop } from './view.ts';
 import { Fields } from '../../form/form.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
-import {
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  arrayMove,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { FolderOpen, GripVertical, Plus, X } from 'lucide-react';
+import { arrayMove } from '@dnd-kit/sortable';
+import { FolderOpen, Plus } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
@@ -216,97 +201,46 @@ function Entries({
   const place = useDesk((state) => state.history?.present.place);
   const seed = useDesk((state) => state.history?.present.seed ?? 0);
   const current = place ? rotationAt(rotation, moment, place, seed).entry : 0;
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  function onDragEnd({ active, over }: DragEndEvent) {
-    const at = (id: unknown) => entries.findIndex((entry) => entry.id === id);
-    const [from, to] = [at(active.id), at(over?.id)];
-    if (from >= 0 && to >= 0 && from !== to) onOrder(arrayMove(entries, from, to));
-  }
+  const rows = entries.map(({ id, source }, index): OrderedRow => ({
+    id,
+    title: titleOfSource(source),
+    content: <EntryContent source={source} isCurrent={index === current} />,
+    onPress: () => goToBackdrop(backdrop.id, id),
+    onRemove: entries.length > 1 ? () => onOrder(entries.filter((entry) => entry.id !== id)) : undefined,
+  }));
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-      <SortableContext items={entries.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-        <ul className="grid gap-1">
-          {entries.map((entry, index) => (
-            <EntryRow
-              key={entry.id}
-              backdrop={backdrop.id}
-              entry={entry}
-              isCurrent={index === current}
-              onRemove={
-                entries.length > 1 ? () => onOrder(entries.filter(({ id }) => id !== entry.id)) : undefined
-              }
-            />
-          ))}
-        </ul>
-      </SortableContext>
-    </DndContext>
+    <OrderedList
+      rows={rows}
+      isTall
+      onMove={(id, index) =>
+        onOrder(
+          arrayMove(
+            entries,
+            entries.findIndex((entry) => entry.id === id),
+            index,
+          ),
+        )
+      }
+    />
   );
 }
 
-function EntryRow({
-  backdrop,
-  entry,
-  isCurrent,
-  onRemove,
-}: {
-  backdrop: string;
-  entry: Rotation['entries'][number];
-  isCurrent: boolean;
-  onRemove: (() => void) | undefined;
-}) {
-  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
-    id: entry.id,
-  });
+function EntryContent({ source, isCurrent }: { source: PlainSource; isCurrent: boolean }) {
   const roles = useHalfRoles();
   const place = useDesk((state) => state.history?.present.place);
-  const title = titleOfSource(entry.source);
-  const sample =
-    roles && place ? sampleOf(entry.source, { palette: paletteOf(roles), place, moment: 0 }) : null;
+  const sample = roles && place ? sampleOf(source, { palette: paletteOf(roles), place, moment: 0 }) : null;
   return (
-    <li
-      ref={setNodeRef}
-      data-entry={entry.id}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`flex h-10 items-center rounded-lg bg-nap ${isDragging ? 'relative z-10 shadow-xl outline outline-brass' : ''}`}
-    >
-      <button
-        type="button"
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${title}`}
-        className="grid h-full w-7 cursor-grab touch-none place-items-center text-dust hover:text-chalk"
-      >
-        <GripVertical size={14} />
-      </button>
-      <button
-        type="button"
-        onClick={() => goToBackdrop(backdrop, entry.id)}
-        className="flex h-full min-w-0 flex-1 items-center gap-2.5 text-left hover:text-brass"
-      >
-        {sample && (
-          <img
-            src={backdropAddress(sample, SAMPLE_WIDTH)}
-            alt=""
-            draggable={false}
-            className="h-7 w-[50px] shrink-0 rounded object-cover"
-          />
-        )}
-        <span className="truncate">{title}</span>
-        {isCurrent && <span className="ml-auto mr-1 shrink-0 text-[12px] text-moss">now</span>}
-      </button>
-      {onRemove && (
-        <button
-          type="button"
-          aria-label={`Remove ${title}`}
-          onClick={onRemove}
-          className="grid h-full w-8 place-items-center text-dust hover:text-rust"
-        >
-          <X size={14} />
-        </button>
+    <>
+      {sample && (
+        <img
+          src={backdropAddress(sample, SAMPLE_WIDTH)}
+          alt=""
+          draggable={false}
+          className="h-7 w-[50px] shrink-0 rounded object-cover"
+        />
       )}
-    </li>
+      <span className="truncate">{titleOfSource(source)}</span>
+      {isCurrent && <span className="ml-auto mr-1 shrink-0 text-[12px] text-moss">now</span>}
+    </>
   );
 }

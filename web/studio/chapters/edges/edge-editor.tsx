@@ -1,26 +1,10 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import {
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  closestCenter,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
 import { DropdownMenu } from 'radix-ui';
-import { GripVertical, Plus, Trash2, X } from 'lucide-react';
+import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { EdgeFrame } from '../../../../core/arrange/schema.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../../core/desk/sections/edges.ts';
 import { itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
@@ -30,6 +14,7 @@ import { Section } from '../../../ui/section.tsx';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
 import { addItem, removeParts, titleOfItem } from '../../acts.ts';
 import { Fields } from '../../form/form.tsx';
+import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
 
 /** Everything about one panel or dock. */
@@ -72,71 +57,30 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
 }
 
 function Items({ edge }: { edge: Edge }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  function onDragEnd({ active, over }: DragEndEvent) {
-    const index = edge.items.findIndex(({ id }) => id === over?.id);
-    if (index >= 0 && over?.id !== active.id) {
-      useDesk.getState().edit(edits.moveItem(String(active.id), edge.id, index));
-    }
-  }
+  const rows = edge.items.map((item): OrderedRow => {
+    const title = titleOfItem(item);
+    return {
+      id: item.id,
+      title,
+      content: (
+        <span className="truncate">
+          {title}
+          {item.type === 'application' && <span className="ml-1.5 text-dust">application</span>}
+        </span>
+      ),
+      onPress: () => useView.getState().select([item.id], 'edges'),
+      onRemove: () => removeItem(item.id),
+    };
+  });
   return (
     <>
-      {edge.items.length === 0 && <p className="text-dust">Nothing on it yet: add a first item.</p>}
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-        <SortableContext items={edge.items.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <ul className="grid gap-1">
-            {edge.items.map((item) => (
-              <ItemRow key={item.id} item={item} />
-            ))}
-          </ul>
-        </SortableContext>
-      </DndContext>
+      {rows.length === 0 && <p className="text-dust">Nothing on it yet: add a first item.</p>}
+      <OrderedList
+        rows={rows}
+        onMove={(id, index) => useDesk.getState().edit(edits.moveItem(id, edge.id, index))}
+      />
       <AddItem edge={edge} />
     </>
-  );
-}
-
-function ItemRow({ item }: { item: Item }) {
-  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
-    id: item.id,
-  });
-  const title = titleOfItem(item);
-  return (
-    <li
-      ref={setNodeRef}
-      data-item-row={item.id}
-      style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`flex h-8 items-center rounded-lg bg-nap ${isDragging ? 'relative z-10 shadow-xl outline outline-brass' : ''}`}
-    >
-      <button
-        type="button"
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${title}`}
-        className="grid h-full w-7 cursor-grab touch-none place-items-center text-dust hover:text-chalk"
-      >
-        <GripVertical size={14} />
-      </button>
-      <button
-        type="button"
-        onClick={() => useView.getState().select([item.id], 'edges')}
-        className="h-full min-w-0 flex-1 truncate text-left hover:text-brass"
-      >
-        {title}
-        {item.type === 'application' && <span className="ml-1.5 text-dust">application</span>}
-      </button>
-      <button
-        type="button"
-        aria-label={`Remove ${title}`}
-        onClick={() => removeItem(item.id)}
-        className="grid h-full w-8 place-items-center text-dust hover:text-rust"
-      >
-        <X size={14} />
-      </button>
-    </li>
   );
 }
 

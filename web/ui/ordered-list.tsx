@@ -1,0 +1,100 @@
+import {
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  closestCenter,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, X } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+export interface OrderedRow {
+  id: string;
+  title: string;
+  /** What stands in the row, and what a press on it does. */
+  content: ReactNode;
+  onPress: () => void;
+  /** Absent where the row must stay. */
+  onRemove?: () => void;
+}
+
+/** A list whose order counts: rows are dragged by their grips, or moved by arrows on them. */
+export function OrderedList({
+  rows,
+  onMove,
+  isTall = false,
+}: {
+  rows: readonly OrderedRow[];
+  /** Moves a row to an index. */
+  onMove: (id: string, index: number) => void;
+  isTall?: boolean;
+}) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  function onDragEnd({ active, over }: DragEndEvent) {
+    const index = rows.findIndex(({ id }) => id === over?.id);
+    if (index >= 0 && over?.id !== active.id) onMove(String(active.id), index);
+  }
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+      <SortableContext items={rows.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+        <ul className="grid gap-1">
+          {rows.map((row) => (
+            <Row key={row.id} row={row} isTall={isTall} />
+          ))}
+        </ul>
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+function Row({ row, isTall }: { row: OrderedRow; isTall: boolean }) {
+  const { id, title, content, onPress, onRemove } = row;
+  const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id });
+  return (
+    <li
+      ref={setNodeRef}
+      data-row={id}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`flex items-center rounded-lg bg-nap ${isTall ? 'h-10' : 'h-8'} ${isDragging ? 'relative z-10 shadow-xl outline outline-brass' : ''}`}
+    >
+      <button
+        type="button"
+        {...attributes}
+        {...listeners}
+        aria-label={`Move ${title}`}
+        className="grid h-full w-7 cursor-grab touch-none place-items-center text-dust hover:text-chalk"
+      >
+        <GripVertical size={14} />
+      </button>
+      <button
+        type="button"
+        onClick={onPress}
+        className="flex h-full min-w-0 flex-1 items-center gap-2.5 text-left hover:text-brass"
+      >
+        {content}
+      </button>
+      {onRemove && (
+        <button
+          type="button"
+          aria-label={`Remove ${title}`}
+          onClick={onRemove}
+          className="grid h-full w-8 place-items-center text-dust hover:text-rust"
+        >
+          <X size={14} />
+        </button>
+      )}
+    </li>
+  );
+}
