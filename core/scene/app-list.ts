@@ -7,6 +7,9 @@ import { bottom, isHorizontal, moveInside, type Rect } from '../values/geometry.
 import type { SceneAppList, SceneEdge } from './scene.ts';
 import type { Solving } from './solving.ts';
 
+/** The list's id among the parts of a screen. */
+export const APP_LIST = 'app-list';
+
 /** Px of the list: its width, its rows, the field above them, and the room around. */
 const WIDTH = 380;
 const ROW = 58;
@@ -43,7 +46,7 @@ export function solveAppList(
     screen,
   );
   return {
-    id: 'app-list',
+    id: APP_LIST,
     rect,
     surface: surfaceFor(source, palette, desk.look.finish),
     search: { x: AROUND, y: AROUND, width: size.width - 2 * AROUND, height: SEARCH },

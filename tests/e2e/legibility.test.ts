@@ -27,7 +27,7 @@ function weakestTwentieth({ data, width }: Pixels, box: Rect, colour: string): n
   return ratios.sort((a, b) => a - b)[Math.floor(ratios.length * 0.05)] ?? NaN;
 }
 
-/** Clocks in every finish, over the bright and the dark of a scene, some over others. */
+/** Clocks in every finish, over the bright and the dark of a motif, some over others. */
 function deskOfFinishes(): Desk {
   const desk = bareDesk();
   const finishes: Partial<Finish>[] = [
@@ -180,5 +180,18 @@ withApp('legibility', ({ server, open }) => {
       });
       expect(lost, id).to.deep.equal([]);
     }
+  });
+
+  it('judges the app list too, and tints on the stage only what is there', async () => {
+    const page = await open('/desk/sound-room', MOMENT);
+    await page.getByRole('button', { name: 'Look', exact: true }).click();
+    await page.getByRole('button', { name: /^Legibility/ }).click();
+    await page.locator('[data-judged]', { hasText: 'Tallybook in the app list' }).waitFor();
+    await page.getByRole('switch', { name: 'On the stage' }).click();
+    await page.locator('[data-tint]').first().waitFor();
+    const listed = await page.locator('[data-judged]', { hasText: 'in the app list' }).count();
+    expect(listed).to.be.greaterThan(8);
+    const others = (await page.locator('[data-judged]').count()) - listed;
+    expect(await page.locator('[data-tint]').count()).to.equal(others);
   });
 });

@@ -1,12 +1,16 @@
 import { overlaps, type Rect } from '../../../core/values/geometry.ts';
 import { enough, type Judgement } from '../../../core/legibility/judge.ts';
+import { partsOn } from '../../../core/scene/parts.ts';
+import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { useJudging, useLegibility } from '../../stores/legibility.ts';
 
 /** Tints each text by how well it can be read; a ring marks where the weakest pixels are. */
-export function LegibilityLayer({ screen, scale }: { screen: string; scale: number }) {
+export function LegibilityLayer({ screen, scale }: { screen: SceneScreen; scale: number }) {
   useJudging();
+  // What is judged but not open, such as the app list, has no text on the stage to be tinted.
+  const shown = new Set(partsOn(screen).map(({ id }) => id));
   const judgements = (useLegibility((state) => state.judgements) ?? []).filter(
-    (one) => one.screen === screen,
+    (one) => one.screen === screen.id && shown.has(one.part),
   );
   const labelled = withLabels(judgements, scale);
   return (

@@ -56,7 +56,7 @@ export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number 
       {screen.edges.length + screen.widgets.length === 0 && <EmptyStage />}
       {showsLegibility && (
         <Suspense>
-          <LegibilityLayer screen={screen.id} scale={scale} />
+          <LegibilityLayer screen={screen} scale={scale} />
         </Suspense>
       )}
       <Hints screen={screen} scale={scale} />

@@ -1,3 +1,4 @@
+import { APP_LIST } from '../../../../core/scene/app-list.ts';
 import { showLegibility, useLegibilityShown } from './view.ts';
 import { named, type Edit } from '../../../../core/desk/edits/edit.ts';
 import clsx from 'clsx';
@@ -91,7 +92,10 @@ function JudgementRow({
         onClick={onOpen}
         className="flex min-h-8 w-full items-center gap-2 rounded-lg px-2 text-left hover:bg-nap"
       >
-        <span className="min-w-0 flex-1 truncate">{judgement.text}</span>
+        <span className="min-w-0 flex-1 truncate">
+          {judgement.text}
+          {judgement.part === APP_LIST && <span className="text-dust"> in the app list</span>}
+        </span>
         <span className={clsx('shrink-0 font-mono text-[12px]', isFine ? 'text-moss' : 'text-rust')}>
           {judgement.contrast.toFixed(1)}:1
         </span>
