@@ -113,7 +113,16 @@ export interface ScenePointer {
   line: string;
 }
 
-export interface SceneScreen {
+/** What each section of a screen holds; sections/list.ts says how each is solved. */
+export interface SceneSections {
+  edges: SceneEdge[];
+  /** The later one stands above. */
+  widgets: SceneWidget[];
+  /** Null unless it is open. */
+  appList: SceneAppList | null;
+}
+
+export interface SceneScreen extends SceneSections {
   id: string;
   name: string;
   /** At 0, 0. */
@@ -122,11 +131,6 @@ export interface SceneScreen {
   at: Point;
   free: Rect;
   backdrop: SceneBackdrop;
-  edges: SceneEdge[];
-  /** The later one stands above. */
-  widgets: SceneWidget[];
-  /** Null unless it is open. */
-  appList: SceneAppList | null;
 }
 
 export interface Scene {

@@ -4,13 +4,13 @@ import type { Desk } from '../desk/desk.ts';
 import type { Screen } from '../desk/sections/screens.ts';
 import { createReadings } from '../sources/readings.ts';
 import type { Rect } from '../values/geometry.ts';
-import { solveAppList } from './app-list.ts';
 import { solveBackdrop } from './backdrop.ts';
-import { solveEdges } from './edges.ts';
 import { fontsOf, iconsOf, pointerOf } from './look.ts';
-import type { Conditions, Scene, SceneScreen } from './scene.ts';
+import type { Conditions, Scene, SceneScreen, SceneSections } from './scene.ts';
 import { Needs, type Solving } from './solving.ts';
-import { groupByScreen, solveWidgets } from './widgets.ts';
+import { sceneSections } from './sections/list.ts';
+import type { Ground } from './sections/section.ts';
+import { groupByScreen } from './sections/widgets.ts';
 
 /** Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. */
 export function solve(given: Desk, conditions: Conditions): Scene {
@@ -68,16 +68,20 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
 
 function solveScreen(screen: Screen, solving: Solving): SceneScreen {
   const rect: Rect = { x: 0, y: 0, width: screen.width, height: screen.height };
-  const { edges, free } = solveEdges(screen.id, rect, solving);
+  const solved: Partial<SceneSections> = {};
+  const ground: Ground = { id: screen.id, rect, free: rect, rects: new Map(), solved };
+  for (const section of sceneSections) {
+    const those = section.solve(ground, solving);
+    Object.assign(solved, { [section.key]: those });
+    for (const part of section.parts(those)) ground.rects.set(part.id, part.rect);
+  }
   return {
     id: screen.id,
     name: screen.name,
     rect,
     at: { x: screen.x, y: screen.y },
-    free,
+    free: ground.free,
     backdrop: solveBackdrop(screen, solving),
-    edges,
-    widgets: solveWidgets(screen.id, rect, free, edges, solving),
-    appList: solving.isAppListOpen ? solveAppList(rect, edges, solving) : null,
+    ...(solved as SceneSections),
   };
 }

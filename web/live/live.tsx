@@ -1,8 +1,9 @@
-import { Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { fetchLater, later } from '../later.ts';
-import { Actions, type DeskActions } from '../render/actions.ts';
+import { fetchLater } from '../later.ts';
+import { Actions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
+import { deskActions } from '../session/actions.ts';
 import { useConditions } from '../session/conditions.ts';
 import { useDesk } from '../session/desk.ts';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
@@ -10,19 +11,11 @@ import { useScene } from '../session/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { Message } from '../ui/message.tsx';
 
-const AppList = later(() => import('../render/app-list.tsx'));
-
 const handlers: OpenDeskHandlers = {
   onOpen() {
     useConditions.getState().goNow();
     useConditions.getState().startAnew(windowSize());
   },
-};
-
-const actions: DeskActions = {
-  openAppList: () => useConditions.getState().setAppList(!useConditions.getState().isAppListOpen),
-  start: (application) => useConditions.getState().toggleRunning(application),
-  goTo: (workspace) => useConditions.getState().goTo(workspace),
 };
 
 /** The desk alone, in use: its first screen takes the window's own size, and everything is solved for that. */
@@ -46,22 +39,13 @@ export function Live() {
   return (
     <div className="group relative h-full overflow-hidden">
       <main aria-label={name} className="h-full">
-        <Actions.Provider value={actions}>
+        <Actions.Provider value={deskActions}>
           <ScreenView
             scene={scene}
             screen={screen}
             pictureWidth={screen.rect.width * devicePixelRatio}
             isInUse
           />
-          {screen.appList && (
-            <Suspense>
-              <AppList
-                scene={scene}
-                list={screen.appList}
-                onClose={() => useConditions.getState().setAppList(false)}
-              />
-            </Suspense>
-          )}
         </Actions.Provider>
       </main>
       <WayBack id={id} />

@@ -2,7 +2,9 @@ import { createContext } from 'react';
 
 /** What pressing things on a desk in use does. Null where the desk is only looked at. */
 export interface DeskActions {
-  openAppList(): void;
+  /** Opens the app list, or closes it where it is open. */
+  turnAppList(): void;
+  closeAppList(): void;
   start(application: string): void;
   goTo(workspace: number): void;
 }

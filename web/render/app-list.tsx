@@ -1,23 +1,15 @@
 import Fuse from 'fuse.js';
 import { useContext, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import type { Scene, SceneAppList } from '../../core/scene/scene.ts';
+import type { SceneAppList } from '../../core/scene/scene.ts';
 import { Actions } from './actions.ts';
-import { ApplicationIcon, IconSet } from './icons.tsx';
+import { ApplicationIcon } from './icons.tsx';
 import { Runs, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 
 type Entry = SceneAppList['entries'][number];
 
 /** The list of applications, open: typed letters search it, arrows go through it, Enter starts. */
-export default function AppList({
-  scene,
-  list,
-  onClose,
-}: {
-  scene: Scene;
-  list: SceneAppList;
-  onClose: () => void;
-}) {
+export default function AppList({ list, onClose }: { list: SceneAppList; onClose: () => void }) {
   const actions = useContext(Actions);
   const [query, setQuery] = useState('');
   const [index, setIndex] = useState(0);
@@ -38,7 +30,7 @@ export default function AppList({
   }
 
   return (
-    <IconSet.Provider value={scene.icons}>
+    <>
       <div className="absolute inset-0" onPointerDown={onClose} />
       <div
         role="dialog"
@@ -58,7 +50,7 @@ export default function AppList({
         {shown.length === 0 && <Runs runs={[list.none]} />}
         <Rows list={list} shown={shown} index={index} onPoint={setIndex} />
       </div>
-    </IconSet.Provider>
+    </>
   );
 }
 

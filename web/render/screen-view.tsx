@@ -1,11 +1,11 @@
-import { memo, useMemo, type CSSProperties } from 'react';
+import { memo, useMemo, type CSSProperties, type FC } from 'react';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
+import { sceneSections } from '../../core/scene/sections/list.ts';
 import { BackdropView } from './backdrop-view.tsx';
-import { EdgeView } from './edge-view.tsx';
 import { IconSet } from './icons.tsx';
 import { pointerCursor } from './pointer.ts';
+import { sectionDrawings } from './sections.tsx';
 import { typeVariables } from './type.ts';
-import { WidgetView } from './widget-view.tsx';
 
 /** One screen of a scene at scale 1, as real DOM. Whoever shows it smaller scales it by a transform. */
 export const ScreenView = memo(function ScreenView({
@@ -45,12 +45,10 @@ export const ScreenView = memo(function ScreenView({
         data-screen={screen.id}
       >
         <BackdropView backdrop={screen.backdrop} width={pictureWidth} />
-        {screen.edges.map((edge) => (
-          <EdgeView key={edge.id} edge={edge} />
-        ))}
-        {screen.widgets.map((widget) => (
-          <WidgetView key={widget.id} widget={widget} />
-        ))}
+        {sceneSections.map(({ key }) => {
+          const Section = sectionDrawings[key] as FC<{ solved: unknown }>;
+          return <Section key={key} solved={screen[key]} />;
+        })}
       </div>
     </IconSet.Provider>
   );

@@ -15,12 +15,12 @@ import {
 import type { Scene, SceneScreen } from '../../../core/scene/scene.ts';
 import type { Size } from '../../../core/values/geometry.ts';
 import { later } from '../../later.ts';
-import { Actions, type DeskActions } from '../../render/actions.ts';
+import { Actions } from '../../render/actions.ts';
 import { LivePainting } from '../../render/backdrop-view.tsx';
 import { pixelsWorker } from '../../workers/pixels.ts';
 import { useDesk } from '../../session/desk.ts';
 import { ScreenView } from '../../render/screen-view.tsx';
-import { useConditions } from '../../session/conditions.ts';
+import { deskActions } from '../../session/actions.ts';
 import { useScene } from '../../session/scene.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
@@ -31,20 +31,11 @@ import { PartMenu } from './part-menu.tsx';
 import { StageScale, type StageScaleValue } from './stage-scale.ts';
 
 const Dropper = later(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
-const AppList = later(() => import('../../render/app-list.tsx'));
 
 export const STAGE_DROP = 'stage';
 
 /** Px around the screen on the stage. */
 const ROOM = 22;
-
-const actions: DeskActions = {
-  openAppList: () => useConditions.getState().setAppList(!useConditions.getState().isAppListOpen),
-  start(application) {
-    useConditions.getState().toggleRunning(application);
-  },
-  goTo: (workspace) => useConditions.getState().goTo(workspace),
-};
 
 /** Each call starts the worker if it is not there yet. */
 const paintBackdrop: LivePainting['paint'] = (drawn, size) => pixelsWorker().paint(drawn, size);
@@ -196,7 +187,7 @@ function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: 
       className="origin-top-left"
       style={{ transform: `scale(${scale})`, width: screen.rect.width, height: screen.rect.height }}
     >
-      <Actions.Provider value={isInUse ? actions : null}>
+      <Actions.Provider value={isInUse ? deskActions : null}>
         <LivePainting.Provider value={painting}>
           <ScreenView
             scene={scene}
@@ -205,15 +196,6 @@ function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: 
             isInUse={isInUse}
           />
         </LivePainting.Provider>
-        {isInUse && screen.appList && (
-          <Suspense>
-            <AppList
-              scene={scene}
-              list={screen.appList}
-              onClose={() => useConditions.getState().setAppList(false)}
-            />
-          </Suspense>
-        )}
       </Actions.Provider>
     </div>
   );

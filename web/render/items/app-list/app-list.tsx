@@ -4,7 +4,7 @@ import { Press } from '../../press.tsx';
 import { Runs, placeOf } from '../../runs.tsx';
 
 export const AppListItem: ItemDrawing<'app-list'> = ({ view, layout }) => (
-  <Press label="Open the app list" onPress={(actions) => actions.openAppList()} className="panel-press">
+  <Press label="Open the app list" onPress={(actions) => actions.turnAppList()} className="panel-press">
     <span style={placeOf(layout.icon)}>
       <DeskIcon name={view.icon} size={layout.icon.width} />
     </span>

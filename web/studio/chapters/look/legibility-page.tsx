@@ -1,4 +1,4 @@
-import { APP_LIST } from '../../../../core/scene/app-list.ts';
+import { APP_LIST } from '../../../../core/scene/sections/app-list.ts';
 import { showLegibility, useLegibilityShown } from './view.ts';
 import { named, type Edit } from '../../../../core/desk/edits/edit.ts';
 import clsx from 'clsx';

@@ -1,11 +1,13 @@
-import { hangFromNeighbour } from '../arrange/place.ts';
-import { surfaceOf } from '../colour/look.ts';
-import type { Application } from '../desk/sections/applications.ts';
-import type { Edge } from '../desk/sections/edges.ts';
-import { putLine, setLine, type Fonts, type Run } from '../kinds/layout.ts';
-import { bottom, isHorizontal, moveInside, type Rect } from '../values/geometry.ts';
-import type { SceneAppList, SceneEdge } from './scene.ts';
-import type { Solving } from './solving.ts';
+import { hangFromNeighbour } from '../../arrange/place.ts';
+import { surfaceOf } from '../../colour/look.ts';
+import type { Application } from '../../desk/sections/applications.ts';
+import type { Edge } from '../../desk/sections/edges.ts';
+import { putLine, setLine, type Fonts, type Run } from '../../kinds/layout.ts';
+import { bottom, isHorizontal, moveInside, type Rect } from '../../values/geometry.ts';
+import type { SceneAppList, SceneEdge } from '../scene.ts';
+import type { Solving } from '../solving.ts';
+import { defineSceneSection } from './section.ts';
+import { placedTexts } from './texts.ts';
 
 /** The list's id among the parts of a screen. */
 export const APP_LIST = 'app-list';
@@ -22,8 +24,30 @@ const OFF = 10;
 
 const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
 
-/** The list of applications beside the button that opens it; null on a screen without one. It scrolls where it is long. */
-export function solveAppList(
+/** The list of applications beside the button that opens it. */
+export const appList = defineSceneSection({
+  key: 'appList',
+  solve: ({ rect, solved: { edges = [] } }, solving) =>
+    solving.isAppListOpen ? solveAppList(rect, edges, solving) : null,
+  parts: (list) =>
+    list
+      ? [
+          {
+            id: list.id,
+            rect: list.rect,
+            surface: list.surface,
+            scale: 1,
+            texts: () => [
+              ...placedTexts(null, [list.hint], list.rect),
+              ...rowsInSight(list).flatMap(({ entry, rect }) => placedTexts(entry.id, entry.runs, rect)),
+            ],
+          },
+        ]
+      : [],
+});
+
+/** Null on a screen without its button. It scrolls where it is long. */
+function solveAppList(
   screen: Rect,
   edges: readonly SceneEdge[],
   { desk, palette, facts: { fonts } }: Solving,
@@ -110,7 +134,7 @@ function entryOf({ id, Name, Comment, Icon }: Application, fonts: Fonts): SceneA
 }
 
 /** The rows in sight while nothing is searched for, each with where it stands on the screen. */
-export function rowsInSight(list: SceneAppList): { entry: SceneAppList['entries'][number]; rect: Rect }[] {
+function rowsInSight(list: SceneAppList): { entry: SceneAppList['entries'][number]; rect: Rect }[] {
   const left = list.rect.x + list.rows.x;
   const top = list.rect.y + list.rows.y;
   return list.entries

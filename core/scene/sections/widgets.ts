@@ -1,10 +1,13 @@
-import { hangFromNeighbour, hangFromPoint } from '../arrange/place.ts';
-import type { Desk } from '../desk/desk.ts';
-import type { Widget } from '../desk/sections/widgets.ts';
-import { moveInside, type Rect, type Size } from '../values/geometry.ts';
-import { widgetKindOf } from '../widgets/list.ts';
-import type { SceneEdge, SceneWidget } from './scene.ts';
-import { groundFor, lookOnce, textOf, type Solving } from './solving.ts';
+import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
+import type { Desk } from '../../desk/desk.ts';
+import type { Widget } from '../../desk/sections/widgets.ts';
+import { moveInside, type Rect, type Size } from '../../values/geometry.ts';
+import { widgetKindOf } from '../../widgets/list.ts';
+import { partsOf } from '../../desk/parts.ts';
+import type { SceneWidget } from '../scene.ts';
+import { defineSceneSection, type Ground } from './section.ts';
+import { placedTexts } from './texts.ts';
+import { groundFor, lookOnce, textOf, type Solving } from '../solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
 export const WIDGET_PADDING = 22;
@@ -17,15 +20,23 @@ interface Unplaced extends Size {
   scene: SceneWidget;
 }
 
-/** The widgets of a screen, each where it hangs. */
-export function solveWidgets(
-  screen: string,
-  rect: Rect,
-  free: Rect,
-  edges: readonly SceneEdge[],
-  solving: Solving,
-): SceneWidget[] {
-  const placed = new Map<string, Rect>(edges.map((edge) => [edge.id, edge.rect]));
+/** Each widget where it hangs. */
+export const widgets = defineSceneSection({
+  key: 'widgets',
+  solve: solveWidgets,
+  parts: (list) =>
+    list.map(({ id, rect, surface, scale, padding, layout }) => ({
+      id,
+      rect,
+      surface,
+      scale,
+      texts: () =>
+        placedTexts(null, layout.runs, { x: rect.x + padding * scale, y: rect.y + padding * scale }, scale),
+    })),
+});
+
+function solveWidgets({ id: screen, rect, free, rects }: Ground, solving: Solving): SceneWidget[] {
+  const placed = new Map(rects);
   const here = solving.widgets.get(screen) ?? [];
   const unplaced = new Map(here.map((widget) => [widget.id, sizeWidget(widget, rect, solving)]));
 
@@ -99,9 +110,10 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
 }
 
 /** Widgets by the screen that they are on: their own, or that of whatever they hang from in the end. */
-export function groupByScreen({ edges, widgets }: Desk): Map<string, Widget[]> {
-  const byId = new Map(widgets.map((widget) => [widget.id, widget]));
-  const screens = new Map<string, string | null>(edges.map((edge) => [edge.id, edge.screen]));
+export function groupByScreen(desk: Desk): Map<string, Widget[]> {
+  const byId = new Map(desk.widgets.map((widget) => [widget.id, widget]));
+  const screens = new Map<string, string | null>();
+  for (const part of partsOf(desk)) if ('screen' in part) screens.set(part.id, part.screen);
   function screenOf(widget: Widget): string | null {
     const chain: string[] = [];
     // A document whose widgets hang in a circle is refused; one that gets here is on no screen.
@@ -126,7 +138,7 @@ export function groupByScreen({ edges, widgets }: Desk): Map<string, Widget[]> {
     return screen;
   }
   const groups = new Map<string, Widget[]>();
-  for (const widget of widgets) {
+  for (const widget of desk.widgets) {
     const screen = screenOf(widget);
     if (screen === null) continue;
     const group = groups.get(screen);

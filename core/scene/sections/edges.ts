@@ -1,23 +1,37 @@
-import { freeAfter, layEdge, type Flowing } from '../arrange/edges.ts';
-import type { Edge, Item } from '../desk/sections/edges.ts';
-import { itemKindOf } from '../items/list.ts';
-import type { ItemContext } from '../kinds/kind.ts';
-import type { Layout } from '../kinds/layout.ts';
-import { isHorizontal, type Rect, type Size } from '../values/geometry.ts';
-import type { SceneEdge, SceneItem } from './scene.ts';
-import { groundFor, lookOnce, textOf, type Solving } from './solving.ts';
+import { freeAfter, layEdge, type Flowing } from '../../arrange/edges.ts';
+import type { Edge, Item } from '../../desk/sections/edges.ts';
+import { itemKindOf } from '../../items/list.ts';
+import type { ItemContext } from '../../kinds/kind.ts';
+import type { Layout } from '../../kinds/layout.ts';
+import { isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
+import type { SceneEdge, SceneItem } from '../scene.ts';
+import { defineSceneSection } from './section.ts';
+import { placedTexts } from './texts.ts';
+import { groundFor, lookOnce, textOf, type Solving } from '../solving.ts';
 
-/** The edges of a screen, each of which takes its strip off the free area, and what they leave of it. */
-export function solveEdges(screen: string, rect: Rect, solving: Solving): { edges: SceneEdge[]; free: Rect } {
-  let free = rect;
-  const edges: SceneEdge[] = [];
-  for (const edge of solving.desk.edges) {
-    if (edge.screen !== screen) continue;
-    edges.push(solveEdge(edge, free, solving));
-    free = freeAfter(edge, free);
-  }
-  return { edges, free };
-}
+/** Each edge takes its strip off the free area. */
+export const edges = defineSceneSection({
+  key: 'edges',
+  solve(ground, solving) {
+    const here = solving.desk.edges.filter(({ screen }) => screen === ground.id);
+    return here.map((edge) => {
+      const solved = solveEdge(edge, ground.free, solving);
+      ground.free = freeAfter(edge, ground.free);
+      return solved;
+    });
+  },
+  parts: (list) =>
+    list.map(({ id, rect, surface, items }) => ({
+      id,
+      rect,
+      surface,
+      scale: 1,
+      texts: () =>
+        items.flatMap(({ id: item, layout, rect: box, at }) =>
+          placedTexts(item, layout.runs, { x: box.x + at.x, y: box.y + at.y }),
+        ),
+    })),
+});
 
 interface LookedItem {
   item: Item;

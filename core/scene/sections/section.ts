@@ -1,0 +1,30 @@
+import type { Rect } from '../../values/geometry.ts';
+import type { SceneSections } from '../scene.ts';
+import type { ScenePart } from '../parts.ts';
+import type { Solving } from '../solving.ts';
+
+/** A screen while its sections are solved one after the other. */
+export interface Ground {
+  id: string;
+  /** At 0, 0. */
+  rect: Rect;
+  /** What the sections so far leave of it. */
+  free: Rect;
+  /** Rectangles of the parts so far, by id. */
+  rects: Map<string, Rect>;
+  /** The sections so far. */
+  solved: Partial<SceneSections>;
+}
+
+/** A section of what is on a screen: how it is solved, and which parts come of it. */
+export interface SceneSection<Key extends keyof SceneSections> {
+  key: Key;
+  solve(ground: Ground, solving: Solving): SceneSections[Key];
+  parts(solved: SceneSections[Key]): ScenePart[];
+}
+
+export function defineSceneSection<Key extends keyof SceneSections>(
+  section: SceneSection<Key>,
+): SceneSection<Key> {
+  return section;
+}

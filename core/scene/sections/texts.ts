@@ -1,0 +1,18 @@
+import type { Run } from '../../kinds/layout.ts';
+import type { Point } from '../../values/geometry.ts';
+import type { SceneText } from '../parts.ts';
+
+/** Runs where they stand on the screen when their layout begins at a point of it. */
+export function placedTexts(item: string | null, runs: readonly Run[], at: Point, scale = 1): SceneText[] {
+  return runs.map((run) => ({
+    item,
+    run,
+    scale,
+    box: {
+      x: at.x + run.ink.x * scale,
+      y: at.y + run.ink.y * scale,
+      width: run.ink.width * scale,
+      height: run.ink.height * scale,
+    },
+  }));
+}

@@ -1,0 +1,26 @@
+import { Suspense, useContext, type FC } from 'react';
+import type { SceneSections } from '../../core/scene/scene.ts';
+import { later } from '../later.ts';
+import { Actions } from './actions.ts';
+import { EdgeView } from './edge-view.tsx';
+import { WidgetView } from './widget-view.tsx';
+
+const AppList = later(() => import('./app-list.tsx'));
+
+/** How each section of a screen is drawn. The type checker asks for every one. */
+export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: SceneSections[Key] }> } = {
+  edges: ({ solved }) => solved.map((edge) => <EdgeView key={edge.id} edge={edge} />),
+  widgets: ({ solved }) => solved.map((widget) => <WidgetView key={widget.id} widget={widget} />),
+  /** There only where the desk is used. */
+  appList: function OpenAppList({ solved }) {
+    const actions = useContext(Actions);
+    return (
+      actions &&
+      solved && (
+        <Suspense>
+          <AppList list={solved} onClose={actions.closeAppList} />
+        </Suspense>
+      )
+    );
+  },
+};
