@@ -41,19 +41,35 @@ export type Fit = (typeof fits)[number];
 
 export const Picture = z.looseObject({
   kind: z.literal('picture'),
-  picture: z
-    .string()
-    .regex(/^[0-9a-f]{64}$/)
-    .meta({ description: 'SHA-256 of the picture file' }),
+  picture: field(
+    z
+      .string()
+      .regex(/^[0-9a-f]{64}$/)
+      .meta({ description: 'SHA-256 of the picture file' }),
+    { label: 'Picture', control: 'picture', isWide: true },
+  ),
   name: z.string().max(200),
-  fit: z.enum(fits),
-  focal: z
-    .looseObject({ x: share('Kept across'), y: share('Kept down') })
-    .meta({ description: 'What stays in view when the picture is cut' }),
-  turn: z
-    .union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
-    .meta({ description: 'Clockwise' }),
-  mirror: z.boolean(),
+  fit: field(z.enum(fits), {
+    label: 'Fit',
+    choices: {
+      cover: 'Covers the screen',
+      contain: 'Whole, with borders',
+      stretch: 'Stretched',
+      tile: 'Tiles',
+      centre: 'Pixel for pixel',
+    },
+  }),
+  focal: field(
+    z
+      .looseObject({ x: share('Kept across'), y: share('Kept down') })
+      .meta({ description: 'What stays in view when the picture is cut' }),
+    { label: 'Focal point' },
+  ),
+  turn: field(
+    z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]).meta({ description: 'Clockwise' }),
+    { label: 'Turn', control: 'turn' },
+  ),
+  mirror: field(z.boolean(), { label: 'Mirror' }),
 });
 export type Picture = TypeOf<typeof Picture>;
 
@@ -80,7 +96,7 @@ export const Gradient = z.looseObject({
     z.looseObject({ x: share('Across'), y: share('Down') }).meta({ description: 'Of a radial one' }),
     { label: 'Middle', when: ({ shape }) => shape === 'radial' },
   ),
-  points: z.array(GradientPoint).min(2).max(12),
+  points: field(z.array(GradientPoint).min(2).max(12), { label: 'Colours', one: 'Colour' }),
 });
 export type Gradient = TypeOf<typeof Gradient>;
 
@@ -92,8 +108,18 @@ export const MOST_MINUTES = 20160;
 
 /** When a rotation goes on to its next entry. */
 export const Change = z.discriminatedUnion('by', [
-  z.looseObject({ by: z.literal('every'), minutes: z.number().int().min(1).max(MOST_MINUTES) }),
-  z.looseObject({ by: z.literal('times'), times: z.array(WallTime).min(1).max(24) }),
+  z.looseObject({
+    by: z.literal('every'),
+    minutes: field(z.number().int().min(1).max(MOST_MINUTES), { label: 'Every', control: 'duration' }),
+  }),
+  z.looseObject({
+    by: z.literal('times'),
+    times: field(z.array(WallTime).min(1).max(24), {
+      label: 'At',
+      control: 'times',
+      placeholder: '06:00 18:30',
+    }),
+  }),
   z.looseObject({ by: z.literal('sun') }).meta({ description: 'At sunrise and at sunset' }),
 ]);
 export type Change = TypeOf<typeof Change>;
@@ -104,7 +130,15 @@ export const Rotation = z.looseObject({
     .array(z.looseObject({ id: Id, source: Plain }))
     .min(1)
     .max(100),
-  change: Change,
+  change: field(Change.clone(), {
+    label: 'When it changes',
+    isWide: true,
+    variants: {
+      every: { label: 'Every', start: { minutes: 60 } },
+      times: { label: 'At times', start: { times: ['06:00', '12:00', '18:00'] } },
+      sun: { label: 'With the sun', start: {} },
+    },
+  }),
   shuffled: field(z.boolean(), { label: 'Shuffled' }),
   fade: field(
     z.number().min(0).max(600).meta({ description: 'Seconds that one takes to pass into the next' }),
@@ -168,7 +202,9 @@ export type Adjust = TypeOf<typeof Adjust>;
 export const Backdrop = z.looseObject({
   id: Id,
   for: z.looseObject({ screen: Id.nullable(), workspace: Id.nullable(), half: z.enum(halves).nullable() }),
-  spans: z.boolean().meta({ description: 'One across all screens, or each screen its own' }),
+  spans: field(z.boolean().meta({ description: 'One across all screens, or each screen its own' }), {
+    label: 'Spans screens',
+  }),
   source: Source,
   adjust: Adjust,
 });

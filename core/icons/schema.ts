@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { field } from '../values/field.ts';
 import { Colour } from '../values/roles.ts';
 import type { TypeOf } from '../values/types.ts';
 
@@ -17,7 +18,16 @@ export const tileShapes = ['none', 'circle', 'rounded', 'square', 'hexagon'] as 
 export const Icons = z.looseObject({
   set: z.enum(iconSets),
   style: z.enum(iconStyles),
-  tile: z.enum(tileShapes),
+  tile: field(z.enum(tileShapes), {
+    label: 'Shape',
+    choices: {
+      none: 'None: bare',
+      circle: 'Circle',
+      rounded: 'Rounded',
+      square: 'Square',
+      hexagon: 'Hexagon',
+    },
+  }),
   tileColour: z
     .union([Colour, z.literal('application')])
     .meta({ description: 'A colour, or one for each application' }),

@@ -4,6 +4,7 @@ import { Icons } from '../icons/schema.ts';
 import { Pointer } from '../pointer/schema.ts';
 import { FontUse, OwnFont } from '../text/schema.ts';
 import { WallTime } from '../values/earth.ts';
+import { field } from '../values/field.ts';
 import { Finish } from '../values/finish.ts';
 import { Id } from '../values/id.ts';
 import { RoleName, halves, roles } from '../values/roles.ts';
@@ -11,16 +12,31 @@ import type { TypeOf } from '../values/types.ts';
 
 /** When the desk is light and when it is dark. */
 export const HalfBy = z.discriminatedUnion('by', [
-  z.looseObject({ by: z.literal('choice'), half: z.enum(halves) }),
+  z.looseObject({
+    by: z.literal('choice'),
+    half: field(z.enum(halves), { label: 'Half', choices: { light: 'Light', dark: 'Dark' } }),
+  }),
   z.looseObject({ by: z.literal('sun') }).meta({ description: 'Light while the sun is up' }),
-  z.looseObject({ by: z.literal('hours'), light: WallTime, dark: WallTime }),
+  z.looseObject({
+    by: z.literal('hours'),
+    light: field(WallTime.clone(), { label: 'Light from', control: 'time' }),
+    dark: field(WallTime.clone(), { label: 'Dark from', control: 'time' }),
+  }),
 ]);
 export type HalfBy = TypeOf<typeof HalfBy>;
 
 const OwnTerminal = Terminal.nullable().meta({ description: 'Null is derived from the palette' });
 
 export const Look = z.looseObject({
-  half: HalfBy,
+  half: field(HalfBy.clone(), {
+    label: 'Light and dark',
+    isWide: true,
+    variants: {
+      choice: { label: 'Always the same', start: { half: 'dark' } },
+      sun: { label: 'By the sun', start: {} },
+      hours: { label: 'By hours', start: { light: '07:00', dark: '19:00' } },
+    },
+  }),
   roles: z.looseObject({ light: Roles, dark: Roles }),
   held: z
     .array(RoleName)

@@ -2,7 +2,23 @@ import { z } from 'zod';
 
 /** The controls that forms have; the interface draws each (web/ui/form). */
 export type ControlName =
-  'switch' | 'figure' | 'slider' | 'choice' | 'text' | 'colour' | 'zone' | 'pattern' | 'application' | 'side';
+  | 'switch'
+  | 'figure'
+  | 'slider'
+  | 'choice'
+  | 'text'
+  | 'time'
+  | 'times'
+  | 'duration'
+  | 'colour'
+  | 'zone'
+  | 'pattern'
+  | 'application'
+  | 'picture'
+  | 'turn'
+  | 'side'
+  | 'point'
+  | 'hanging';
 
 /** What a form says of a field, beside what its schema says of the value. Ranges and choices stand in the schema only. */
 export interface FieldFacts {
@@ -16,6 +32,10 @@ export interface FieldFacts {
   placeholder?: string;
   /** Titles of the schema's choices. */
   choices?: Readonly<Record<string, string>>;
+  /** For a value of one of several shapes, told apart by a key: each shape's title, and what it starts as. */
+  variants?: Readonly<Record<string, { label: string; start: object }>>;
+  /** For a list of records: what one of them is called. */
+  one?: string;
   /** Which control, where the schema alone would ask for another one. */
   control?: ControlName;
   /** Without a label before it: it takes the whole width. */

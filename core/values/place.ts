@@ -29,13 +29,16 @@ export const Hanging = z.discriminatedUnion('from', [
   z.looseObject({
     from: z.enum(['free', 'screen']).meta({ description: 'The free area, or the whole screen' }),
     screen: Id,
-    point: z.enum(points),
+    point: field(z.enum(points), { label: 'Point', control: 'point' }),
   }),
   z.looseObject({
     from: z.literal('part'),
     part: Id.meta({ description: 'A widget or an edge on the same screen' }),
-    side: Side.meta({ description: 'The side of the neighbour on which the part stands' }),
-    align: Alignment,
+    side: field(Side.meta({ description: 'The side of the neighbour on which the part stands' }), {
+      label: 'Side of it',
+      choices: { top: 'above it', right: 'to its right', bottom: 'below it', left: 'to its left' },
+    }),
+    align: field(Alignment.clone(), { label: 'Level with its' }),
   }),
 ]);
 export type Hanging = TypeOf<typeof Hanging>;
@@ -45,7 +48,7 @@ export type Hanging = TypeOf<typeof Hanging>;
  * away from a neighbour.
  */
 export const Place = z.looseObject({
-  hangs: Hanging,
+  hangs: field(Hanging.clone(), { label: 'Hangs from', control: 'hanging' }),
   x: field(Offset.clone(), { label: 'Offset across', unit: 'x', step: 1, decimals: 1 }),
   y: field(Offset.clone(), { label: 'Offset down', unit: 'y', step: 1, decimals: 1 }),
 });

@@ -114,7 +114,7 @@ withApp('the backdrop', ({ server, open }) => {
     await page.getByRole('radio', { name: 'Gradient' }).click();
     await page.getByRole('button', { name: 'Colour', exact: true }).click();
     await page
-      .getByRole('group', { name: 'Colour 1' })
+      .getByRole('listitem', { name: 'Colour 1' })
       .getByRole('button', { name: 'Colour 1: colour: Accent' })
       .click();
     await page.getByRole('textbox', { name: 'Angle, exact' }).fill('45');
@@ -187,7 +187,7 @@ withApp('the backdrop', ({ server, open }) => {
     expect(JSON.stringify(edited)).to.contain('"birds":90');
     await page.getByRole('button', { name: 'Rotation', exact: true }).click();
     await page.getByRole('radio', { name: 'At times' }).click();
-    await page.getByRole('textbox', { name: 'Times of change' }).fill('06:00 26:00');
+    await page.getByRole('textbox', { name: 'At', exact: true }).fill('06:00 26:00');
     await page.keyboard.press('Enter');
     await page.getByText(/“26:00” is not a time of day/).waitFor();
     await page.reload();
@@ -237,7 +237,7 @@ withApp('the backdrop', ({ server, open }) => {
     const nudged = await source('sound-room');
     expect(nudged?.kind === 'picture' && nudged.focal.x).to.be.closeTo(dragged.focal.x + 0.1, 0.002);
     await page.getByRole('button', { name: 'Turn right' }).click();
-    await page.getByRole('button', { name: 'Mirror' }).click();
+    await page.getByRole('switch', { name: 'Mirror' }).click();
     await page.getByRole('button', { name: 'Pixel for pixel' }).click();
     await untilKept(page);
     expect(await source('sound-room')).to.deep.include({ turn: 90, mirror: true, fit: 'centre' });

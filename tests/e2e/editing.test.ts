@@ -42,7 +42,7 @@ withApp('editing', ({ server, open }) => {
     expect(await machine.boundingBox()).to.deep.equal(before);
     await choose(page, 'Hangs from', /the dock at the bottom/);
     expect(await machine.boundingBox()).to.deep.equal(before);
-    await choose(page, 'Side of the neighbour', /above it/);
+    await choose(page, 'Side of it', /above it/);
     await untilKept(page);
     expect((await widget('dawn-count', 'machine'))?.place.hangs).to.deep.equal({
       from: 'part',

@@ -213,7 +213,7 @@ withApp('palette and look', ({ server, open }) => {
       (old) => document.querySelector('[data-stage] [data-edge="dock"] [data-item] svg')?.outerHTML !== old,
       before,
     );
-    await page.getByRole('combobox', { name: 'Shape of the tile' }).click();
+    await page.getByRole('combobox', { name: 'Shape' }).click();
     await page.getByRole('option', { name: 'hexagon' }).click();
     await page.getByRole('switch', { name: 'Each its own' }).click();
     const tiles = page.locator('[data-stage] [data-edge="dock"] [data-tile="hexagon"]');

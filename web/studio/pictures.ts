@@ -2,7 +2,7 @@ import { goToBackdrop } from './chapters/backdrop/view.ts';
 import { toast } from '../ui/toast.ts';
 import { createPicture } from '../../core/desk/defaults.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
-import type { PlainSource } from '../../core/backdrop/schema.ts';
+import type { Picture, PlainSource } from '../../core/backdrop/schema.ts';
 import { api } from '../api/client.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { currentScreen } from '../stores/screen.ts';
@@ -18,7 +18,7 @@ function becomeBackdrop(picture: PlainSource): void {
 }
 
 /** Asks for a picture file and takes it. */
-export function choosePicture(use: (picture: PlainSource) => void): void {
+export function choosePicture(use: (picture: Picture) => void): void {
   const input = document.createElement('input');
   input.type = 'file';
   input.accept = PICTURE_TYPES;
@@ -35,7 +35,7 @@ export function choosePicture(use: (picture: PlainSource) => void): void {
  */
 export async function takePicture(
   file: File,
-  use: (picture: PlainSource) => void = becomeBackdrop,
+  use: (picture: Picture) => void = becomeBackdrop,
 ): Promise<void> {
   const id = presentDesk()?.id;
   const work = api.addPicture(file).then((picture) => {

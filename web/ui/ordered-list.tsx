@@ -14,6 +14,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import clsx from 'clsx';
 import { GripVertical, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 
@@ -22,9 +23,11 @@ export interface OrderedRow {
   title: string;
   /** What stands in the row, and what a press on it does. */
   content: ReactNode;
-  onPress: () => void;
+  onPress?: () => void;
   /** Absent where the row must stay. */
   onRemove?: () => void;
+  /** What stands beneath the row. */
+  inside?: ReactNode;
 }
 
 /** A list whose order counts: rows are dragged by their grips, or moved by arrows on them. */
@@ -60,41 +63,47 @@ export function OrderedList({
 }
 
 function Row({ row, isTall }: { row: OrderedRow; isTall: boolean }) {
-  const { id, title, content, onPress, onRemove } = row;
+  const { id, title, content, onPress, onRemove, inside } = row;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id });
   return (
     <li
       ref={setNodeRef}
       data-row={id}
+      aria-label={title}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`flex items-center rounded-lg bg-nap ${isTall ? 'h-10' : 'h-8'} ${isDragging ? 'relative z-10 shadow-xl outline outline-brass' : ''}`}
+      className={clsx('rounded-lg bg-nap', isDragging && 'relative z-10 shadow-xl outline outline-brass')}
     >
-      <button
-        type="button"
-        {...attributes}
-        {...listeners}
-        aria-label={`Move ${title}`}
-        className="grid h-full w-7 cursor-grab touch-none place-items-center text-dust hover:text-chalk"
-      >
-        <GripVertical size={14} />
-      </button>
-      <button
-        type="button"
-        onClick={onPress}
-        className="flex h-full min-w-0 flex-1 items-center gap-2.5 text-left hover:text-brass"
-      >
-        {content}
-      </button>
-      {onRemove && (
+      <div className={clsx('flex items-center', isTall ? 'h-10' : 'h-8')}>
         <button
           type="button"
-          aria-label={`Remove ${title}`}
-          onClick={onRemove}
-          className="grid h-full w-8 place-items-center text-dust hover:text-rust"
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${title}`}
+          className="grid h-full w-7 cursor-grab touch-none place-items-center text-dust hover:text-chalk"
         >
-          <X size={14} />
+          <GripVertical size={14} />
         </button>
-      )}
+        {onPress ? (
+          <button type="button" onClick={onPress} className={`${inRow} hover:text-brass`}>
+            {content}
+          </button>
+        ) : (
+          <div className={inRow}>{content}</div>
+        )}
+        {onRemove && (
+          <button
+            type="button"
+            aria-label={`Remove ${title}`}
+            onClick={onRemove}
+            className="grid h-full w-8 place-items-center text-dust hover:text-rust"
+          >
+            <X size={14} />
+          </button>
+        )}
+      </div>
+      {inside && <div className="grid gap-1 px-2.5 pb-2">{inside}</div>}
     </li>
   );
 }
+
+const inRow = 'flex h-full min-w-0 flex-1 items-center gap-2.5 text-left';

@@ -3,7 +3,21 @@ import { sides, type Side } from '../../../core/values/geometry.ts';
 import type { ControlName } from '../../../core/values/field.ts';
 import type { Colour } from '../../../core/values/roles.ts';
 import { formatMoment, isDatePattern } from '../../../core/sources/time/time.ts';
-import { PanelBottom, PanelLeft, PanelRight, PanelTop, type LucideIcon } from 'lucide-react';
+import {
+  FolderOpen,
+  PanelBottom,
+  PanelLeft,
+  PanelRight,
+  PanelTop,
+  RotateCcw,
+  RotateCw,
+  type LucideIcon,
+} from 'lucide-react';
+import { lookUp } from '../../../core/values/look-up.ts';
+import { IconButton } from '../../ui/buttons.tsx';
+import { FileButton } from '../../ui/file-button.tsx';
+import { PICTURE_TYPES, takePicture } from '../pictures.ts';
+import { HangingControl, PointControl } from './place-controls.tsx';
 import { useConditions } from '../../session/conditions.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useHalfRoles } from '../../session/scene.ts';
@@ -14,21 +28,23 @@ import { TextField } from '../../ui/text-field.tsx';
 import { sentenceFor, type FieldShape } from './schema.ts';
 
 /** What every control is given. Values come in, changes go out; a refused one is said through onError. */
+export type Values = Readonly<Record<string, unknown>>;
+
 export interface ControlProps {
   /** As it is read out. */
   label: string;
   shape: FieldShape;
   value: unknown;
-  /** A turn of a change under way, which onEnd ends. */
-  onTurn: (value: unknown) => void;
+  /** A turn of a change under way, which onEnd ends; `beside` are fields beside this one that go with it. */
+  onTurn: (value: unknown, beside?: Values) => void;
   onEnd: () => void;
   onError: (sentence: string | null) => void;
 }
 
 /** A change that is whole at once. */
 function taking({ onTurn, onEnd }: ControlProps) {
-  return (value: unknown) => {
-    onTurn(value);
+  return (value: unknown, beside?: Values) => {
+    onTurn(value, beside);
     onEnd();
   };
 }
@@ -84,6 +100,20 @@ const ChoiceControl: FC<ControlProps> = (props) => {
   return <Chooser label={label} value={String(value)} choices={choices} onChange={taking(props)} />;
 };
 
+/** Which of its shapes a value is in; another one is taken as it starts. */
+export const VariantControl: FC<ControlProps & { by: string }> = ({ by, ...props }) => {
+  const variants = new Map(Object.entries(props.shape.facts.variants ?? {}));
+  const now = String(lookUp(props.value as Values, by));
+  return (
+    <Segmented
+      label={props.label}
+      value={now}
+      choices={Array.from(variants, ([value, { label }]) => ({ value, label }))}
+      onChange={(next) => next !== now && taking(props)({ [by]: next, ...variants.get(next)?.start })}
+    />
+  );
+};
+
 const ColourControl: FC<ControlProps> = ({ label, value, onTurn, onEnd }) => {
   const roles = useHalfRoles();
   return (
@@ -101,6 +131,97 @@ const TextControl: FC<ControlProps & { list?: readonly string[] }> = (props) => 
     onChange={taking(props)}
     onError={props.onError}
   />
+);
+
+/** Words with blanks or commas between them. */
+const TimesControl: FC<ControlProps> = (props) => {
+  const times = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
+  return (
+    <TextField
+      label={props.label}
+      value={(props.value as string[]).join(' ')}
+      placeholder={props.shape.facts.placeholder}
+      className="font-mono text-[12px]"
+      check={(text) => sentenceFor(props.shape, times(text))}
+      onChange={(text) => taking(props)(times(text))}
+      onError={props.onError}
+    />
+  );
+};
+
+const TimeControl: FC<ControlProps> = (props) => (
+  <TextField
+    label={props.label}
+    value={String(props.value)}
+    className="font-mono"
+    check={(text) => sentenceFor(props.shape, text.trim())}
+    onChange={(text) => taking(props)(text.trim())}
+    onError={props.onError}
+  />
+);
+
+const minutesIn = { minutes: 1, hours: 60, days: 1440 } as const;
+type DurationUnit = keyof typeof minutesIn;
+const durationUnits = Object.keys(minutesIn) as DurationUnit[];
+
+/** Minutes, in the largest unit that they are whole in. */
+const DurationControl: FC<ControlProps> = (props) => {
+  const { label, value, shape, onError } = props;
+  const minutes = Number(value);
+  const most = shape.max ?? Infinity;
+  const unit: DurationUnit = minutes % 1440 === 0 ? 'days' : minutes % 60 === 0 ? 'hours' : 'minutes';
+  const take = taking(props);
+  return (
+    <>
+      <NumberField
+        label={label}
+        value={minutes / minutesIn[unit]}
+        min={1}
+        max={Math.floor(most / minutesIn[unit])}
+        isWhole
+        onError={onError}
+        onChange={(many) => take(many * minutesIn[unit])}
+      />
+      <SelectField
+        label={`${label}: unit`}
+        value={unit}
+        choices={durationUnits.map((one) => ({ value: one, label: one }))}
+        onChange={(next) => take(Math.min(most, (minutes / minutesIn[unit]) * minutesIn[next]))}
+      />
+    </>
+  );
+};
+
+const turns = [0, 90, 180, 270] as const;
+
+const TurnControl: FC<ControlProps> = (props) => {
+  const at = turns.findIndex((turn) => turn === props.value);
+  const by = (step: number) => taking(props)(turns[(at + step + turns.length) % turns.length]);
+  return (
+    <>
+      <IconButton label="Turn left" onClick={() => by(-1)}>
+        <RotateCcw size={16} />
+      </IconButton>
+      <IconButton label="Turn right" onClick={() => by(1)}>
+        <RotateCw size={16} />
+      </IconButton>
+      <span className="font-mono text-[12px] text-dust">{String(props.value)}°</span>
+    </>
+  );
+};
+
+/** A picture from this machine; its name goes with it. */
+const PictureControl: FC<ControlProps> = (props) => (
+  <div>
+    <FileButton
+      label={`${props.label} file`}
+      accept={PICTURE_TYPES}
+      onFile={(chosen) => void takePicture(chosen, ({ picture, name }) => taking(props)(picture, { name }))}
+    >
+      <FolderOpen size={15} /> {props.value ? 'Another picture…' : 'A picture of yours…'}
+    </FileButton>
+    <p className="mt-1 text-[12px] text-dust">PNG, JPEG, WebP, AVIF, GIF; or drop one on the stage.</p>
+  </div>
 );
 
 const zones = Intl.supportedValuesOf('timeZone');
@@ -155,6 +276,13 @@ const SideControl: FC<ControlProps> = (props) => (
 
 /** Every control by its name, but the switch, which brings its own row. Add a new one here. */
 export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> = {
+  time: TimeControl,
+  times: TimesControl,
+  duration: DurationControl,
+  picture: PictureControl,
+  turn: TurnControl,
+  point: PointControl,
+  hanging: HangingControl,
   figure: Figure,
   slider: SliderControl,
   choice: ChoiceControl,

@@ -1,12 +1,11 @@
 import { useMemo, useState, type ReactNode } from 'react';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { lookUp } from '../../../core/values/look-up.ts';
 import { SwitchField } from '../../ui/choice.tsx';
 import { Row, Section } from '../../ui/section.tsx';
-import { controls, type ControlProps } from './controls.tsx';
-import { controlOf, fieldsOf, type FieldShape } from './schema.ts';
-
-type Values = Readonly<Record<string, unknown>>;
+import { VariantControl, controls, type ControlProps, type Values } from './controls.tsx';
+import { RecordList } from './record-list.tsx';
+import { controlOf, fieldsOf, innerOf, variantOf, type FieldShape } from './schema.ts';
 
 export interface FormProps {
   schema: z.ZodObject;
@@ -20,41 +19,77 @@ export interface FormProps {
   face?: string | null;
   /** Some of the fields only. */
   only?: readonly string[];
+  /** For lists of records, by their field: what is added to one. */
+  adders?: Readonly<Record<string, (entries: readonly Values[]) => Values | null>>;
 }
 
 /** The fields of a schema, one under the other: every form is made from its schema. */
-export function Fields({ schema, values, onTurn, onEnd, of, face = null, only }: FormProps) {
+export function Fields({ schema, values, face = null, only, ...rest }: FormProps) {
   const fields = useMemo(() => fieldsOf(schema), [schema]);
   return fields
     .filter(([key, { facts }]) => (only?.includes(key) ?? true) && (facts.when?.(values, face) ?? true))
-    .map(([key, shape]) => {
-      const inner = shape.schema;
-      const value = lookUp(values, key);
-      if (inner instanceof z.ZodObject && isValues(value)) {
-        // A group of fields within: each turn writes the whole of it.
-        return (
+    .map(([key, shape]) => (
+      <AnyField key={key} {...rest} name={key} shape={shape} values={values} value={lookUp(values, key)} />
+    ));
+}
+
+/** A field of whatever shape: its control, or the fields within, each of whose turns writes the whole of it. */
+function AnyField({
+  name,
+  shape,
+  values,
+  value,
+  onTurn,
+  ...rest
+}: Pick<FormProps, 'onTurn' | 'onEnd' | 'of' | 'adders'> & {
+  name: string;
+  shape: FieldShape;
+  values: Values;
+  value: unknown;
+}) {
+  const { facts } = shape;
+  const inner = useMemo(() => innerOf(shape), [shape]);
+  const turn = (next: unknown, beside?: Values) => onTurn({ ...beside, [name]: next }, facts.label);
+  if (inner.kind === 'group' && isValues(value)) {
+    const within = (change: Values) => turn({ ...value, ...change });
+    return (
+      <Fields schema={inner.schema} values={value} of={facts.label} onTurn={within} onEnd={rest.onEnd} />
+    );
+  }
+  if (inner.kind === 'variant' && isValues(value)) {
+    const within = variantOf(inner.by, inner.options, value);
+    return (
+      <>
+        <Field {...rest} shape={shape} values={values} value={value} onTurn={turn} />
+        {within && (
           <Fields
-            key={key}
-            schema={inner}
+            schema={within}
             values={value}
-            of={shape.facts.label}
-            onTurn={(change) => onTurn({ [key]: { ...value, ...change } }, shape.facts.label)}
-            onEnd={onEnd}
+            of={rest.of}
+            onTurn={(change) => turn({ ...value, ...change })}
+            onEnd={rest.onEnd}
           />
-        );
-      }
-      return (
-        <Field
-          key={key}
-          shape={shape}
-          of={of}
-          values={values}
-          value={value}
-          onTurn={(next) => onTurn({ [key]: next }, shape.facts.label)}
-          onEnd={onEnd}
-        />
-      );
-    });
+        )}
+      </>
+    );
+  }
+  if (inner.kind === 'list' && Array.isArray(value)) {
+    return (
+      <RecordList
+        least={inner.least}
+        most={inner.most}
+        one={facts.one ?? facts.label}
+        entries={value as Values[]}
+        onTurn={turn}
+        onEnd={rest.onEnd}
+        add={lookUp(rest.adders ?? {}, name)}
+        inside={(entry, title, onEntry) => (
+          <Fields schema={inner.schema} values={entry} of={title} onTurn={onEntry} onEnd={rest.onEnd} />
+        )}
+      />
+    );
+  }
+  return <Field {...rest} shape={shape} values={values} value={value} onTurn={turn} />;
 }
 
 /** The fields of a schema under the names of their groups. */
@@ -87,6 +122,7 @@ export function Field({
   const { facts } = shape;
   const label = facts.labelFor?.(values) ?? facts.label;
   const spoken = of ? `${of}: ${label.toLowerCase()}` : label;
+  const inner = innerOf(shape);
   const control = controlOf(shape);
   if (control === 'switch') {
     const take = (value: boolean) => {
@@ -95,8 +131,14 @@ export function Field({
     };
     return <SwitchField label={label} spoken={spoken} value={rest.value === true} onChange={take} />;
   }
+  const given = { ...rest, label: spoken, shape, onError: setError };
   const Control = controls[control];
-  const drawn = <Control {...rest} label={spoken} shape={shape} onError={setError} />;
+  const drawn =
+    inner.kind === 'variant' && !facts.control ? (
+      <VariantControl {...given} by={inner.by} />
+    ) : (
+      <Control {...given} />
+    );
   return facts.isWide ? (
     <div>
       {drawn}
@@ -118,8 +160,6 @@ function Wrong({ sentence }: { sentence: string | null }) {
     )
   );
 }
-
-export type { FieldShape };
 
 function isValues(value: unknown): value is Values {
   return typeof value === 'object' && value !== null && !Array.isArray(value);

@@ -1,16 +1,23 @@
 import { expect } from 'chai';
 import { EdgeFrame } from '../../../core/arrange/schema.ts';
-import { Adjust, Gradient } from '../../../core/backdrop/schema.ts';
+import { Adjust, Change, Gradient, Rotation } from '../../../core/backdrop/schema.ts';
 import { WidgetFrame } from '../../../core/desk/sections/widgets.ts';
 import { deskJsonSchema } from '../../../core/desk/schema.ts';
 import { itemKinds } from '../../../core/items/list.ts';
+import { Look } from '../../../core/look/schema.ts';
 import { Pointer } from '../../../core/pointer/schema.ts';
 import { FontUse } from '../../../core/text/schema.ts';
 import { Finish } from '../../../core/values/finish.ts';
 import { widgetKinds } from '../../../core/widgets/list.ts';
-import { controlOf, fieldsOf, sentenceFor } from './schema.ts';
+import { controlOf, fieldsOf, innerOf, sentenceFor, variantOf } from './schema.ts';
 
 const named = (schema: Parameters<typeof fieldsOf>[0]) => new Map(fieldsOf(schema));
+
+/** The shape of a rotation's change that has times. */
+function changeOptions() {
+  const [, times] = Change.options;
+  return times;
+}
 
 describe('forms', () => {
   it('take ranges and choices from the schema that the document is held to', () => {
@@ -37,6 +44,45 @@ describe('forms', () => {
     const zone = named(widgetKinds[0].options).get('zone');
     expect(zone && sentenceFor(zone, 'Marrow/Point')).to.match(
       /^Not taken: “Marrow\/Point” is not a time zone/,
+    );
+  });
+
+  it('go into what a field holds: groups, one of several shapes, lists of records', () => {
+    const inner = (schema: Parameters<typeof fieldsOf>[0], key: string) => {
+      const shape = named(schema).get(key);
+      if (!shape) throw new Error(`no field ${key}`);
+      return innerOf(shape);
+    };
+    expect(inner(Adjust, 'tint').kind).to.equal('group');
+    expect(inner(Gradient, 'points')).to.deep.include({ kind: 'list', least: 2, most: 12 });
+    const change = inner(Rotation, 'change');
+    if (change.kind !== 'variant') throw new Error('not of several shapes');
+    const keys = (value: Record<string, unknown>) => {
+      const found = variantOf(change.by, change.options, value);
+      return found && fieldsOf(found).map(([key]) => key);
+    };
+    expect(keys({ by: 'every', minutes: 5 })).to.deep.equal(['minutes']);
+    expect(keys({ by: 'sun' })).to.deep.equal([]);
+    expect(keys({ by: 'toString' })).to.equal(null);
+  });
+
+  it('start every shape of a value as something that the document takes', () => {
+    for (const schema of [Look, Rotation]) {
+      for (const [key, shape] of fieldsOf(schema)) {
+        const inner = innerOf(shape);
+        if (inner.kind !== 'variant' || shape.facts.control) continue;
+        const variants = Object.entries(shape.facts.variants ?? {});
+        expect(variants, key).to.have.length(inner.options.length);
+        for (const [value, { start }] of variants)
+          expect(shape.schema.safeParse({ [inner.by]: value, ...start }).success, value).to.equal(true);
+      }
+    }
+  });
+
+  it('name the entry of a list that is refused', () => {
+    const times = named(changeOptions()).get('times');
+    expect(times && sentenceFor(times, ['06:00', '26:00'])).to.equal(
+      'Not taken: “26:00” is not a time of day, such as 07:30.',
     );
   });
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { fieldOf, type FieldFacts } from '../../../core/values/field.ts';
+import { lookUp } from '../../../core/values/look-up.ts';
 
 /** What a form reads off a field's schema: ranges and choices stand nowhere else. */
 export interface FieldShape {
@@ -9,6 +10,51 @@ export interface FieldShape {
   max?: number;
   isWhole: boolean;
   choices: { value: string; label: string }[];
+}
+
+/** What a form shows of a field: one control, or the fields within. */
+export type Inner =
+  | { kind: 'value' }
+  /** Some fields that belong together. */
+  | { kind: 'group'; schema: z.ZodObject }
+  /** One of several groups of fields, told apart by a key. */
+  | { kind: 'variant'; by: string; options: readonly z.ZodObject[] }
+  /** Groups of fields one after another. */
+  | { kind: 'list'; schema: z.ZodObject; least: number; most: number };
+
+export function innerOf({ schema }: FieldShape): Inner {
+  const inner = unwrapped(schema);
+  if (inner instanceof z.ZodObject) return { kind: 'group', schema: inner };
+  if (inner instanceof z.ZodDiscriminatedUnion)
+    return {
+      kind: 'variant',
+      by: inner.def.discriminator,
+      options: inner.options as readonly z.ZodObject[],
+    };
+  if (inner instanceof z.ZodArray && inner.element instanceof z.ZodObject) {
+    return { kind: 'list', schema: inner.element, ...lengthsOf(inner) };
+  }
+  return { kind: 'value' };
+}
+
+/** How few and how many entries a list's schema takes. */
+function lengthsOf({ def }: z.ZodArray): { least: number; most: number } {
+  const lengths = { least: 0, most: Infinity };
+  for (const check of def.checks ?? []) {
+    const said = check._zod.def as { check: string; minimum?: number; maximum?: number };
+    if (said.check === 'min_length') lengths.least = said.minimum ?? 0;
+    if (said.check === 'max_length') lengths.most = said.maximum ?? Infinity;
+  }
+  return lengths;
+}
+
+/** The fields that a value of several shapes has in the shape that it is in; null when it is in none. */
+export function variantOf(
+  by: string,
+  options: readonly z.ZodObject[],
+  value: Readonly<Record<string, unknown>>,
+): z.ZodObject | null {
+  return options.find((option) => lookUp(option.shape, by)?.safeParse(lookUp(value, by)).success) ?? null;
 }
 
 /** The fields of a schema that forms show, by key, in the schema's order. */
@@ -41,8 +87,11 @@ export function shapeOf(schema: z.ZodType, facts: FieldFacts): FieldShape {
 export function sentenceFor({ schema }: FieldShape, value: unknown): string | null {
   const read = schema.safeParse(value);
   if (read.success) return null;
-  const message = read.error.issues[0]?.message ?? 'was not taken';
-  return `Not taken: “${String(value).slice(0, 24)}” ${message}.`;
+  const [wrong] = read.error.issues;
+  const place = wrong?.path[0];
+  // Of a list, the entry that is wrong.
+  const said = Array.isArray(value) && typeof place === 'number' ? value[place] : value;
+  return `Not taken: “${String(said).slice(0, 24)}” ${wrong?.message ?? 'was not taken'}.`;
 }
 
 /** Which control a field asks for. */

@@ -1,68 +1,32 @@
-import { FileButton } from '../../../ui/file-button.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
-import { FlipHorizontal2, FolderOpen, RotateCcw, RotateCw } from 'lucide-react';
 import { type PointerEvent } from 'react';
 import { stretchOf, turnedSize } from '../../../../core/backdrop/fit.ts';
 import { VISIBLE_BLOCKS } from '../../../../core/backdrop/fitness.ts';
-import { Picture, fits, type Fit } from '../../../../core/backdrop/schema.ts';
+import { Picture } from '../../../../core/backdrop/schema.ts';
+import { createPicture } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { pictureAddress } from '../../../api/addresses.ts';
 import type { PictureFacts } from '../../../api/client.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
-import { IconButton } from '../../../ui/buttons.tsx';
-import { Row, Section } from '../../../ui/section.tsx';
-import { SelectField } from '../../../ui/choice.tsx';
+import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { usePictureFacts } from '../../picture-facts.ts';
-import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
 import { useBackdrop, type EditedSource } from './use-backdrop.ts';
-
-const fitTitles: Record<Fit, string> = {
-  cover: 'Covers the screen',
-  contain: 'Whole, with borders',
-  stretch: 'Stretched',
-  tile: 'Tiles',
-  centre: 'Pixel for pixel',
-};
-
-const turns = [0, 90, 180, 270] as const;
 
 /** A picture of one's own: how it lies on the screen, and whether it is fit for it. */
 export function PictureEditor({ edited, picture }: { edited: EditedSource; picture: Picture }) {
   const facts = usePictureFacts(picture.picture);
-  const turnBy = (by: number) => {
-    const turn = turns[(turns.indexOf(picture.turn) + by + 4) % 4] ?? 0;
-    edited.set('Turn the picture', { ...picture, turn });
-  };
   return (
     <Section title="How it lies" note={<span className="block max-w-40 truncate">{picture.name}</span>}>
       <Focal edited={edited} picture={picture} />
-      <Row label="Fit">
-        <SelectField
-          label="Fit"
-          value={picture.fit}
-          choices={fits.map((fit) => ({ value: fit, label: fitTitles[fit] }))}
-          onChange={(fit) => edited.set('Fit', { ...picture, fit })}
-        />
-      </Row>
-      <Row label="Turn">
-        <IconButton label="Turn left" onClick={() => turnBy(-1)}>
-          <RotateCcw size={16} />
-        </IconButton>
-        <IconButton label="Turn right" onClick={() => turnBy(1)}>
-          <RotateCw size={16} />
-        </IconButton>
-        <IconButton
-          label="Mirror"
-          aria-pressed={picture.mirror}
-          className={picture.mirror ? '!text-brass' : ''}
-          onClick={() => edited.set('Mirror', { ...picture, mirror: !picture.mirror })}
-        >
-          <FlipHorizontal2 size={16} />
-        </IconButton>
-        <span className="font-mono text-[12px] text-dust">{picture.turn}°</span>
-      </Row>
+      <Fields
+        schema={Picture}
+        values={picture}
+        only={['fit', 'turn', 'mirror']}
+        onTurn={(change, label) => edited.turn(label, { ...picture, ...change })}
+        onEnd={useDesk.getState().endGesture}
+      />
       {facts && <Fitness edited={edited} picture={picture} facts={facts} />}
     </Section>
   );
@@ -179,17 +143,14 @@ function Focal({ edited, picture }: { edited: EditedSource; picture: Picture }) 
 }
 
 /** Takes a picture from this machine into a source. */
-export function ChoosePicture({ edited, isPicture }: { edited: EditedSource; isPicture: boolean }) {
+export function ChoosePicture({ edited: { source, set } }: { edited: EditedSource }) {
   return (
-    <div>
-      <FileButton
-        label="Picture file"
-        accept={PICTURE_TYPES}
-        onFile={(chosen) => void takePicture(chosen, (picture) => edited.set('Backdrop', picture))}
-      >
-        <FolderOpen size={15} /> {isPicture ? 'Another picture…' : 'A picture of yours…'}
-      </FileButton>
-      <p className="mt-1 text-[12px] text-dust">PNG, JPEG, WebP, AVIF, GIF; or drop one on the stage.</p>
-    </div>
+    <Fields
+      schema={Picture}
+      values={{ ...source }}
+      only={['picture']}
+      onTurn={({ picture, name }) => set('Backdrop', createPicture(String(picture), String(name)))}
+      onEnd={() => undefined}
+    />
   );
 }

@@ -6,15 +6,13 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { arrayMove } from '@dnd-kit/sortable';
 import { FolderOpen, Plus } from 'lucide-react';
 import { nanoid } from 'nanoid';
-import { useState } from 'react';
 import { SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
 import { factsOf, motifNames } from '../../../../core/backdrop/names.ts';
 import { changesBetween, rotationAt } from '../../../../core/backdrop/rotation.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
 import { createMotif } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { WallTime } from '../../../../core/values/earth.ts';
-import { MOST_MINUTES, Rotation, type PlainSource } from '../../../../core/backdrop/schema.ts';
+import { Rotation, type PlainSource } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { formatMoment } from '../../../../core/sources/time/time.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
@@ -22,10 +20,7 @@ import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalfRoles } from '../../../session/scene.ts';
 import { Button } from '../../../ui/buttons.tsx';
-import { NumberField } from '../../../ui/figure.tsx';
-import { Row, Section } from '../../../ui/section.tsx';
-import { Segmented, SelectField } from '../../../ui/choice.tsx';
-import { TextField } from '../../../ui/text-field.tsx';
+import { Section } from '../../../ui/section.tsx';
 import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
 import { KindChoice } from './source-editor.tsx';
 
@@ -39,9 +34,6 @@ export function titleOfSource(source: PlainSource): string {
       return source.shape === 'linear' ? 'Linear gradient' : 'Radial gradient';
   }
 }
-
-const units = { minutes: 1, hours: 60, days: 1440 } as const;
-type Unit = keyof typeof units;
 
 /** Several backdrops in turn. */
 export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rotation: Rotation }) {
@@ -72,7 +64,6 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
         </div>
       </Section>
       <Section title="Changes">
-        <Changes rotation={rotation} onChange={(change) => set('When it changes', { change })} />
         <Fields
           schema={Rotation}
           values={rotation}
@@ -81,94 +72,13 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
           }
           onEnd={endGesture}
         />
+        {rotation.change.by === 'sun' && (
+          <p className="text-[12px] text-dust">At sunrise and at sunset, where the desk is.</p>
+        )}
         <NextChange rotation={rotation} />
       </Section>
     </div>
   );
-}
-
-function Changes({
-  rotation: { change },
-  onChange,
-}: {
-  rotation: Rotation;
-  onChange: (change: Rotation['change']) => void;
-}) {
-  const [error, setError] = useState<string | null>(null);
-  const minutes = change.by === 'every' ? change.minutes : 60;
-  const unit: Unit = minutes % 1440 === 0 ? 'days' : minutes % 60 === 0 ? 'hours' : 'minutes';
-  return (
-    <>
-      <Segmented
-        label="When it changes"
-        value={change.by}
-        choices={[
-          { value: 'every', label: 'Every' },
-          { value: 'times', label: 'At times' },
-          { value: 'sun', label: 'With the sun' },
-        ]}
-        onChange={(by) =>
-          onChange(
-            by === 'every'
-              ? { by, minutes: 60 }
-              : by === 'times'
-                ? { by, times: ['06:00', '12:00', '18:00'] }
-                : { by },
-          )
-        }
-      />
-      {change.by === 'every' && (
-        <Row label="Every" error={error}>
-          <NumberField
-            label="How often"
-            value={minutes / units[unit]}
-            min={1}
-            max={Math.floor(MOST_MINUTES / units[unit])}
-            isWhole
-            onError={setError}
-            onChange={(many) => onChange({ by: 'every', minutes: many * units[unit] })}
-          />
-          <SelectField
-            label="Unit of time"
-            value={unit}
-            choices={(Object.keys(units) as Unit[]).map((value) => ({ value, label: value }))}
-            onChange={(next) =>
-              onChange({
-                by: 'every',
-                minutes: Math.min(MOST_MINUTES, (minutes / units[unit]) * units[next]),
-              })
-            }
-          />
-        </Row>
-      )}
-      {change.by === 'times' && (
-        <Row label="At" error={error} isShort>
-          <TextField
-            label="Times of change"
-            value={change.times.join(' ')}
-            className="font-mono text-[12px]"
-            check={(text) => {
-              const wrong = timesIn(text).find((time) => !WallTime.safeParse(time).success);
-              return timesIn(text).length === 0 || timesIn(text).length > 24
-                ? 'Write one to 24 times, such as 06:00 18:30.'
-                : wrong
-                  ? `“${wrong}” is not a time of day, such as 07:30.`
-                  : null;
-            }}
-            onError={setError}
-            onChange={(text) => onChange({ by: 'times', times: timesIn(text) })}
-          />
-        </Row>
-      )}
-      {change.by === 'sun' && (
-        <p className="text-[12px] text-dust">At sunrise and at sunset, where the desk is.</p>
-      )}
-    </>
-  );
-}
-
-function timesIn(text: string): string[] {
-  return text.split(/[\s,;]+/).filter(Boolean);
 }
 
 function NextChange({ rotation }: { rotation: Rotation }) {

@@ -101,7 +101,7 @@ export function SourceEditor({
       {source.kind === 'motif' && <MotifEditor edited={edited} motif={source} />}
       {source.kind === 'gradient' && <GradientEditor edited={edited} gradient={source} />}
       {source.kind === 'picture' && <PictureEditor edited={edited} picture={source} />}
-      <ChoosePicture edited={edited} isPicture={source.kind === 'picture'} />
+      <ChoosePicture edited={edited} />
     </div>
   );
 }

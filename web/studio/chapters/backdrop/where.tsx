@@ -6,12 +6,12 @@ import { Plus, Trash2 } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { createBackdrop } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import type { Backdrop } from '../../../../core/backdrop/schema.ts';
+import { Backdrop as BackdropSchema, type Backdrop } from '../../../../core/backdrop/schema.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
-import { SwitchField } from '../../../ui/choice.tsx';
+import { Fields } from '../../form/form.tsx';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
 
 type Where = Backdrop['for'];
@@ -112,10 +112,12 @@ export function Where({ backdrop }: { backdrop: Backdrop }) {
         </div>
       ))}
       {screens.length > 1 && backdrop.for.screen === null && (
-        <SwitchField
-          label="Spans screens"
-          value={backdrop.spans}
-          onChange={(spans) => edit(named('Span the screens', edits.setBackdrop(backdrop.id, { spans })))}
+        <Fields
+          schema={BackdropSchema}
+          values={backdrop}
+          only={['spans']}
+          onTurn={(change, label) => edit(named(label, edits.setBackdrop(backdrop.id, change)))}
+          onEnd={() => undefined}
         />
       )}
     </Section>

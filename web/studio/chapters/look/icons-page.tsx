@@ -7,12 +7,12 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import {
   iconSets,
   stylesOf,
-  tileShapes,
   type IconSetName,
   type IconStyle,
-  type Icons,
+  Icons,
 } from '../../../../core/icons/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
+import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/sections/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
 import { api } from '../../../api/client.ts';
@@ -22,7 +22,7 @@ import { useHalfRoles, useScene } from '../../../session/scene.ts';
 import { ColourField } from '../../../ui/colour-field.tsx';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
-import { Segmented, SelectField, SwitchField } from '../../../ui/choice.tsx';
+import { Segmented, SwitchField } from '../../../ui/choice.tsx';
 
 export const setTitles: Record<IconSetName, string> = { reed: 'Reed', slate: 'Slate', shell: 'Shell' };
 const styleTitles: Record<IconStyle, string> = { line: 'Line', filled: 'Filled', duo: 'Two-tone' };
@@ -70,17 +70,13 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
         )}
       </Section>
       <Section title="Tile" note="under applications">
-        <Row label="Shape">
-          <SelectField
-            label="Shape of the tile"
-            value={icons.tile}
-            choices={tileShapes.map((shape) => ({
-              value: shape,
-              label: shape === 'none' ? 'None: bare' : shape,
-            }))}
-            onChange={(tile) => set({ tile })}
-          />
-        </Row>
+        <Fields
+          schema={Icons}
+          values={icons}
+          only={['tile']}
+          onTurn={(change) => set(change)}
+          onEnd={() => undefined}
+        />
         {icons.tile !== 'none' && (
           <>
             <SwitchField

@@ -1,19 +1,16 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Layers, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
-import { useState } from 'react';
 import { toast } from '../../../ui/toast.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
-import type { HalfBy, Look } from '../../../../core/look/schema.ts';
-import { WallTime } from '../../../../core/values/earth.ts';
+import { Look as LookSchema, type HalfBy, type Look } from '../../../../core/look/schema.ts';
 import { familyTitles, isOwn } from '../../../../core/values/family.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 import { Button } from '../../../ui/buttons.tsx';
-import { Row, Section } from '../../../ui/section.tsx';
-import { Segmented } from '../../../ui/choice.tsx';
-import { TextField } from '../../../ui/text-field.tsx';
+import { Section } from '../../../ui/section.tsx';
+import { Fields } from '../../form/form.tsx';
 import { PageLink } from '../../column/page-link.tsx';
 import { FinishPage } from './finish-page.tsx';
 import { IconsPage, setTitles } from './icons-page.tsx';
@@ -65,56 +62,24 @@ function nameOfFamily({ fonts, ownFonts }: Look): string {
 }
 
 /** When the desk is light and when it is dark. */
-function Halves({ look: { half } }: { look: Look }) {
-  const { edit } = useDesk.getState();
+function Halves({ look }: { look: Look }) {
+  const { turn, endGesture } = useDesk.getState();
   const now = useHalf();
-  const [error, setError] = useState<string | null>(null);
-  const set = (next: HalfBy) => edit(named('When it is light', edits.setHalf(next)));
-  const check = (text: string) =>
-    WallTime.safeParse(text.trim()).success ? null : `“${text}” is not a time of day, such as 07:30.`;
   return (
     <Section title="Halves" note={`${now} now`}>
-      <Segmented
-        label="Light and dark"
-        value={half.by === 'choice' ? half.half : half.by}
-        choices={[
-          { value: 'light', label: 'Light' },
-          { value: 'dark', label: 'Dark' },
-          { value: 'sun', label: 'By the sun' },
-          { value: 'hours', label: 'By hours' },
-        ]}
-        onChange={(by) =>
-          set(
-            by === 'sun'
-              ? { by }
-              : by === 'hours'
-                ? { by, light: '07:00', dark: '19:00' }
-                : { by: 'choice', half: by as 'light' | 'dark' },
-          )
-        }
+      <Fields
+        schema={LookSchema}
+        values={look}
+        only={['half']}
+        onTurn={(change) => {
+          const half = change.half as HalfBy;
+          // What stays the same from now on is what is there now.
+          const isHeld = half.by === 'choice' && look.half.by !== 'choice';
+          turn(named('When it is light', edits.setHalf(isHeld ? { ...half, half: now } : half)));
+        }}
+        onEnd={endGesture}
       />
-      {half.by === 'hours' && (
-        <Row label="Light from" error={error}>
-          <TextField
-            label="Light from"
-            value={half.light}
-            className="font-mono"
-            check={check}
-            onError={setError}
-            onChange={(light) => set({ ...half, light: light.trim() })}
-          />
-          <span className="text-dust">to</span>
-          <TextField
-            label="Dark from"
-            value={half.dark}
-            className="font-mono"
-            check={check}
-            onError={setError}
-            onChange={(dark) => set({ ...half, dark: dark.trim() })}
-          />
-        </Row>
-      )}
-      {half.by === 'sun' && (
+      {look.half.by === 'sun' && (
         <p className="text-[12px] text-dust">Light while the sun is up where the desk is.</p>
       )}
     </Section>

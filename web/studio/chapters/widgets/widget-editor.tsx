@@ -2,12 +2,11 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { BringToFront, Copy, SendToBack, Trash2 } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import type { Widget } from '../../../../core/desk/sections/widgets.ts';
+import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
-import { SwitchField } from '../../../ui/choice.tsx';
 import { Fields } from '../../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../../acts.ts';
 import { FaceCard } from './face-card.tsx';
@@ -97,16 +96,17 @@ const Hold = memo(function Hold({
 }: Pick<Widget, 'id' | 'locked' | 'clicksThrough'>) {
   return (
     <Section title="Hold">
-      <SwitchField
-        label="Locked"
-        value={locked}
-        onChange={(value) => set(id, value ? 'Lock' : 'Unlock', { locked: value })}
-      />
-      <SwitchField
-        label="Clicks through"
-        value={clicksThrough}
-        onChange={(value) => set(id, 'Clicks', { clicksThrough: value })}
+      <Fields
+        schema={WidgetFrame}
+        values={{ locked, clicksThrough }}
+        only={['locked', 'clicksThrough']}
+        onTurn={(change) => set(id, holdTitle(change), change)}
+        onEnd={() => undefined}
       />
     </Section>
   );
 });
+
+function holdTitle({ locked }: Change): string {
+  return locked === undefined ? 'Clicks' : locked ? 'Lock' : 'Unlock';
+}

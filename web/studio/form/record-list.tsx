@@ -1,0 +1,63 @@
+import { arrayMove } from '@dnd-kit/sortable';
+import { Plus } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Button } from '../../ui/buttons.tsx';
+import { OrderedList, type OrderedRow } from '../../ui/ordered-list.tsx';
+import type { Values } from './controls.tsx';
+
+/** A list of records: each with its fields beneath its row, moved by its grip, and removed where enough stay. */
+export function RecordList({
+  one,
+  entries,
+  least,
+  most,
+  onTurn,
+  onEnd,
+  add,
+  inside,
+}: {
+  /** What one of them is called. */
+  one: string;
+  entries: readonly Values[];
+  least: number;
+  most: number;
+  onTurn: (entries: readonly Values[]) => void;
+  onEnd: () => void;
+  /** What is added; null when there is nothing to add. */
+  add?: (entries: readonly Values[]) => Values | null;
+  /** What is drawn beneath a row, whose turns give the fields of the record that change. */
+  inside: (entry: Values, title: string, onTurn: (change: Values) => void) => ReactNode;
+}) {
+  function set(next: readonly Values[]): void {
+    onTurn(next);
+    onEnd();
+  }
+  const rows = entries.map((entry, index): OrderedRow => {
+    const title = `${one} ${index + 1}`;
+    return {
+      // Records have no ids of their own: where one stands is what it is known by.
+      id: String(index),
+      title,
+      content: <span className="text-dust">{title}</span>,
+      onRemove: entries.length > least ? () => set(entries.filter((_, at) => at !== index)) : undefined,
+      inside: inside(entry, title, (change) =>
+        onTurn(entries.map((old, at) => (at === index ? { ...old, ...change } : old))),
+      ),
+    };
+  });
+  const next = add?.(entries) ?? null;
+  return (
+    <div className="mt-1 grid gap-2">
+      <OrderedList rows={rows} onMove={(id, index) => set(arrayMove([...entries], Number(id), index))} />
+      {add && (
+        <Button
+          className="justify-self-start"
+          disabled={next === null || entries.length >= most}
+          onClick={() => next && set([...entries, next])}
+        >
+          <Plus size={15} /> {one}
+        </Button>
+      )}
+    </div>
+  );
+}
