@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { RunningServer, handle, launchBrowser, take } from '../tests/support/app.ts';
+import { RunningServer, handle, launchBrowser, take, untilKept } from '../tests/support/app.ts';
 
 /** Every picture is of the same moment: first light at Marrow Point. */
 const MOMENT = new Date('2026-11-24T07:12:00Z');
@@ -10,6 +10,8 @@ interface Shot {
   path: string;
   theme?: 'dark' | 'light';
   prepare?: (page: Page) => Promise<unknown>;
+  /** After the picture is taken. */
+  tidy?: (page: Page) => Promise<unknown>;
 }
 
 const shots: Shot[] = [
@@ -90,6 +92,12 @@ const shots: Shot[] = [
       await page.locator('[data-judged="weak"] button').first().click();
       await page.getByRole('button', { name: /^Less sheer/ }).waitFor();
     },
+    // The desk is shown again later, as it was.
+    async tidy(page) {
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: /^Undo: / }).click();
+      await untilKept(page, { isNew: false });
+    },
   },
   {
     name: 'studio-look-linen',
@@ -149,7 +157,7 @@ mkdirSync(folder, { recursive: true });
 const wanted = process.argv.slice(2);
 const server = new RunningServer();
 const [browser] = await Promise.all([launchBrowser(), server.start()]);
-for (const { name, path, theme = 'dark', prepare } of shots) {
+for (const { name, path, theme = 'dark', prepare, tidy } of shots) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
@@ -165,6 +173,7 @@ for (const { name, path, theme = 'dark', prepare } of shots) {
   await page.evaluate(() => document.fonts.ready);
   await page.waitForFunction(() => [...document.images].every((image) => image.complete));
   await page.screenshot({ path: `${folder}${name}.png` });
+  await tidy?.(page);
   console.log(name);
   await context.close();
 }
