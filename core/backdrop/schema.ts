@@ -116,6 +116,7 @@ export const Change = z.discriminatedUnion('by', [
     by: z.literal('times'),
     times: field(z.array(WallTime).min(1).max(24), {
       label: 'At',
+      isWide: true,
       control: 'times',
       placeholder: '06:00 18:30',
     }),

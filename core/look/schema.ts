@@ -32,7 +32,7 @@ export const Look = z.looseObject({
     label: 'Light and dark',
     isWide: true,
     variants: {
-      choice: { label: 'Always the same', start: { half: 'dark' } },
+      choice: { label: 'Fixed', start: { half: 'dark' } },
       sun: { label: 'By the sun', start: {} },
       hours: { label: 'By hours', start: { light: '07:00', dark: '19:00' } },
     },
