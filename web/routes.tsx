@@ -1,4 +1,5 @@
 import { createBrowserRouter, useRouteError } from 'react-router';
+import { persist } from './later.ts';
 import { Message } from './ui/message.tsx';
 
 /** Each page comes when it is asked for. */
@@ -8,9 +9,18 @@ export const router = createBrowserRouter([
     // Shown while the first page's code is on its way.
     HydrateFallback: () => null,
     children: [
-      { path: '/', lazy: async () => ({ Component: (await import('./shelf/shelf.tsx')).Shelf }) },
-      { path: '/desk/:id', lazy: async () => ({ Component: (await import('./studio/studio.tsx')).Studio }) },
-      { path: '/live/:id', lazy: async () => ({ Component: (await import('./live/live.tsx')).Live }) },
+      {
+        path: '/',
+        lazy: async () => ({ Component: (await persist(() => import('./shelf/shelf.tsx'))).Shelf }),
+      },
+      {
+        path: '/desk/:id',
+        lazy: async () => ({ Component: (await persist(() => import('./studio/studio.tsx'))).Studio }),
+      },
+      {
+        path: '/live/:id',
+        lazy: async () => ({ Component: (await persist(() => import('./live/live.tsx'))).Live }),
+      },
       { path: '*', Component: Nowhere },
     ],
   },

@@ -1,11 +1,26 @@
 import { expect } from 'chai';
+import fc from 'fast-check';
 import { produce } from 'immer';
-import { DAWN, dawnCount } from '../../tests/support/desks.ts';
+import { DAWN, arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
-import { differencesOf } from './differences.ts';
+import type { Desk } from './desk.ts';
+import { differencesOf, withDifferences } from './differences.ts';
 import { edits } from './edits/edits.ts';
 import { edit, endGesture, redo, startHistory, turnGesture, undo } from './history.ts';
+
+/** One thing of a desk becomes another: it goes, comes, changes its place or a field. */
+function stir(desk: Desk, what: number, which: number): void {
+  const at = desk.widgets.length > 0 ? which % desk.widgets.length : 0;
+  const [widget] = desk.widgets.splice(at, 1);
+  if (widget && what % 4 > 0) desk.widgets.splice(what % (desk.widgets.length + 1), 0, widget);
+  if (widget && what % 4 === 2) widget.scale = 1 + (which % 7) / 10;
+  if (widget && what % 4 === 3) desk.widgets.unshift({ ...widget, id: `copy-${what}-${which}` });
+  if (what % 5 === 0) desk.look.ownFonts = [];
+  if (what % 5 === 1) desk.look.held = which % 2 ? ['ink', 'accent'] : [];
+  if (what % 5 === 2) desk.look.terminal.dark = null;
+  if (what % 3 === 0) desk.edges.reverse();
+}
 
 describe('differences', () => {
   const desk = dawnCount();
@@ -38,8 +53,21 @@ describe('differences', () => {
     const turned = produce(desk, (draft) => void draft.widgets.reverse());
     const ids = desk.widgets.map(({ id }) => id);
     expect(differencesOf(desk, turned)).to.deep.equal([
-      { path: ['widgets'], before: ids, after: [...ids].reverse() },
+      { path: ['widgets'], before: ids, after: [...ids].reverse(), isOrder: true },
     ]);
+  });
+
+  it('lead from either state to the other, whatever was done between them', () => {
+    const numbers = fc.integer({ min: 0, max: 10_000 });
+    fc.assert(
+      fc.property(arbitraryDesk, fc.array(fc.tuple(numbers, numbers), { maxLength: 6 }), (before, picks) => {
+        const after = produce(before, (draft) => {
+          for (const [what, which] of picks) stir(draft as Desk, what, which);
+        });
+        expect(withDifferences(before, differencesOf(before, after))).to.deep.equal(after);
+        expect(withDifferences(after, differencesOf(after, before))).to.deep.equal(before);
+      }),
+    );
   });
 
   it('of a step that is taken back are none, and all else are the same objects', () => {

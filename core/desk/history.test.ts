@@ -1,6 +1,16 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { dropGesture, edit, endGesture, redo, startHistory, turnGesture, undo } from './history.ts';
+import {
+  dropGesture,
+  edit,
+  endGesture,
+  goTo,
+  redo,
+  startHistory,
+  takeBack,
+  turnGesture,
+  undo,
+} from './history.ts';
 
 interface Doc {
   name: string;
@@ -48,6 +58,46 @@ describe('history', () => {
     expect(done.past.map(({ label }) => label)).to.deep.equal(['Turn', 'Push']);
     const undone = undo(turnGesture(edit(start(), 'Push', push), 'Show', rename('shown'), true));
     expect(undone.present).to.deep.equal(start().present);
+  });
+
+  it('keeps a gesture that something else is shown over, and drops what was shown under a gesture', () => {
+    const rename = (name: string) => (draft: Doc) => void (draft.name = name);
+    const shownOver = turnGesture(
+      turnGesture(start(), 'Turn', rename('turned')),
+      'Show',
+      rename('shown'),
+      true,
+    );
+    expect(dropGesture(shownOver).present.name).to.equal('turned');
+    const turnedUnder = turnGesture(turnGesture(start(), 'Show', rename('shown'), true), 'Turn', (draft) => {
+      draft.list.push(3);
+    });
+    expect(endGesture(turnedUnder).present).to.deep.equal({ name: 'first', list: [1, 2, 3] });
+  });
+
+  it('takes one step back and leaves what was done since', () => {
+    const rename = (name: string) => (draft: Doc) => void (draft.name = name);
+    let history = edit(start(), 'Rename', rename('second'));
+    const [renamed] = history.past;
+    history = edit(history, 'Push', (draft) => void draft.list.push(3));
+    const back = takeBack(history, renamed?.id ?? NaN);
+    expect(back.present).to.deep.equal({ name: 'first', list: [1, 2, 3] });
+    expect(back.past.map(({ label }) => label)).to.deep.equal(['Rename', 'Push', 'Take back: Rename']);
+    expect(undo(back).present).to.deep.equal(history.present);
+    // The newest step is simply undone; one that is not done any more is left alone.
+    const undone = takeBack(history, history.past.at(-1)?.id ?? NaN);
+    expect(undone.future).to.have.length(1);
+    expect(takeBack(undone, history.past.at(-1)?.id ?? NaN)).to.equal(undone);
+  });
+
+  it('goes to any step, back and forward', () => {
+    let history = start();
+    for (let value = 3; value < 8; value++)
+      history = edit(history, 'Push', (draft) => void draft.list.push(value));
+    const early = goTo(history, 2);
+    expect(early.present.list).to.deep.equal([1, 2, 3, 4]);
+    expect(goTo(early, 5).present).to.equal(history.present);
+    expect(goTo(early, 99).present).to.equal(history.present);
   });
 
   it('takes no step for an edit or a gesture that changes nothing', () => {

@@ -1,4 +1,5 @@
 import { produce, type Draft } from 'immer';
+import { differencesOf, withDifferences } from './differences.ts';
 import { shareUnchanged } from '../values/share.ts';
 
 /** A change to a document, made on a draft. */
@@ -6,6 +7,8 @@ export type Recipe<T> = (draft: Draft<T>) => void;
 
 /** A step, and the document on its other side: as it was before it, or, of a step that was undone, as it was after. */
 export interface Step<T> {
+  /** Of this history alone. */
+  id: number;
   label: string;
   state: T;
 }
@@ -19,11 +22,13 @@ export interface History<T> {
   present: T;
   past: readonly Step<T>[];
   future: readonly Step<T>[];
+  /** How many steps were ever done. */
+  count: number;
   gesture: { base: T; label: string; isOnlyShown: boolean } | null;
 }
 
 export function startHistory<T>(present: T): History<T> {
-  return { present, past: [], future: [], gesture: null };
+  return { present, past: [], future: [], count: 0, gesture: null };
 }
 
 /** One edit, one step. An edit that changes nothing leaves the history as it is. */
@@ -43,7 +48,14 @@ function changed<T>(base: T, recipe: Recipe<T>): T {
 function record<T>(history: History<T>, label: string, present: T): History<T> {
   const before = history.present;
   if (present === before) return history;
-  return { present, past: [...history.past, { label, state: before }], future: [], gesture: null };
+  const id = history.count + 1;
+  return {
+    present,
+    past: [...history.past, { id, label, state: before }],
+    future: [],
+    count: id,
+    gesture: null,
+  };
 }
 
 function settle<T>(history: History<T>): History<T> {
@@ -57,10 +69,12 @@ export function turnGesture<T>(
   recipe: Recipe<T>,
   isOnlyShown = false,
 ): History<T> {
-  const base = history.gesture?.base ?? history.present;
+  // What is only shown and what is done don't go on from one another.
+  const from = history.gesture && history.gesture.isOnlyShown !== isOnlyShown ? settle(history) : history;
+  const base = from.gesture?.base ?? from.present;
   const present = changed(base, recipe);
-  if (!history.gesture && present === base) return history;
-  return { ...history, present, gesture: { base, label, isOnlyShown } };
+  if (!from.gesture && present === base) return from;
+  return { ...from, present, gesture: { base, label, isOnlyShown } };
 }
 
 /** Makes the gesture's last turn a step. */
@@ -80,10 +94,10 @@ export function undo<T>(history: History<T>): History<T> {
   const step = settled.past.at(-1);
   if (!step) return settled;
   return {
+    ...settled,
     present: step.state,
     past: settled.past.slice(0, -1),
-    future: [{ label: step.label, state: settled.present }, ...settled.future],
-    gesture: null,
+    future: [{ ...step, state: settled.present }, ...settled.future],
   };
 }
 
@@ -92,9 +106,33 @@ export function redo<T>(history: History<T>): History<T> {
   const [step, ...future] = settled.future;
   if (!step) return settled;
   return {
+    ...settled,
     present: step.state,
-    past: [...settled.past, { label: step.label, state: settled.present }],
+    past: [...settled.past, { ...step, state: settled.present }],
     future,
-    gesture: null,
   };
+}
+
+/** Goes back or forward until so many steps are done. */
+export function goTo<T>(history: History<T>, done: number): History<T> {
+  let at = settle(history);
+  while (at.past.length > done) at = undo(at);
+  while (at.past.length < done && at.future.length > 0) at = redo(at);
+  return at;
+}
+
+/**
+ * Undoes one step wherever it stands, and leaves what was done since: a step of its own, unless it is the newest. A step
+ * that is not done any more is left alone.
+ */
+export function takeBack<T>(history: History<T>, id: number): History<T> {
+  const settled = settle(history);
+  const index = settled.past.findIndex((step) => step.id === id);
+  const step = settled.past[index];
+  if (!step) return settled;
+  if (index === settled.past.length - 1) return undo(settled);
+  const after = settled.past[index + 1]?.state ?? settled.present;
+  const back = differencesOf(after, step.state);
+  const present = shareUnchanged(settled.present, withDifferences(settled.present, back));
+  return record(settled, `Take back: ${step.label}`, present);
 }

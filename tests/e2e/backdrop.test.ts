@@ -205,7 +205,15 @@ withApp('the backdrop', ({ server, open }) => {
         .locator('[data-stage] img[data-backdrop]')
         .getAttribute('src')
         .then((src) => decodeURIComponent(src ?? ''));
-    expect(await lies()).not.to.contain('"night"');
+    // What is edited is looked at, and the desk itself stays in the half that it was in.
+    expect(await lies()).to.contain('"night"');
+    await page.keyboard.press('Shift+D');
+    await page.waitForFunction(
+      () =>
+        !decodeURIComponent(
+          document.querySelector('[data-stage] img[data-backdrop]')?.getAttribute('src') ?? '',
+        ).includes('"night"'),
+    );
     await page.keyboard.press('Shift+D');
     await page.waitForFunction(() =>
       decodeURIComponent(
@@ -214,7 +222,9 @@ withApp('the backdrop', ({ server, open }) => {
     );
     await page.getByRole('button', { name: 'Remove the backdrop: In the dark half' }).click();
     await untilKept(page);
-    expect((await stored(server, 'bare-desk')).desk.backdrops).to.have.length(1);
+    const { desk } = await stored(server, 'bare-desk');
+    expect(desk.backdrops).to.have.length(1);
+    expect(desk.look.half).to.deep.equal({ by: 'choice', half: 'light' });
   });
 
   it('is a picture dragged on the stage to what stays in view, told when it is too small', async () => {

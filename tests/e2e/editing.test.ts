@@ -268,7 +268,7 @@ withApp('editing', ({ server, open }) => {
     await page.keyboard.press('Control+a');
     await page.getByRole('heading', { name: '200 widgets' }).waitFor();
     await page.keyboard.press('Delete');
-    await page.getByText('200 parts removed').waitFor();
+    await page.getByText('Removed 200 parts.').waitFor();
     await page.keyboard.press('Control+z');
     await handle(page, 'w150').waitFor();
   });

@@ -5,11 +5,13 @@
 const kept = new Map<string, string>();
 const page = globalThis as unknown as Record<string, unknown>;
 
-page['localStorage'] ??= {
+const storage = {
   getItem: (key: string) => kept.get(key) ?? null,
   setItem: (key: string, value: string) => void kept.set(key, value),
   removeItem: (key: string) => void kept.delete(key),
 };
+page['localStorage'] ??= storage;
+page['sessionStorage'] ??= storage;
 page['matchMedia'] ??= () => ({ matches: false, addEventListener: () => {} });
 page['addEventListener'] ??= () => {};
 

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { Conditions } from '../../core/scene/scene.ts';
 import type { Feed, Sample } from '../../core/sources/readings.ts';
+import type { Half } from '../../core/values/roles.ts';
 import type { Size } from '../../core/values/geometry.ts';
 
 /** The moment and everything else that is not the document. It lasts as long as this page. */
@@ -11,6 +12,8 @@ interface ConditionsState {
   isNow: boolean;
   /** The day is being played. */
   isPlaying: boolean;
+  /** The half that is looked at, whatever the desk itself would show; null lets the desk say. */
+  half: Half | null;
   running: readonly string[];
   workspace: number;
   isAppListOpen: boolean;
@@ -21,6 +24,7 @@ interface ConditionsState {
   goNow(): void;
   setPlaying(isPlaying: boolean): void;
   tick(moment: number): void;
+  lookAt(half: Half | null): void;
   toggleRunning(application: string): void;
   goTo(workspace: number): void;
   setAppList(isOpen: boolean): void;
@@ -36,6 +40,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
   moment: Date.now(),
   isNow: true,
   isPlaying: false,
+  half: null,
   running: [],
   workspace: 0,
   isAppListOpen: false,
@@ -45,6 +50,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
   goNow: () => set({ moment: Date.now(), isNow: true, isPlaying: false }),
   setPlaying: (isPlaying) => set(isPlaying ? { isPlaying, isNow: false } : { isPlaying }),
   tick: (moment) => set((state) => (state.isNow ? { moment } : {})),
+  lookAt: (half) => set({ half }),
   toggleRunning: (application) =>
     set(({ running }) => ({
       running: running.includes(application)
@@ -54,7 +60,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
     })),
   goTo: (workspace) => set({ workspace }),
   setAppList: (isAppListOpen) => set({ isAppListOpen }),
-  startAnew: (window) => set({ running: [], workspace: 0, isAppListOpen: false, window }),
+  startAnew: (window) => set({ half: null, running: [], workspace: 0, isAppListOpen: false, window }),
   addSamples: (source, origin, samples) =>
     set(({ feeds }) => {
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
@@ -66,6 +72,14 @@ export const useConditions = create<ConditionsState>()((set) => ({
 }));
 
 export function conditionsOf(state: ConditionsState): Conditions {
-  const { moment, running, workspace, isAppListOpen, window, feeds } = state;
-  return { moment, running, workspace, isAppListOpen, window: window ?? undefined, feeds };
+  const { moment, half, running, workspace, isAppListOpen, window, feeds } = state;
+  return {
+    moment,
+    half: half ?? undefined,
+    running,
+    workspace,
+    isAppListOpen,
+    window: window ?? undefined,
+    feeds,
+  };
 }

@@ -3,6 +3,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import type { Edit } from '../../core/desk/edits/edit.ts';
 import type { History } from '../../core/desk/history.ts';
 import { ServerGone, ServerProblem, api, type StoredDesk } from '../api/client.ts';
+import { watchGestures } from './gestures.ts';
 import { prepareDrawing } from './drawing.ts';
 import type { SavingState } from './saver.ts';
 import { openSession, type Session, type SessionPorts } from './session.ts';
@@ -29,6 +30,10 @@ interface DeskState {
   endGesture(): void;
   dropGesture(): void;
   undo(): void;
+  /** Undoes one step, by its id, and leaves what was done since. */
+  takeBack(step: number): boolean;
+  /** Goes back or forward until so many steps are done. */
+  goTo(done: number): void;
   redo(): void;
   /** The desk was saved elsewhere. */
   hearOf(revision: number): Promise<'same' | 'taken' | 'unsaved'>;
@@ -51,6 +56,7 @@ export const useDesk = create<DeskState>()((set, get) => {
     save: api.save,
     create: api.create,
     storage: localStorage,
+    tab: sessionStorage,
     later: (run, ms) => {
       const timer = setTimeout(run, ms);
       return () => clearTimeout(timer);
@@ -59,6 +65,19 @@ export const useDesk = create<DeskState>()((set, get) => {
     onSaving: (saving) => set({ saving }),
     onRefused: (sentence) => set({ refusal: { sentence } }),
   };
+
+  /** A gesture that something else ended, while the pointer that drove it is still down. */
+  let isSpent = false;
+  function interrupt(): void {
+    const gesture = get().history?.gesture;
+    if (gesture && !gesture.isOnlyShown && watch.isHeld()) isSpent = true;
+  }
+  const watch = watchGestures(
+    () => {
+      if (get().history?.gesture?.isOnlyShown === false) session?.endGesture();
+    },
+    () => (isSpent = false),
+  );
 
   return {
     ...fresh,
@@ -88,13 +107,35 @@ export const useDesk = create<DeskState>()((set, get) => {
       set(fresh);
     },
 
-    edit: (edit) => session?.edit(edit) ?? false,
-    turn: (edit) => session?.turn(edit) ?? false,
+    edit(edit) {
+      interrupt();
+      return session?.edit(edit) ?? false;
+    },
+    turn(edit) {
+      // The pointer goes on with something that is over.
+      if (isSpent) return true;
+      watch.turned();
+      return session?.turn(edit) ?? false;
+    },
     show: (edit) => session?.show(edit) ?? false,
     endGesture: () => session?.endGesture(),
     dropGesture: () => session?.dropGesture(),
-    undo: () => session?.undo(),
-    redo: () => session?.redo(),
+    undo() {
+      interrupt();
+      session?.undo();
+    },
+    redo() {
+      interrupt();
+      session?.redo();
+    },
+    takeBack(step) {
+      interrupt();
+      return session?.takeBack(step) ?? false;
+    },
+    goTo(done) {
+      interrupt();
+      session?.goTo(done);
+    },
 
     async hearOf(revision) {
       const open = session;
@@ -138,4 +179,7 @@ export function presentDesk(): Desk | null {
 }
 
 // A page that goes away hands over what is not saved yet.
-addEventListener('pagehide', () => void session?.send());
+addEventListener('pagehide', () => {
+  session?.keep();
+  void session?.send();
+});

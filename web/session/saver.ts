@@ -59,6 +59,11 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     schedule(SAVE_AFTER_MS);
   }
 
+  /** Something is being changed; `change` comes at its end. */
+  function expect(): void {
+    if (newest === saved && !isSending) say({ state: 'changed' });
+  }
+
   function settle(): void {
     timer.stop();
     forgetUnsaved(ports.storage, saved.id);
@@ -102,6 +107,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
 
   return {
     change,
+    expect,
     send,
     /** Sends what is unsaved soon, as when the server has come back. */
     wake: () => void (newest !== saved && schedule(0)),

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { rectsOn } from '../../core/scene/parts.ts';
+import { halfAt } from '../../core/look/half.ts';
 import { createSolver } from '../../core/scene/solver.ts';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
@@ -53,4 +54,15 @@ export function groundOf(screen: SceneScreen): Ground {
     free: screen.free,
     rects: rectsOn(screen),
   };
+}
+
+/** The half that the desk itself would show. */
+export function ownHalf(): Half | null {
+  const desk = useDesk.getState().history?.present;
+  return desk ? halfAt(desk.look.half, useConditions.getState().moment, desk.place) : null;
+}
+
+/** Looks at a half; at the desk's own, whichever that is from now on, when it is that one. */
+export function lookAtHalf(half: Half): void {
+  useConditions.getState().lookAt(half === ownHalf() ? null : half);
 }

@@ -6,8 +6,10 @@ import {
   dropGesture,
   edit,
   endGesture,
+  goTo,
   redo,
   startHistory,
+  takeBack,
   turnGesture,
   undo,
   type History,
@@ -15,10 +17,13 @@ import {
 import { problemText, type Problem } from '../../core/desk/problem.ts';
 import type { StoredDesk } from '../api/client.ts';
 import { createSaver, type SaverPorts, type SavingState } from './saver.ts';
-import type { Unsaved } from './unsaved.ts';
+import { keepHistory, readHistory } from './kept-history.ts';
+import type { Keep, Unsaved } from './unsaved.ts';
 
 export interface SessionPorts extends Omit<SaverPorts, 'onState'> {
   create(desk: Desk): Promise<StoredDesk>;
+  /** Keeps what lasts as long as the window's tab. */
+  tab: Keep;
   onHistory(history: History<Desk>): void;
   onSaving(saving: SavingState): void;
   /** A change was not taken, and why. */
@@ -30,7 +35,9 @@ export interface SessionPorts extends Omit<SaverPorts, 'onState'> {
  * here, and is taken only when it leaves a desk that can be saved.
  */
 export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Unsaved | null) {
-  let history = startHistory(stored.desk);
+  const isUnsavedWork = unsaved !== null && JSON.stringify(unsaved.desk) !== JSON.stringify(stored.desk);
+  const kept = readHistory(ports.tab, isUnsavedWork ? unsaved.desk : stored.desk);
+  let history = kept ?? startHistory(stored.desk);
   const saver = createSaver({ ...ports, onState: ports.onSaving }, stored);
 
   function restart(desk: Desk): void {
@@ -53,14 +60,16 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
     ports.onHistory(history);
     // A gesture under way is not saved: only its end is a change.
     if (!history.gesture) saver.change(history.present);
+    else if (!history.gesture.isOnlyShown) saver.expect();
     return true;
   }
 
   ports.onHistory(history);
   ports.onSaving({ state: 'kept', at: stored.savedAt, revision: stored.revision });
-  if (unsaved && JSON.stringify(unsaved.desk) !== JSON.stringify(stored.desk)) {
-    // What an earlier page could not save comes back as a step that can be undone.
-    take((before) => edit(before, 'Unsaved work', edits.replace(unsaved.desk).apply));
+  if (isUnsavedWork) {
+    // What an earlier page could not save: with the steps that led to it, or as one that can be undone.
+    if (kept) saver.change(kept.present);
+    else take((before) => edit(before, 'Unsaved work', edits.replace(unsaved.desk).apply));
     if (unsaved.basedOn !== stored.revision) ports.onSaving({ state: 'conflict', theirs: stored });
   }
 
@@ -74,10 +83,15 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
     show: ({ label, apply }: Edit) => take((before) => turnGesture(before, label, apply, true)),
     endGesture: () => void take(endGesture),
     dropGesture: () => void take(dropGesture),
+    goTo: (done: number) => void take((before) => goTo(before, done)),
+    /** Undoes one step, wherever it stands. */
+    takeBack: (step: number) => take((before) => takeBack(before, step)),
     undo: () => void take(undo),
     redo: () => void take(redo),
     wake: () => saver.wake(),
     send: () => saver.send(),
+    /** Keeps the steps for the next page of this tab. */
+    keep: () => keepHistory(ports.tab, history),
     isNewer: (revision: number) => revision > saver.revision(),
     /** Whether something here would be lost if another state were taken. */
     isUnsaved: () => saver.isUnsaved() || (history.gesture !== null && !history.gesture.isOnlyShown),
@@ -97,7 +111,8 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
     },
     /** Sends what is unsaved, and ends; over once that has its answer. */
     async close(): Promise<void> {
-      take(endGesture);
+      take(history.gesture?.isOnlyShown ? dropGesture : endGesture);
+      keepHistory(ports.tab, history);
       const sent = saver.send();
       saver.stop();
       await sent;

@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { JudgeConditions, Judgement } from '../../core/legibility/judge.ts';
 import type { Mend } from '../../core/legibility/mends.ts';
-import { judgingWorker } from '../workers/pixels.ts';
+import { askJudge } from '../workers/pixels.ts';
 import { useConditions } from '../session/conditions.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 
@@ -52,7 +52,7 @@ async function judge(): Promise<void> {
   isJudging = true;
   useLegibility.setState({ isBusy: true });
   try {
-    const judgements = await judgingWorker().judge(desk, now);
+    const judgements = await askJudge((worker) => worker.judge(desk, now));
     useLegibility.setState({ judgements, failure: null });
   } catch {
     useLegibility.setState({
@@ -99,5 +99,5 @@ export function useJudging(): void {
 /** What would make a text readable, the least change first. */
 export async function findMends(judgement: Judgement): Promise<Mend[]> {
   const desk = presentDesk();
-  return desk ? judgingWorker().findMends(desk, conditions(), judgement) : [];
+  return desk ? askJudge((worker) => worker.findMends(desk, conditions(), judgement)) : [];
 }

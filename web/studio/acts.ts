@@ -7,6 +7,7 @@ import { hangFromPoint } from '../../core/arrange/place.ts';
 import type { Part } from '../../core/desk/desk.ts';
 import { createDock, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
+import { partOf } from '../../core/desk/parts.ts';
 import { freePlace } from '../../core/desk/ground.ts';
 import type { Edge, Item } from '../../core/desk/sections/edges.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
@@ -19,6 +20,7 @@ import { presentDesk, useDesk } from '../session/desk.ts';
 import { currentScreen } from '../stores/screen.ts';
 import { groundOf } from '../session/scene.ts';
 import { useView } from '../stores/view.ts';
+import { editAndSay } from './said-undo.ts';
 
 /** What a person can do to the desk, whether by key, menu, command or button. */
 
@@ -90,8 +92,8 @@ export function addWidget(type: WidgetType, face: string, at?: Point): void {
         screen.widgets.map((other) => other.rect),
       );
   widget.place = freePlace(rect, groundOf(screen));
-  useDesk.getState().edit(named(`Add ${titleOfWidget(widget).toLowerCase()}`, edits.addWidget(widget)));
-  useView.getState().select([id], 'widgets');
+  if (useDesk.getState().edit(named(`Add ${titleOfWidget(widget).toLowerCase()}`, edits.addWidget(widget))))
+    useView.getState().select([id], 'widgets');
 }
 
 /** The spot nearest the middle of the free area where nothing stands yet; the middle when all is taken. */
@@ -145,8 +147,7 @@ export function addEdge(kind: Edge['kind']): void {
           desk.look.finish,
           desk.applications.slice(0, 5).map(({ id: application }) => make('application', { application })),
         );
-  useDesk.getState().edit(edits.addEdge(edge));
-  useView.getState().select([id], 'edges');
+  if (useDesk.getState().edit(edits.addEdge(edge))) useView.getState().select([id], 'edges');
 }
 
 export function addItem(edgeId: string, type: ItemType, index?: number): void {
@@ -156,27 +157,31 @@ export function addItem(edgeId: string, type: ItemType, index?: number): void {
   const used = new Set(edge.items.map((item) => item.options['application']));
   const application = desk.applications.find(({ id }) => !used.has(id))?.id ?? desk.applications[0]?.id ?? '';
   const item = createItem(newId(), type, type === 'application' ? { application } : {});
-  useDesk
-    .getState()
-    .edit(
-      named(
-        `Add ${titleOfItem(item).toLowerCase()}`,
-        edits.addItem(edgeId, item, index ?? edge.items.length),
-      ),
-    );
-  useView.getState().select([item.id], 'edges');
+  const add = edits.addItem(edgeId, item, index ?? edge.items.length);
+  if (useDesk.getState().edit(named(`Add ${titleOfItem(item).toLowerCase()}`, add)))
+    useView.getState().select([item.id], 'edges');
 }
 
 export function removeParts(ids: readonly string[]): void {
   const screen = currentScreen();
   if (!screen || ids.length === 0) return;
   const { item, edge } = selectedParts(presentDesk(), ids);
-  useDesk.getState().edit(edits.remove(ids, groundOf(screen)));
+  const what = nameOfParts(ids);
+  const removed = named(`Remove ${what}`, edits.remove(ids, groundOf(screen)));
+  if (!editAndSay(removed, `Removed ${what}.`)) return;
   // After an item its edge is at hand; after anything else, nothing.
   useView.getState().select(item && !edge ? [item.edge.id] : []);
-  toast(ids.length === 1 ? 'Removed' : `${ids.length} parts removed`, {
-    action: { label: 'Undo', onClick: () => useDesk.getState().undo() },
-  });
+}
+
+/** Some parts or items as a sentence names them: `the clock (light)`, `Tallybook from the dock`, `3 parts`. */
+function nameOfParts(ids: readonly string[]): string {
+  const desk = presentDesk();
+  const [only] = ids.length === 1 ? ids : [];
+  if (!desk || only === undefined) return `${ids.length} parts`;
+  const { item } = selectedParts(desk, [only]);
+  if (item) return `${titleOfItem(item.item)} from the ${titleOfEdge(item.edge).toLowerCase()}`;
+  const part = partOf(desk, only);
+  return part ? nameOfPart(part) : 'one part';
 }
 
 export function removeSelection(): void {
@@ -187,14 +192,14 @@ export function duplicateSelection(): void {
   const { widgets, item } = selectedParts();
   if (item) {
     const copy: Item = { ...item.item, id: newId(), options: { ...item.item.options } };
-    useDesk.getState().edit(named('Duplicate', edits.addItem(item.edge.id, copy, item.index + 1)));
-    useView.getState().select([copy.id]);
+    if (useDesk.getState().edit(named('Duplicate', edits.addItem(item.edge.id, copy, item.index + 1))))
+      useView.getState().select([copy.id]);
     return;
   }
   if (widgets.length === 0) return;
   const copies = new Map(widgets.map((widget) => [widget.id, newId()]));
-  useDesk.getState().edit(edits.duplicateWidgets(copies));
-  useView.getState().select([...copies.values()]);
+  if (useDesk.getState().edit(edits.duplicateWidgets(copies)))
+    useView.getState().select([...copies.values()]);
 }
 
 /** Changes a switch of all selected widgets: on, unless it is on for all. */

@@ -81,8 +81,7 @@ function ordering(): Command[] {
   }));
 }
 
-/** What can be done to what is selected. */
-export const selectionCommands: readonly Command[] = [
+const all: readonly Command[] = [
   {
     id: 'remove',
     title: 'Remove',
@@ -127,3 +126,10 @@ export const selectionCommands: readonly Command[] = [
   },
   ...nudges(),
 ];
+
+/** What can be done to what is selected: nothing is while the desk is tried, and there is only the way out. */
+export const selectionCommands: readonly Command[] = all.map((command) => ({
+  ...command,
+  isAvailable: () =>
+    (command.id === 'leave' || useView.getState().mode === 'arrange') && (command.isAvailable?.() ?? true),
+}));

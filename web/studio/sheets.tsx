@@ -3,7 +3,7 @@ import { Command as Cmdk } from 'cmdk';
 import { Dialog as RadixDialog } from 'radix-ui';
 import { Fragment, useEffect, useState } from 'react';
 import { format } from 'date-fns/format';
-import { toast } from '../ui/toast.ts';
+import { editAndSay } from './said-undo.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import { GeoPlace } from '../../core/values/earth.ts';
 import { api, type RevisionNote } from '../api/client.ts';
@@ -181,11 +181,8 @@ function Revisions({ onDone }: { onDone: () => void }) {
     if (!id) return;
     try {
       const { desk } = await api.revision(id, number);
-      useDesk.getState().edit(named(`Back to revision ${number}`, edits.replace(desk)));
+      editAndSay(named(`Back to revision ${number}`, edits.replace(desk)), `Back to revision ${number}.`);
       onDone();
-      toast(`Back to revision ${number}`, {
-        action: { label: 'Undo', onClick: () => useDesk.getState().undo() },
-      });
     } catch (error) {
       setFailure((error as Error).message);
     }

@@ -3,12 +3,12 @@ import {
   DragOverlay,
   PointerSensor,
   pointerWithin,
-  useDndContext,
+  useDndMonitor,
   useSensor,
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import { Suspense, useEffect } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import type { WidgetType } from '../../core/widgets/list.ts';
@@ -102,9 +102,17 @@ interface Card {
   face: string;
 }
 
+/** The card in hand: the one on the column may go while it is dragged. */
+let inHand: Card | undefined;
+
 function CardOverlay() {
-  const { active } = useDndContext();
-  const card = active?.data.current as Card | undefined;
+  const [card, setCard] = useState<Card>();
+  const hold = (next: Card | undefined) => setCard((inHand = next));
+  useDndMonitor({
+    onDragStart: ({ active }) => hold(active.data.current as Card | undefined),
+    onDragEnd: () => hold(undefined),
+    onDragCancel: () => hold(undefined),
+  });
   return (
     <DragOverlay dropAnimation={null}>
       {card && <DraggedCard type={card.widget} face={card.face} />}
@@ -114,7 +122,7 @@ function CardOverlay() {
 
 /** A widget let go over the stage stands where its card was. */
 function dropOnStage({ active, over }: DragEndEvent): void {
-  const card = active.data.current as Card | undefined;
+  const card = inHand;
   const box = over?.id === STAGE_DROP ? over.rect : null;
   const moved = active.rect.current.translated;
   const screen = currentScreen();

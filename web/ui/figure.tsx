@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { Slider } from 'radix-ui';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { box } from './box.ts';
 
 export interface NumberFieldProps {
@@ -26,6 +26,7 @@ export function NumberField(props: NumberFieldProps) {
   const { label, value, step = 1, unit, decimals = 1, disabled, className } = props;
   const shown = trim(value, decimals);
   const { text, type, take, giveUp, isWrong } = useTyped(props, shown);
+  const steps = useSteps(props);
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     if (event.key === 'Enter') take();
@@ -34,9 +35,8 @@ export function NumberField(props: NumberFieldProps) {
       giveUp();
     } else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
-      const by = step * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
       giveUp();
-      props.onChange(within(props, value + by));
+      steps.by(step * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1));
     }
   }
 
@@ -50,7 +50,10 @@ export function NumberField(props: NumberFieldProps) {
         value={text ?? shown}
         onChange={(event) => type(event.target.value)}
         onFocus={(event) => event.target.select()}
-        onBlur={take}
+        onBlur={() => {
+          steps.rest();
+          take();
+        }}
         onKeyDown={onKeyDown}
         className={clsx(
           box,
@@ -66,6 +69,21 @@ export function NumberField(props: NumberFieldProps) {
       )}
     </span>
   );
+}
+
+/** Steps follow one another faster than the value comes back: each goes on from the one before. */
+function useSteps({ value, onChange, ...range }: NumberFieldProps) {
+  const asked = useRef<number | null>(null);
+  useEffect(() => {
+    if (value === asked.current) asked.current = null;
+  }, [value]);
+  return {
+    by(step: number): void {
+      asked.current = within(range, (asked.current ?? value) + step);
+      onChange(asked.current);
+    },
+    rest: () => (asked.current = null),
+  };
 }
 
 type Range = Pick<NumberFieldProps, 'min' | 'max' | 'isWhole'>;

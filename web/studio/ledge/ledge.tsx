@@ -233,6 +233,7 @@ function Mark({ at, icon, text, title }: { at: string; icon: ReactNode; text: st
 /** What the sources say of the moment. */
 function Tiles({ place, seed, moment }: { place: GeoPlace; seed: number; moment: number }) {
   const half = useHalf();
+  const isLookedAt = useConditions((state) => state.half !== null);
   const readings = useMemo(() => createReadings({ moment, place, seed }), [moment, place, seed]);
   const { altitude } = readings.get('sun').value;
   const processor = readings.get('machine').value.processor ?? 0;
@@ -247,8 +248,16 @@ function Tiles({ place, seed, moment }: { place: GeoPlace; seed: number; moment:
       <button
         type="button"
         onClick={commandsById.get('half')?.run}
-        title="Switch between the light and the dark half of the desk"
-        className="flex h-12 w-14 flex-col items-center justify-center gap-0.5 rounded-lg bg-pit text-[12px] text-brass hover:bg-nap"
+        title={
+          isLookedAt
+            ? 'Looked at: the desk itself shows the other half now. Press to go back to that.'
+            : 'Look at the other half of the desk; nothing of it changes'
+        }
+        aria-pressed={isLookedAt}
+        className={clsx(
+          'flex h-12 w-14 flex-col items-center justify-center gap-0.5 rounded-lg text-[12px]',
+          isLookedAt ? 'bg-brass font-medium text-on-brass' : 'bg-pit text-brass hover:bg-nap',
+        )}
       >
         {half === 'dark' ? <Moon size={17} /> : <Sun size={17} />}
         {half} half

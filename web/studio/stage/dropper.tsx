@@ -2,7 +2,7 @@ import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } fr
 import { clamp } from '../../../core/values/geometry.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { useView, type Picking } from '../../stores/view.ts';
-import { pixelsWorker } from '../../workers/pixels.ts';
+import { awaitBackdrop } from '../../workers/pixels.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
 
 /** Pixels seen in the magnified cell along a side (odd), and how large each is drawn, px. */
@@ -111,14 +111,12 @@ function usePixels(screen: SceneScreen): ImageData | null {
   const { width, height } = screen.rect;
   useEffect(() => {
     let isStale = false;
-    void pixelsWorker()
-      .paint(drawn, { width, height })
-      .then((bitmap) => {
-        if (isStale) return;
-        const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true });
-        context?.drawImage(bitmap, 0, 0);
-        setPixels(context?.getImageData(0, 0, width, height) ?? null);
-      });
+    void awaitBackdrop(drawn, { width, height }).then((bitmap) => {
+      if (isStale) return;
+      const context = new OffscreenCanvas(width, height).getContext('2d', { willReadFrequently: true });
+      context?.drawImage(bitmap, 0, 0);
+      setPixels(context?.getImageData(0, 0, width, height) ?? null);
+    });
     return () => {
       isStale = true;
     };

@@ -17,7 +17,7 @@ import type { Size } from '../../../core/values/geometry.ts';
 import { later } from '../../later.ts';
 import { Actions } from '../../render/actions.ts';
 import { LivePainting } from '../../render/backdrop-view.tsx';
-import { pixelsWorker } from '../../workers/pixels.ts';
+import { paintBackdrop } from '../../workers/pixels.ts';
 import { useDesk } from '../../session/desk.ts';
 import { ScreenView } from '../../render/screen-view.tsx';
 import { deskActions } from '../../session/actions.ts';
@@ -36,9 +36,6 @@ export const STAGE_DROP = 'stage';
 
 /** Px around the screen on the stage. */
 const ROOM = 22;
-
-/** Each call starts the worker if it is not there yet. */
-const paintBackdrop: LivePainting['paint'] = (drawn, size) => pixelsWorker().paint(drawn, size);
 
 export function Stage() {
   const scene = useScene((state) => state.scene);

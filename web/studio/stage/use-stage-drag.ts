@@ -1,5 +1,5 @@
 import { useDrag } from '@use-gesture/react';
-import { useContext, useRef, type PointerEvent } from 'react';
+import { useContext, useEffect, useRef, type PointerEvent } from 'react';
 import type { Point } from '../../../core/values/geometry.ts';
 import { abandonDrag, type Drag } from './drag.ts';
 import { StageScale } from './stage-scale.ts';
@@ -22,6 +22,16 @@ export function useStageDrag({
 }) {
   const stage = useContext(StageScale);
   const current = useRef<{ drag: Drag; letGo: () => void } | null>(null);
+
+  // What it was taken by may go while it is dragged; then it ends where it is.
+  useEffect(
+    () => () => {
+      const held = current.current;
+      held?.letGo();
+      held?.drag.end();
+    },
+    [],
+  );
 
   /** Holds a drag until it ends; Escape gives it up. */
   function hold(drag: Drag, cancel: () => void): void {

@@ -1,4 +1,7 @@
 import { create } from 'zustand';
+import { useConditions } from '../../../session/conditions.ts';
+import { presentDesk } from '../../../session/desk.ts';
+import { lookAtHalf } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 
 /** What the chapter shows, besides its page. */
@@ -11,9 +14,15 @@ interface BackdropView {
 
 export const useBackdropView = create<BackdropView>()(() => ({ backdrop: null, isBefore: false }));
 
-/** Opens a backdrop in the column, or one entry of its rotation. */
+/** Opens a backdrop in the column, or one entry of its rotation; the stage shows where it lies. */
 export function goToBackdrop(backdrop: string | null, entry: string | null = null): void {
   useBackdropView.setState({ backdrop });
+  const desk = presentDesk();
+  const lies = desk?.backdrops.find(({ id }) => id === backdrop)?.for;
+  if (lies?.half) lookAtHalf(lies.half);
+  if (lies?.screen) useView.getState().showScreen(lies.screen);
+  const workspace = desk?.workspaces.findIndex(({ id }) => id === lies?.workspace) ?? -1;
+  if (workspace >= 0) useConditions.getState().goTo(workspace);
   useView.getState().goToChapter('backdrop', null, entry);
 }
 

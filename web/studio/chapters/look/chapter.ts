@@ -1,10 +1,9 @@
 import { Shapes } from 'lucide-react';
-import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
 import { later } from '../../../later.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
-import { useScene } from '../../../session/scene.ts';
+import { lookAtHalf, useScene } from '../../../session/scene.ts';
 import type { Chapter } from '../chapter.ts';
 import { showLegibility, useLegibilityShown } from './view.ts';
 
@@ -17,8 +16,8 @@ export const look: Chapter = {
   commands: [
     {
       id: 'half',
-      title: 'Switch between the light and the dark half',
-      group: 'Desk',
+      title: 'Look at the other half, light or dark',
+      group: 'Moment',
       keys: ['Shift+D'],
       run: switchHalf,
     },
@@ -41,8 +40,7 @@ export const look: Chapter = {
 };
 
 function switchHalf(): void {
-  const half = useScene.getState().scene?.half === 'dark' ? 'light' : 'dark';
-  useDesk.getState().edit(named(`Switch to the ${half} half`, edits.setHalf({ by: 'choice', half })));
+  lookAtHalf(useScene.getState().scene?.half === 'dark' ? 'light' : 'dark');
 }
 
 function hasStrayParts(): boolean {

@@ -1,6 +1,6 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Layers, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
-import { toast } from '../../../ui/toast.ts';
+import { editAndSay } from '../../said-undo.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
 import { Look as LookSchema, type HalfBy, type Look } from '../../../../core/look/schema.ts';
@@ -89,7 +89,6 @@ function Halves({ look }: { look: Look }) {
 /** How many parts go their own way, and the press that brings them back. */
 function Follow() {
   const desk = useDesk((state) => state.history?.present);
-  const { edit, undo } = useDesk.getState();
   if (!desk) return null;
   const stray = strayParts(desk).length;
   return (
@@ -102,10 +101,7 @@ function Follow() {
       <div>
         <Button
           disabled={stray === 0}
-          onClick={() => {
-            edit(edits.followAll());
-            toast('Every part follows the desk.', { action: { label: 'Undo', onClick: undo } });
-          }}
+          onClick={() => editAndSay(edits.followAll(), 'Every part follows the desk.')}
         >
           Make all follow
         </Button>

@@ -1,13 +1,13 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Pipette, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { toast } from '../../../ui/toast.ts';
+import { editAndSay } from '../../said-undo.ts';
 import type { Drawn } from '../../../../core/backdrop/drawn.ts';
 import type { Swatch } from '../../../../core/colour/extract.ts';
 import { drawRoles, schemeNames, schemes, type SchemeName } from '../../../../core/colour/scheme.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { roles as roleNames, type Role } from '../../../../core/values/roles.ts';
-import { useDesk } from '../../../session/desk.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
@@ -161,20 +161,19 @@ const sample: readonly Role[] = ['ground', 'raised', 'ink', 'accent', 'second'];
 /** A palette that can be drawn. While it is pointed at or has the focus, the desk wears it. */
 function SchemeCard({ name, swatches }: { name: SchemeName; swatches: readonly Swatch[] }) {
   const half = useHalf();
-  const { show, edit, dropGesture, undo } = useDesk.getState();
+  const { show, dropGesture } = useDesk.getState();
   const drawn = useMemo(() => drawRoles(swatches, name), [swatches, name]);
   const { title } = schemes[name];
   const label = `Draw the palette, ${title.toLowerCase()}`;
   const wear = () => show(named(label, edits.drawPalette(drawn)));
 
   function take() {
-    edit(named(label, edits.drawPalette(drawn)));
-    const held = useDesk.getState().history?.present.look.held.length ?? 0;
-    toast(
+    const held = presentDesk()?.look.held.length ?? 0;
+    editAndSay(
+      named(label, edits.drawPalette(drawn)),
       held > 0
         ? `The palette is drawn; ${held} of ${roleNames.length} roles were held.`
         : 'The palette is drawn; every part follows.',
-      { action: { label: 'Undo', onClick: undo } },
     );
   }
   return (
