@@ -19,6 +19,7 @@ import { iconSets, stylesOf, tileShapes } from '../icons/schema.ts';
 import { pointerSets } from '../pointer/schema.ts';
 import { uses } from '../text/schema.ts';
 import { wrongChange } from './gate.ts';
+import { readParts, writeParts } from './parts-text.ts';
 import { readDesk } from './read.ts';
 import type { Desk } from './desk.ts';
 import { alignments, points, type Hanging } from '../values/place.ts';
@@ -189,7 +190,26 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       margin: choose.upTo(200),
       align: choose.of(alignments),
     }),
-  moveEdge: (desk, choose) => edits.moveEdge(choose.of(orGone(desk.edges)), choose.of(sides)),
+  moveEdge: (desk, choose) =>
+    edits.moveEdge(choose.of(orGone(desk.edges)), choose.of(sides), choose.of(desk.screens).id),
+  moveToScreen(desk, choose) {
+    const ground = groundOf(desk, choose);
+    const rect = { x: choose.upTo(900), y: choose.upTo(500), width: 120, height: 60 };
+    return edits.moveToScreen(new Map([[choose.of(orGone(desk.widgets)), rect]]), ground);
+  },
+  paste(desk, choose) {
+    const ground = groundOf(desk, choose);
+    const text = writeParts(desk, [choose.of(orGone(desk.widgets)), choose.of(orGone(desk.edges))], ground);
+    const carried = readParts(text);
+    if (!carried || 'problem' in carried) throw new Error('what was written can’t be read');
+    let count = 0;
+    return edits.paste(carried, {
+      screen: choose.of(desk.screens).id,
+      edge: choose.of([...orGone(desk.edges), null]),
+      off: choose.upTo(24),
+      newId: () => choose.newId(`carried-${count++}`),
+    });
+  },
   addItem: (desk, choose) =>
     edits.addItem(
       choose.of(orGone(desk.edges)),

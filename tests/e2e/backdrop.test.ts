@@ -200,26 +200,17 @@ withApp('the backdrop', ({ server, open }) => {
     await page.getByRole('menuitem', { name: 'In the dark half' }).click();
     await page.getByRole('radio', { name: 'Motif' }).click();
     await page.getByRole('button', { name: 'Night over the bay' }).click();
-    const lies = () =>
-      page
-        .locator('[data-stage] img[data-backdrop]')
-        .getAttribute('src')
-        .then((src) => decodeURIComponent(src ?? ''));
+    const untilNight = (isNight: boolean) =>
+      page.waitForFunction((wanted) => {
+        const src = document.querySelector('[data-stage] img[data-backdrop]')?.getAttribute('src') ?? '';
+        return decodeURIComponent(src).includes('"night"') === wanted;
+      }, isNight);
     // What is edited is looked at, and the desk itself stays in the half that it was in.
-    expect(await lies()).to.contain('"night"');
+    await untilNight(true);
     await page.keyboard.press('Shift+D');
-    await page.waitForFunction(
-      () =>
-        !decodeURIComponent(
-          document.querySelector('[data-stage] img[data-backdrop]')?.getAttribute('src') ?? '',
-        ).includes('"night"'),
-    );
+    await untilNight(false);
     await page.keyboard.press('Shift+D');
-    await page.waitForFunction(() =>
-      decodeURIComponent(
-        document.querySelector('[data-stage] img[data-backdrop]')?.getAttribute('src') ?? '',
-      ).includes('"night"'),
-    );
+    await untilNight(true);
     await page.getByRole('button', { name: 'Remove the backdrop: In the dark half' }).click();
     await untilKept(page);
     const { desk } = await stored(server, 'bare-desk');

@@ -165,7 +165,7 @@ withApp('editing', ({ server, open }) => {
     await page.getByRole('button', { name: 'Remove Log' }).click();
     await page.getByRole('button', { name: 'Add a screen' }).click();
     await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: '3440 × 1440' }).click();
+    await page.getByTitle('Watch, 3440 × 1440').click();
     await untilKept(page);
     const { desk } = await stored(server, 'night-watch');
     expect(desk.screens.map(({ width, height }) => [width, height])).to.deep.equal([

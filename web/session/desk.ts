@@ -66,18 +66,7 @@ export const useDesk = create<DeskState>()((set, get) => {
     onRefused: (sentence) => set({ refusal: { sentence } }),
   };
 
-  /** A gesture that something else ended, while the pointer that drove it is still down. */
-  let isSpent = false;
-  function interrupt(): void {
-    const gesture = get().history?.gesture;
-    if (gesture && !gesture.isOnlyShown && watch.isHeld()) isSpent = true;
-  }
-  const watch = watchGestures(
-    () => {
-      if (get().history?.gesture?.isOnlyShown === false) session?.endGesture();
-    },
-    () => (isSpent = false),
-  );
+  const driven = createDriven(() => get().history);
 
   return {
     ...fresh,
@@ -107,35 +96,15 @@ export const useDesk = create<DeskState>()((set, get) => {
       set(fresh);
     },
 
-    edit(edit) {
-      interrupt();
-      return session?.edit(edit) ?? false;
-    },
-    turn(edit) {
-      // The pointer goes on with something that is over.
-      if (isSpent) return true;
-      watch.turned();
-      return session?.turn(edit) ?? false;
-    },
+    edit: (edit) => driven.done((open) => open.edit(edit)) ?? false,
+    turn: (edit) => driven.turned(edit),
     show: (edit) => session?.show(edit) ?? false,
     endGesture: () => session?.endGesture(),
     dropGesture: () => session?.dropGesture(),
-    undo() {
-      interrupt();
-      session?.undo();
-    },
-    redo() {
-      interrupt();
-      session?.redo();
-    },
-    takeBack(step) {
-      interrupt();
-      return session?.takeBack(step) ?? false;
-    },
-    goTo(done) {
-      interrupt();
-      session?.goTo(done);
-    },
+    undo: () => driven.done((open) => open.undo()),
+    redo: () => driven.done((open) => open.redo()),
+    takeBack: (step) => driven.done((open) => open.takeBack(step)) ?? false,
+    goTo: (done) => driven.done((open) => open.goTo(done)),
 
     async hearOf(revision) {
       const open = session;
@@ -161,6 +130,29 @@ export const useDesk = create<DeskState>()((set, get) => {
     },
   };
 });
+
+/** Gestures by what drives them: one that something else ended is over, though its pointer may still be down. */
+function createDriven(historyNow: () => History<Desk> | null) {
+  let isSpent = false;
+  const isUnderWay = () => historyNow()?.gesture?.isOnlyShown === false;
+  const watch = watchGestures(
+    () => {
+      if (isUnderWay()) session?.endGesture();
+    },
+    () => (isSpent = false),
+  );
+  return {
+    done<Result>(change: (open: Session) => Result): Result | undefined {
+      if (isUnderWay() && watch.isHeld()) isSpent = true;
+      return session ? change(session) : undefined;
+    },
+    turned(edit: Edit): boolean {
+      if (isSpent) return true;
+      watch.turned();
+      return session?.turn(edit) ?? false;
+    },
+  };
+}
 
 /** The desk from the server; while that is gone, what an earlier page left in this browser. */
 async function fetchDesk(id: string, unsaved: Unsaved | null): Promise<StoredDesk | { failure: string }> {

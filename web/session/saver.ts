@@ -37,9 +37,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   let isStopped = false;
   const timer = createTimer(ports.later);
 
-  function say(state: SavingState): void {
-    if (!isStopped) ports.onState(state);
-  }
+  const say = (state: SavingState) => void (!isStopped && ports.onState(state));
 
   const schedule = (ms: number) => timer.set(() => void send(), ms);
 
@@ -57,11 +55,6 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     keep();
     say({ state: 'changed' });
     schedule(SAVE_AFTER_MS);
-  }
-
-  /** Something is being changed; `change` comes at its end. */
-  function expect(): void {
-    if (newest === saved && !isSending) say({ state: 'changed' });
   }
 
   function settle(): void {
@@ -107,7 +100,8 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
 
   return {
     change,
-    expect,
+    /** Something is being changed; `change` comes at its end. */
+    expect: () => void (newest === saved && !isSending && say({ state: 'changed' })),
     send,
     /** Sends what is unsaved soon, as when the server has come back. */
     wake: () => void (newest !== saved && schedule(0)),

@@ -103,7 +103,7 @@ function useShelfActs(reload: () => Promise<unknown>) {
     create: () =>
       attempt(async () => {
         const { desk } = await api.create({ ...bareDesk(), name: 'New desk' });
-        void navigate(`/desk/${desk.id}`);
+        void navigate(`/desk/${desk.id}`, { state: { chapter: 'backdrop' } });
       }),
     takeIn: (bundle: File) =>
       attempt(async () => {

@@ -29,6 +29,8 @@ interface ViewState {
   guides: readonly Guide[];
   distances: readonly Distance[];
   marquee: Rect | null;
+  /** Id of the screen that what is dragged would go to. */
+  target: string | null;
   setMode(mode: 'arrange' | 'try'): void;
   goToChapter(chapter: string, page?: string | null, spot?: string | null): void;
   pick(picking: Picking | null): void;
@@ -39,6 +41,7 @@ interface ViewState {
   toggle(id: string): void;
   open(sheet: Sheet): void;
   setHints(hints: {
+    target?: string | null;
     guides?: readonly Guide[];
     distances?: readonly Distance[];
     marquee?: Rect | null;
@@ -63,6 +66,7 @@ export const useView = create<ViewState>()((set) => ({
   guides: none,
   distances: none,
   marquee: null,
+  target: null,
   setMode(mode) {
     useConditions.getState().setAppList(false);
     set({ mode, selection: none });
@@ -81,5 +85,6 @@ export const useView = create<ViewState>()((set) => ({
       chapter: 'widgets',
     })),
   open: (sheet) => set({ sheet }),
-  setHints: ({ guides = none, distances = none, marquee = null }) => set({ guides, distances, marquee }),
+  setHints: ({ guides = none, distances = none, marquee = null, target = null }) =>
+    set({ guides, distances, marquee, target }),
 }));

@@ -1,8 +1,8 @@
-import { named } from '../../core/desk/edits/edit.ts';
+import { named, together } from '../../core/desk/edits/edit.ts';
 import { nanoid } from 'nanoid';
 import { toast } from '../ui/toast.ts';
 import { alignRects, distributeRects } from '../../core/arrange/align.ts';
-import type { Axis, Point, Rect, Side } from '../../core/values/geometry.ts';
+import { moveInside, type Axis, type Point, type Rect, type Side } from '../../core/values/geometry.ts';
 import { hangFromPoint } from '../../core/arrange/place.ts';
 import type { Part } from '../../core/desk/desk.ts';
 import { createDock, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
@@ -18,7 +18,7 @@ import { widgetKindOf, type WidgetType } from '../../core/widgets/list.ts';
 import { useConditions } from '../session/conditions.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { currentScreen } from '../stores/screen.ts';
-import { groundOf } from '../session/scene.ts';
+import { groundOf, useScene } from '../session/scene.ts';
 import { useView } from '../stores/view.ts';
 import { editAndSay } from './said-undo.ts';
 
@@ -200,6 +200,30 @@ export function duplicateSelection(): void {
   const copies = new Map(widgets.map((widget) => [widget.id, newId()]));
   if (useDesk.getState().edit(edits.duplicateWidgets(copies)))
     useView.getState().select([...copies.values()]);
+}
+
+/** Takes what is selected to the screen after this one, to where it stood on its own. */
+export function moveToNextScreen(): void {
+  const screens = useScene.getState().scene?.screens ?? [];
+  const here = currentScreen();
+  const next = here && screens[(screens.findIndex(({ id }) => id === here.id) + 1) % screens.length];
+  if (!here || !next || next === here) return;
+  const { widgets, edge } = selectedParts();
+  const rects = movableRects();
+  const there = [...rects].map(([id, rect]) => [id, moveInside(rect, next.rect)] as const);
+  const moves = [
+    ...(edge ? [edits.moveEdge(edge.id, edge.side, next.id)] : []),
+    ...(there.length > 0 ? [edits.moveToScreen(new Map(there), groundOf(next))] : []),
+  ];
+  if (moves.length === 0) {
+    if (widgets.length > 0) toast('Locked: press L to unlock it first.', { id: 'locked' });
+    return;
+  }
+  const { selection } = useView.getState();
+  if (!useDesk.getState().edit(named(`Move to ${next.name}`, together('Move', moves)))) return;
+  useView.getState().showScreen(next.id);
+  useView.getState().select(selection);
+  toast(`Moved to ${next.name}.`);
 }
 
 /** Changes a switch of all selected widgets: on, unless it is on for all. */

@@ -2,11 +2,16 @@ import { api } from '../api/client.ts';
 import { useConditions } from '../session/conditions.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { themes, useTheme } from '../stores/theme.ts';
+import { useStage } from '../stores/stage.ts';
 import { useView } from '../stores/view.ts';
+import { showAll, showSelection, zoomBy, zoomTo } from './stage/stage-view.ts';
 import type { Chapter } from './chapters/chapter.ts';
 import { chapters } from './chapters/list.ts';
 import type { Command } from './command.ts';
 import { selectionCommands } from './selection-commands.ts';
+
+/** By how much one press comes nearer. */
+const ZOOM_STEP = 1.25;
 
 export const commands: readonly Command[] = [
   {
@@ -66,6 +71,55 @@ export const commands: readonly Command[] = [
     run: () => useConditions.getState().setPlaying(!useConditions.getState().isPlaying),
   },
 
+  {
+    id: 'nearer',
+    title: 'Nearer',
+    also: 'zoom in magnify',
+    group: 'Stage',
+    keys: ['+', '='],
+    run: () => zoomBy(ZOOM_STEP),
+  },
+  {
+    id: 'further',
+    title: 'Further',
+    also: 'zoom out',
+    group: 'Stage',
+    keys: ['-'],
+    run: () => zoomBy(1 / ZOOM_STEP),
+  },
+  {
+    id: 'show-all',
+    title: 'Show all of it',
+    also: 'zoom fit whole',
+    group: 'Stage',
+    keys: ['0'],
+    run: showAll,
+  },
+  {
+    id: 'one-to-one',
+    title: 'Show at 100 %',
+    also: 'zoom actual size pixel 1:1',
+    group: 'Stage',
+    keys: ['Shift+Z'],
+    run: () => zoomTo(1),
+  },
+  {
+    id: 'show-selection',
+    title: 'Go near what is selected',
+    also: 'zoom to selection',
+    group: 'Stage',
+    keys: ['Z'],
+    run: showSelection,
+  },
+  {
+    id: 'together',
+    title: 'All screens side by side, or one at a time',
+    also: 'monitors',
+    group: 'Stage',
+    keys: ['S'],
+    isAvailable: () => (presentDesk()?.screens.length ?? 1) > 1,
+    run: () => useStage.setState(({ isTogether }) => ({ isTogether: !isTogether, near: null, peek: null })),
+  },
   {
     id: 'try',
     title: 'Arrange or Try',

@@ -1,10 +1,12 @@
 import type { Alignment } from '../../core/values/place.ts';
+import { presentDesk } from '../session/desk.ts';
 import { useView } from '../stores/view.ts';
 import {
   alignSelection,
   distributeSelection,
   duplicateSelection,
   leave,
+  moveToNextScreen,
   nudgeSelection,
   orderSelection,
   removeSelection,
@@ -12,6 +14,7 @@ import {
   selectedParts,
   toggleFlag,
 } from './acts.ts';
+import { copySelection, cutSelection, pasteParts } from './clipboard.ts';
 import type { Command } from './command.ts';
 
 const hasWidgets =
@@ -97,6 +100,20 @@ const all: readonly Command[] = [
     keys: ['Ctrl+D'],
     isAvailable: () => selectedParts().widgets.length > 0 || selectedParts().item !== null,
     run: duplicateSelection,
+  },
+  { id: 'copy', title: 'Copy', group: 'Selection', isAvailable: hasSelection, run: copySelection },
+  { id: 'cut', title: 'Cut', group: 'Selection', isAvailable: hasSelection, run: cutSelection },
+  { id: 'paste', title: 'Paste', group: 'Selection', run: pasteParts },
+  {
+    id: 'to-screen',
+    title: 'Move to the next screen',
+    also: 'monitor send',
+    group: 'Selection',
+    keys: ['M'],
+    isAvailable: () =>
+      (presentDesk()?.screens.length ?? 1) > 1 &&
+      (selectedParts().widgets.length > 0 || selectedParts().edge !== null),
+    run: moveToNextScreen,
   },
   {
     id: 'lock',

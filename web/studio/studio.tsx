@@ -6,10 +6,11 @@ import {
   useDndMonitor,
   useSensor,
   useSensors,
+  type CollisionDetection,
   type DragEndEvent,
 } from '@dnd-kit/core';
 import { Suspense, useEffect, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import type { WidgetType } from '../../core/widgets/list.ts';
 import { fetchLater, later } from '../later.ts';
@@ -17,6 +18,7 @@ import { useConditions } from '../session/conditions.ts';
 import { useDesk } from '../session/desk.ts';
 import { currentScreen } from '../stores/screen.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
+import { resetStage } from '../stores/stage.ts';
 import { useView } from '../stores/view.ts';
 import { PickFromStage } from '../ui/colour-field.tsx';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
@@ -27,6 +29,8 @@ import { DraggedCard } from './chapters/widgets/face-card.tsx';
 import { chapters } from './chapters/list.ts';
 import { setNavigate } from './commands.ts';
 import { Header } from './header/header.tsx';
+import { useClipboard } from './clipboard.ts';
+import { keepView } from './kept-view.ts';
 import { useKeys } from './keys.ts';
 import { useRefusals } from './kept-aside.ts';
 import { Ledge } from './ledge/ledge.tsx';
@@ -40,6 +44,7 @@ const RescuedSheet = later(async () => ({ default: (await import('./rescued.tsx'
 export function Studio() {
   const { id = '' } = useParams();
   const navigate = useNavigate();
+  const { state } = useLocation();
   const failure = useDesk((state) => state.failure);
   const isOpen = useDesk((state) => state.history !== null);
   const name = useDesk((state) => state.history?.present.name);
@@ -48,7 +53,13 @@ export function Studio() {
   const isRescued = useDesk((state) => state.rescued !== null);
   const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
+  useEffect(() => {
+    const start = (state as { chapter?: string } | null)?.chapter;
+    if (start) useView.getState().goToChapter(start);
+    return keepView(id);
+  }, [id, state]);
   useKeys();
+  useClipboard();
   useRefusals();
   useEffect(fetchLater, []);
   useEffect(() => setNavigate((path) => void navigate(path)), [navigate]);
@@ -63,12 +74,7 @@ export function Studio() {
   if (held) return <LargeDesk {...held} />;
   if (!isOpen) return <div className="grid h-full place-items-center text-dust">Opening the desk…</div>;
   return (
-    <DndContext
-      sensors={sensors}
-      collisionDetection={pointerWithin}
-      autoScroll={false}
-      onDragEnd={dropOnStage}
-    >
+    <DndContext sensors={sensors} collisionDetection={overStage} autoScroll={false} onDragEnd={dropOnStage}>
       <div className="grid h-full grid-cols-[64px_304px_minmax(0,1fr)] grid-rows-[48px_minmax(0,1fr)]">
         <Header />
         <Rail />
@@ -120,10 +126,26 @@ function CardOverlay() {
   );
 }
 
+/** What is near lies under the column too, where nothing is dropped on it. */
+const overStage: CollisionDetection = (asked) => {
+  const point = asked.pointerCoordinates;
+  const box = document.querySelector('[data-stage-area]')?.getBoundingClientRect();
+  const isOver =
+    point &&
+    box &&
+    point.x >= box.left &&
+    point.x <= box.right &&
+    point.y >= box.top &&
+    point.y <= box.bottom;
+  return isOver ? pointerWithin(asked) : [];
+};
+
 /** A widget let go over the stage stands where its card was. */
 function dropOnStage({ active, over }: DragEndEvent): void {
   const card = inHand;
-  const box = over?.id === STAGE_DROP ? over.rect : null;
+  const [isStage, id] = String(over?.id ?? '').split(' ');
+  const box = isStage === STAGE_DROP ? over?.rect : null;
+  if (box && id) useView.getState().showScreen(id);
   const moved = active.rect.current.translated;
   const screen = currentScreen();
   if (!card || !box || !moved || !screen) return;
@@ -137,6 +159,7 @@ function dropOnStage({ active, over }: DragEndEvent): void {
 const handlers: OpenDeskHandlers = {
   onOpen() {
     useView.getState().startAnew();
+    resetStage();
     for (const { reset } of chapters) reset?.();
     useConditions.getState().startAnew(null);
   },

@@ -12,10 +12,11 @@ export const edgeEdits = {
       if (edge) Object.assign(edge, change);
     }),
 
-  moveEdge: (id: string, side: Side) =>
+  /** To a side of its screen, or of another one. */
+  moveEdge: (id: string, side: Side, screen?: string) =>
     editOf('Move edge', (desk) => {
       const edge = byId(desk.edges, id);
-      if (edge) edge.side = side;
+      if (edge) Object.assign(edge, { side, screen: screen ?? edge.screen });
     }),
 
   addItem: (edge: string, item: Item, index: number) =>

@@ -1,4 +1,5 @@
 import { backdropEdits } from './backdrops.ts';
+import { carryEdits } from './carry.ts';
 import { deskEdits } from './desk.ts';
 import { edgeEdits } from './edges.ts';
 import { lookEdits } from './look.ts';
@@ -16,4 +17,5 @@ export const edits = {
   ...edgeEdits,
   ...widgetEdits,
   ...partEdits,
+  ...carryEdits,
 };

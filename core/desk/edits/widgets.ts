@@ -1,7 +1,7 @@
 import type { Draft } from 'immer';
 import type { Rect } from '../../values/geometry.ts';
 import type { Hanging } from '../../values/place.ts';
-import { placeAt, type Ground } from '../ground.ts';
+import { freePlace, placeAt, type Ground } from '../ground.ts';
 import { widgetsInCircles, type Widget } from '../sections/widgets.ts';
 import { byId, editOf } from './edit.ts';
 
@@ -35,6 +35,17 @@ export const widgetEdits = {
         const { hangs, x, y } = placeAt(widget.place.hangs, rect, after);
         if (hangs === widget.place.hangs) Object.assign(widget.place, { x, y });
         else widget.place = { hangs, x, y };
+      }
+    }),
+
+  /** Takes widgets to another screen, to rectangles on it; what hangs from them, or from one another, goes along. */
+  moveToScreen: (rects: ReadonlyMap<string, Rect>, ground: Ground) =>
+    editOf('To another screen', (desk) => {
+      for (const [id, rect] of rects) {
+        const widget = byId(desk.widgets, id);
+        const hangs = widget?.place.hangs;
+        if (!widget || widget.locked || (hangs?.from === 'part' && rects.has(hangs.part))) continue;
+        widget.place = freePlace(rect, ground);
       }
     }),
 

@@ -152,18 +152,23 @@ function Screens() {
             key={screen.id}
             type="button"
             aria-pressed={isCurrent}
-            title={screen.name}
+            title={`${screen.name}, ${width} × ${height}`}
             onClick={() => (isCurrent ? open('screen') : showScreen(screen.id))}
             className={clsx(
-              'flex h-8 items-center gap-2 whitespace-nowrap rounded-lg px-2.5 font-mono text-[12.5px]',
+              'flex h-8 min-w-0 max-w-[210px] items-center gap-2 whitespace-nowrap rounded-lg px-2.5 text-[12.5px]',
               isCurrent ? 'bg-nap text-chalk' : 'text-dust hover:text-chalk',
             )}
           >
             <span
-              className="rounded-[3px] border-[1.5px] border-current"
+              className="shrink-0 rounded-[3px] border-[1.5px] border-current"
               style={tall ? { width: 11, height: 15 } : { width: 20, height: 12 }}
             />
-            {width} × {height}
+            <span className="truncate">{screen.name}</span>
+            {scene.screens.length < 3 && (
+              <span className="hidden shrink-0 font-mono text-[11.5px] text-dust min-[1500px]:inline">
+                {width} × {height}
+              </span>
+            )}
           </button>
         );
       })}

@@ -4,6 +4,7 @@ import {
   boundsOf,
   clamp,
   isHorizontal,
+  moveInside,
   overlaps,
   type Point,
   type Rect,
@@ -14,7 +15,8 @@ import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { toast } from '../../ui/toast.ts';
 import { useDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
-import { groundOf } from '../../session/scene.ts';
+import { groundOf, useScene } from '../../session/scene.ts';
+import { useStage } from '../../stores/stage.ts';
 import { useView } from '../../stores/view.ts';
 import { movableRects, nearestSide } from '../acts.ts';
 
@@ -60,8 +62,10 @@ export function dragWidgets(): Drag | null {
     .map(([id, rect]): Written => ({ ...rect, lines: lines.get(id) }));
   const [only] = start.size === 1 ? start.keys() : [];
   const own = (only !== undefined && lines.get(only)) || [];
+  let target: SceneScreen | null = null;
+  let wanted: ReadonlyMap<string, Rect> = start;
   return {
-    turn({ by, passSnaps, keepAxis, scale }) {
+    turn({ by, at, passSnaps, keepAxis, scale }) {
       const across = Math.abs(by.x) >= Math.abs(by.y);
       const along = { x: !keepAxis || across, y: !keepAxis || !across };
       const down = along.y ? by.y : 0;
@@ -82,21 +86,60 @@ export function dragWidgets(): Drag | null {
             tolerance: SNAP_REACH / scale,
             along,
           });
-      const shift = { x: rest.x - bounds.x, y: rest.y - bounds.y };
+      // What is shown is what is kept: the parts are held inside their screen.
+      const inside = moveInside({ ...bounds, x: rest.x, y: rest.y }, screen.rect);
+      const isPushed = inside.x !== rest.x || inside.y !== rest.y;
+      const shift = { x: inside.x - bounds.x, y: inside.y - bounds.y };
       const moved = new Map(
         [...start].map(([id, rect]) => [id, { ...rect, x: rect.x + shift.x, y: rect.y + shift.y }]),
       );
       useDesk.getState().turn(edits.moveWidgets(moved, ground));
+      target = otherScreenAt(at, screen);
+      wanted = new Map([...start].map(([id, rect]) => [id, { ...rect, x: rect.x + by.x, y: rect.y + by.y }]));
       useView.getState().setHints({
-        guides: rest.guides,
-        distances: distancesAround({ ...bounds, x: rest.x, y: rest.y }, others, screen.rect),
+        guides: isPushed ? [] : rest.guides,
+        distances: distancesAround(inside, others, screen.rect),
+        target: target?.id ?? null,
       });
     },
     end() {
       clearHints();
-      useDesk.getState().endGesture();
+      // It goes over once it is let go: until then what it was taken by stays under the pointer.
+      if (target) takeWidgetsTo(target, wanted, screen);
+      else useDesk.getState().endGesture();
     },
   };
+}
+
+/** The other screen that a point of one lies on while they are side by side. */
+function otherScreenAt(at: Point, { id, at: origin }: SceneScreen): SceneScreen | null {
+  if (!useStage.getState().isTogether) return null;
+  const x = at.x + origin.x;
+  const y = at.y + origin.y;
+  const screens = useScene.getState().scene?.screens ?? [];
+  const isOn = ({ at: corner, rect }: SceneScreen) =>
+    x >= corner.x && y >= corner.y && x < corner.x + rect.width && y < corner.y + rect.height;
+  return screens.find((screen) => screen.id !== id && isOn(screen)) ?? null;
+}
+
+/** A point of a screen as one of another. */
+function onOther(point: Point, from: SceneScreen, to: SceneScreen): Point {
+  return { x: point.x + from.at.x - to.at.x, y: point.y + from.at.y - to.at.y };
+}
+
+/** Takes widgets to a screen, to where they lie over it. */
+function takeWidgetsTo(target: SceneScreen, rects: ReadonlyMap<string, Rect>, from: SceneScreen): void {
+  useDesk.getState().dropGesture();
+  const there = [...rects].map(
+    ([id, rect]) => [id, moveInside({ ...rect, ...onOther(rect, from, target) }, target.rect)] as const,
+  );
+  if (useDesk.getState().edit(edits.moveToScreen(new Map(there), groundOf(target))))
+    followTo(target, [...rects.keys()]);
+}
+
+function followTo(target: SceneScreen, ids: readonly string[]): void {
+  useView.getState().showScreen(target.id);
+  useView.getState().select(ids);
 }
 
 /** Scales one widget by a corner; it stays where it hangs. */
@@ -120,12 +163,22 @@ export function dragScale(id: string, corner: Point): Drag | null {
 export function dragEdge(id: string): Drag | null {
   const screen = currentScreen();
   if (!screen) return null;
+  let target: SceneScreen | null = null;
+  let side = screen.edges.find((edge) => edge.id === id)?.side ?? 'top';
   return {
     turn({ at }) {
-      const side = nearestSide(at, screen.rect);
-      useDesk.getState().turn(edits.moveEdge(id, side));
+      target = otherScreenAt(at, screen);
+      const { rect } = target ?? screen;
+      side = nearestSide(target ? onOther(at, screen, target) : at, rect);
+      if (target) useDesk.getState().dropGesture();
+      else useDesk.getState().turn(edits.moveEdge(id, side));
+      useView.getState().setHints({ target: target?.id ?? null });
     },
-    end: () => useDesk.getState().endGesture(),
+    end() {
+      clearHints();
+      if (!target) useDesk.getState().endGesture();
+      else if (useDesk.getState().edit(edits.moveEdge(id, side, target.id))) followTo(target, [id]);
+    },
   };
 }
 

@@ -23,7 +23,15 @@ const LegibilityLayer = later(async () => ({
  * It is drawn in px of the stage, so that lines stay fine at every scale, and always in the bright brass of velvet:
  * what lies beneath is the desk, not the interface.
  */
-export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number }) {
+export function Overlay({
+  screen,
+  scale,
+  isCurrent,
+}: {
+  screen: SceneScreen;
+  scale: number;
+  isCurrent: boolean;
+}) {
   const selection = useView((view) => view.selection);
   const showsLegibility = useLegibilityShown(({ isShown }) => isShown);
   const chosen = useMemo(() => new Set(selection), [selection]);
@@ -59,7 +67,7 @@ export function Overlay({ screen, scale }: { screen: SceneScreen; scale: number 
           <LegibilityLayer screen={screen} scale={scale} />
         </Suspense>
       )}
-      <Hints screen={screen} scale={scale} />
+      {isCurrent && <Hints screen={screen} scale={scale} />}
     </div>
   );
 }

@@ -7,7 +7,12 @@ import { commandsById } from '../commands.ts';
 import { Keys } from '../key-names.tsx';
 
 const partCommands = [
+  'copy',
+  'cut',
+  'paste',
   'duplicate',
+  'to-screen',
+  'show-selection',
   'lock',
   'clicks',
   'order-front',
@@ -26,6 +31,7 @@ const partCommands = [
 const deskCommands = [
   'undo',
   'redo',
+  'paste',
   'all',
   'add-panel',
   'add-dock',

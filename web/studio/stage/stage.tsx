@@ -1,6 +1,7 @@
 import { useBackdropView } from '../chapters/backdrop/view.ts';
 import { useEyes } from '../chapters/palette/view.ts';
 import { useDroppable } from '@dnd-kit/core';
+import clsx from 'clsx';
 import { ImagePlus } from 'lucide-react';
 import {
   Suspense,
@@ -13,7 +14,7 @@ import {
   type RefObject,
 } from 'react';
 import type { Scene, SceneScreen } from '../../../core/scene/scene.ts';
-import type { Size } from '../../../core/values/geometry.ts';
+import type { Point } from '../../../core/values/geometry.ts';
 import { later } from '../../later.ts';
 import { Actions } from '../../render/actions.ts';
 import { LivePainting } from '../../render/backdrop-view.tsx';
@@ -23,59 +24,73 @@ import { ScreenView } from '../../render/screen-view.tsx';
 import { deskActions } from '../../session/actions.ts';
 import { useScene } from '../../session/scene.ts';
 import { useScreenInView } from '../../stores/screen.ts';
+import { useStage } from '../../stores/stage.ts';
 import { useView } from '../../stores/view.ts';
 import { takePicture } from '../pictures.ts';
 import { EyesFilters, eyesFilter } from './eyes.tsx';
 import { Overlay } from './overlay.tsx';
 import { PartMenu } from './part-menu.tsx';
+import { StageBar } from './stage-bar.tsx';
 import { StageScale, type StageScaleValue } from './stage-scale.ts';
+import { cameraFor, shownOf } from './stage-view.ts';
+import { useCamera } from './use-camera.ts';
 
 const Dropper = later(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
 
 export const STAGE_DROP = 'stage';
-
-/** Px around the screen on the stage. */
-const ROOM = 22;
+/** Backdrops are not drawn finer than this, px for each px of the desk. */
+const MOST_PICTURE = 2;
 
 export function Stage() {
   const scene = useScene((state) => state.scene);
-  const screen = useScreenInView();
-  const { area, size } = useAreaSize();
+  const view = useView((state) => state.screen);
+  const stage = useStage();
+  const area = useArea();
   const picture = usePictureDrop();
-  const scale = screen ? scaleFor(screen, size) : 1;
+  useCamera(area);
+  const shown = useMemo(() => shownOf(scene, view, stage.isTogether), [scene, view, stage.isTogether]);
+  const camera = shown && cameraFor(stage, shown);
   return (
     <div className="flex min-h-0 min-w-0 flex-1 flex-col" {...picture.handlers}>
-      <HintRow scale={scale} />
-      <div ref={area} className="relative min-h-0 flex-1 overflow-hidden">
-        {scene && screen && size.width > 0 && (
-          <Frame scene={scene} screen={screen} scale={scale} size={size} isPictureOver={picture.isOver} />
+      <StageBar scale={camera?.scale ?? 1} />
+      <div ref={area} data-stage-area className="relative min-h-0 flex-1 touch-none overflow-hidden">
+        {scene && shown && camera && stage.area.width > 0 && (
+          <PartMenu>
+            <div className="absolute inset-0">
+              {shown.screens.map(({ screen, at }) => (
+                <Frame
+                  key={screen.id}
+                  scene={scene}
+                  screen={screen}
+                  scale={camera.scale}
+                  at={{ x: camera.at.x + at.x * camera.scale, y: camera.at.y + at.y * camera.scale }}
+                  isNamed={shown.screens.length > 1}
+                  isPictureOver={picture.isOver}
+                />
+              ))}
+            </div>
+          </PartMenu>
         )}
       </div>
     </div>
   );
 }
 
-/** The room that there is for the screen. */
-function useAreaSize() {
+/** The room that there is for the screens. */
+function useArea() {
   const area = useRef<HTMLDivElement>(null);
-  const [size, setSize] = useState<Size>({ width: 0, height: 0 });
   useLayoutEffect(() => {
     const element = area.current;
     if (!element) return;
     const observer = new ResizeObserver(
-      ([entry]) => entry && setSize({ width: entry.contentRect.width, height: entry.contentRect.height }),
+      ([entry]) =>
+        entry &&
+        useStage.setState({ area: { width: entry.contentRect.width, height: entry.contentRect.height } }),
     );
     observer.observe(element);
     return () => observer.disconnect();
   }, []);
-  return { area, size };
-}
-
-function scaleFor({ rect }: SceneScreen, size: Size): number {
-  return Math.max(
-    0.05,
-    Math.min((size.width - 2 * ROOM) / rect.width, (size.height - 2 * ROOM) / rect.height),
-  );
+  return area;
 }
 
 /** A picture file that is dropped becomes the backdrop. */
@@ -127,51 +142,88 @@ interface ShownScreen {
   scale: number;
 }
 
-/** The screen where it stands on the stage, with all that lies over it. */
-function Frame({ size, isPictureOver, ...shown }: ShownScreen & { size: Size; isPictureOver: boolean }) {
+/** A screen where it stands on the stage, with all that lies over it. */
+function Frame({
+  at,
+  isNamed,
+  isPictureOver,
+  ...shown
+}: ShownScreen & { at: Point; isNamed: boolean; isPictureOver: boolean }) {
   const { screen, scale } = shown;
   const frame = useRef<HTMLDivElement>(null);
   const stageScale = useStageScale(frame, scale);
-  const drop = useDroppable({ id: STAGE_DROP });
+  const drop = useDroppable({ id: `${STAGE_DROP} ${screen.id}` });
   const mode = useView((view) => view.mode);
   const eyes = useEyes((state) => state.eyes);
   const picking = useView((view) => view.picking);
+  const isCurrent = useScreenInView()?.id === screen.id;
+  const isTarget = useView((view) => view.target) === screen.id;
+  useSharpness(frame, scale);
   return (
     <StageScale.Provider value={stageScale}>
-      <PartMenu>
-        <div
-          ref={(element) => {
-            frame.current = element;
-            drop.setNodeRef(element);
-          }}
-          data-stage
-          className="absolute rounded-md"
-          style={{
-            width: screen.rect.width * scale,
-            height: screen.rect.height * scale,
-            left: (size.width - screen.rect.width * scale) / 2,
-            top: Math.max(4, (size.height - screen.rect.height * scale) / 2 - 8),
-            boxShadow: 'var(--stage-shadow), 0 0 0 1px color-mix(in oklab, var(--seam) 70%, transparent)',
-          }}
-        >
-          {eyes !== 'usual' && <EyesFilters />}
-          <div className="size-full overflow-hidden rounded-md" style={{ filter: eyesFilter(eyes) }}>
-            <LiveScreen {...shown} isInUse={mode === 'try'} />
-          </div>
-          {mode === 'arrange' && !picking && <Overlay screen={screen} scale={scale} />}
-          {picking && (
-            <Suspense>
-              <Dropper screen={screen} scale={scale} picking={picking} />
-            </Suspense>
-          )}
-          {(drop.isOver || isPictureOver) && (
-            <div className="pointer-events-none absolute inset-0 rounded-md outline-2 outline-offset-2 outline-brass outline-dashed" />
-          )}
-          {isPictureOver && <PictureOver />}
+      <div
+        ref={(element) => {
+          frame.current = element;
+          drop.setNodeRef(element);
+        }}
+        data-stage={isCurrent || undefined}
+        data-frame={screen.id}
+        className="absolute rounded-md"
+        style={{
+          width: screen.rect.width * scale,
+          height: screen.rect.height * scale,
+          // Not by a transform: what is dropped on it asks where it stands without one.
+          left: Math.round(at.x),
+          top: Math.round(at.y),
+          boxShadow: 'var(--stage-shadow), 0 0 0 1px color-mix(in oklab, var(--seam) 70%, transparent)',
+        }}
+        // Whoever takes something on a screen is on that screen.
+        onPointerDownCapture={() => isCurrent || useView.getState().showScreen(screen.id)}
+        onFocusCapture={() => isCurrent || useView.getState().showScreen(screen.id)}
+      >
+        {isNamed && (
+          <span
+            className={clsx(
+              'absolute bottom-full left-0 max-w-full truncate pb-1 text-[12px]',
+              isCurrent ? 'text-brass' : 'text-dust',
+            )}
+          >
+            {screen.name}
+          </span>
+        )}
+        {eyes !== 'usual' && <EyesFilters />}
+        <div className="size-full overflow-hidden rounded-md" style={{ filter: eyesFilter(eyes) }}>
+          <LiveScreen {...shown} isInUse={mode === 'try'} />
         </div>
-      </PartMenu>
+        {mode === 'arrange' && !picking && <Overlay screen={screen} scale={scale} isCurrent={isCurrent} />}
+        {picking && isCurrent && (
+          <Suspense>
+            <Dropper screen={screen} scale={scale} picking={picking} />
+          </Suspense>
+        )}
+        {(drop.isOver || isTarget || (isPictureOver && isCurrent)) && (
+          <div className="pointer-events-none absolute inset-0 rounded-md outline-2 outline-offset-2 outline-brass outline-dashed" />
+        )}
+        {isPictureOver && isCurrent && <PictureOver />}
+      </div>
     </StageScale.Provider>
   );
+}
+
+/** Ms after which what was brought nearer is drawn anew at its size. */
+const REST_MS = 120;
+
+/** Parts that have layers of their own keep the pixels of the size that they had first: after a change they get new ones. */
+function useSharpness(frame: RefObject<HTMLElement | null>, scale: number): void {
+  const drawn = useRef(scale);
+  useEffect(() => {
+    const element = frame.current;
+    if (!element || drawn.current === scale) return;
+    drawn.current = scale;
+    element.setAttribute('data-rescaled', '');
+    const timer = setTimeout(() => element.removeAttribute('data-rescaled'), REST_MS);
+    return () => clearTimeout(timer);
+  }, [frame, scale]);
 }
 
 /** The screen as it is drawn, and as it works in Try. */
@@ -189,7 +241,7 @@ function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: 
           <ScreenView
             scene={scene}
             screen={screen}
-            pictureWidth={screen.rect.width * scale * devicePixelRatio}
+            pictureWidth={screen.rect.width * Math.min(scale, MOST_PICTURE) * devicePixelRatio}
             isInUse={isInUse}
           />
         </LivePainting.Provider>
@@ -204,34 +256,6 @@ function PictureOver() {
       <span className="flex items-center gap-2 rounded-lg bg-nap px-4 py-2 font-medium">
         <ImagePlus size={18} /> Let go to make it the backdrop
       </span>
-    </div>
-  );
-}
-
-const arrangeHints = [
-  ['Alt', 'pass snaps'],
-  ['Shift', 'keep axis'],
-  ['L', 'lock'],
-] as const;
-
-function HintRow({ scale }: { scale: number }) {
-  const mode = useView((view) => view.mode);
-  return (
-    <div className="flex h-9 shrink-0 items-center gap-4 whitespace-nowrap px-[22px] text-[12px] text-dust">
-      {mode === 'arrange' ? (
-        arrangeHints.map(([key, text]) => (
-          <span key={key}>
-            <kbd className="mr-1.5 font-mono font-semibold text-chalk">{key}</kbd>
-            {text}
-          </span>
-        ))
-      ) : (
-        <span>
-          The pointer uses the desk. <kbd className="mx-1 font-mono font-semibold text-chalk">Esc</kbd> goes
-          back to arranging.
-        </span>
-      )}
-      <span className="ml-auto font-mono">{Math.round(scale * 100)}%</span>
     </div>
   );
 }

@@ -1,7 +1,8 @@
 import { useDrag } from '@use-gesture/react';
-import { useContext, useEffect, useRef, type PointerEvent } from 'react';
+import { useContext, useEffect, useMemo, type PointerEvent } from 'react';
 import type { Point } from '../../../core/values/geometry.ts';
-import { abandonDrag, type Drag } from './drag.ts';
+import type { Drag } from './drag.ts';
+import { createHeldDrag } from './held-drag.ts';
 import { StageScale } from './stage-scale.ts';
 
 /** A press that did not move. */
@@ -21,51 +22,13 @@ export function useStageDrag({
   onPress?: (press: Press) => void;
 }) {
   const stage = useContext(StageScale);
-  const current = useRef<{ drag: Drag; letGo: () => void } | null>(null);
+  const held = useMemo(() => createHeldDrag(stage), [stage]);
 
   // What it was taken by may go while it is dragged; then it ends where it is.
-  useEffect(
-    () => () => {
-      const held = current.current;
-      held?.letGo();
-      held?.drag.end();
-    },
-    [],
-  );
-
-  /** Holds a drag until it ends; Escape gives it up. */
-  function hold(drag: Drag, cancel: () => void): void {
-    function onKeyDown(event: KeyboardEvent) {
-      if (event.key !== 'Escape') return;
-      event.stopPropagation();
-      event.preventDefault();
-      letGo();
-      abandonDrag();
-      cancel();
-    }
-    function letGo() {
-      document.removeEventListener('keydown', onKeyDown, { capture: true });
-      current.current = null;
-    }
-    document.addEventListener('keydown', onKeyDown, { capture: true });
-    current.current = { drag, letGo };
-  }
+  useEffect(() => held.end, [held]);
 
   const bind = useDrag(
-    ({
-      first,
-      last,
-      tap,
-      movement: [mx, my],
-      xy,
-      initial,
-      event,
-      altKey,
-      shiftKey,
-      ctrlKey,
-      metaKey,
-      cancel,
-    }) => {
+    ({ first, last, tap, xy, movement: [mx, my], event, altKey, shiftKey, ctrlKey, metaKey, cancel }) => {
       event.stopPropagation();
       const press = { isAdding: shiftKey || ctrlKey || metaKey };
       if (tap) {
@@ -73,27 +36,17 @@ export function useStageDrag({
         return;
       }
       if (first) {
-        const drag = start(stage.toDesk({ x: initial[0], y: initial[1] }), press);
+        // What it takes to tell a drag from a press is not part of the way.
+        const from = { x: xy[0] - mx, y: xy[1] - my };
+        const drag = start(stage.toDesk(from), press);
         if (!drag) {
           cancel();
           return;
         }
-        hold(drag, cancel);
+        held.take(drag, from, cancel);
       }
-      const drag = current.current?.drag;
-      if (!drag) return;
-      const scale = stage.scale();
-      drag.turn({
-        by: { x: mx / scale, y: my / scale },
-        at: stage.toDesk({ x: xy[0], y: xy[1] }),
-        passSnaps: altKey,
-        keepAxis: shiftKey,
-        scale,
-      });
-      if (last) {
-        current.current?.letGo();
-        drag.end();
-      }
+      held.turn({ xy, altKey, shiftKey });
+      if (last) held.end();
     },
     {
       filterTaps: true,

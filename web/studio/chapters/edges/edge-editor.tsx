@@ -7,7 +7,8 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Edge } from '../../../../core/desk/sections/edges.ts';
 import { itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { useScreenInView } from '../../../stores/screen.ts';
+import { peekAt } from '../../../stores/stage.ts';
+import { currentScreen, useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
@@ -47,7 +48,11 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
         <Fields
           schema={EdgeFrame}
           values={edge}
-          onTurn={(change, label) => turn(named(label, edits.setEdge(edge.id, change)))}
+          onTurn={(change, label) => {
+            turn(named(label, edits.setEdge(edge.id, change)));
+            // What is changed is brought near enough to see.
+            peekAt(currentScreen()?.edges.find(({ id }) => id === edge.id)?.rect ?? null);
+          }}
           onEnd={endGesture}
         />
       </Section>

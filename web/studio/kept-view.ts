@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { useDesk } from '../session/desk.ts';
+import { useStage } from '../stores/stage.ts';
+import { useView } from '../stores/view.ts';
+
+/** Where somebody was on a desk is kept for it in this browser: chapter, page, screen, and how near. */
+const KeptView = z.object({
+  chapter: z.string().max(40),
+  page: z.string().max(40).nullable(),
+  screen: z.string().max(200).nullable(),
+  isTogether: z.boolean(),
+  near: z
+    .object({ scale: z.number().positive(), middle: z.object({ x: z.number(), y: z.number() }) })
+    .nullable(),
+});
+
+const keyOf = (id: string) => `velvet-ledge:view:${id}`;
+
+/** Goes to where somebody was on a desk; gives back what keeps it up to date until it is stopped. */
+export function keepView(id: string): () => void {
+  const text = localStorage.getItem(keyOf(id));
+  const kept = text === null ? null : read(text);
+  if (kept) {
+    const { chapter, page, screen, ...stage } = kept;
+    useView.setState({ chapter, page, screen });
+    useStage.setState(stage);
+  }
+  const keep = () => {
+    if (useDesk.getState().history?.present.id !== id) return;
+    const { chapter, page, screen } = useView.getState();
+    const { isTogether, near } = useStage.getState();
+    try {
+      localStorage.setItem(keyOf(id), JSON.stringify({ chapter, page, screen, isTogether, near }));
+    } catch {
+      // A full storage forgets where one was, nothing else.
+    }
+  };
+  const stops = [useView.subscribe(keep), useStage.subscribe(keep)];
+  return () => stops.forEach((stop) => stop());
+}
+
+function read(text: string): z.infer<typeof KeptView> | null {
+  try {
+    return KeptView.safeParse(JSON.parse(text)).data ?? null;
+  } catch {
+    return null;
+  }
+}
