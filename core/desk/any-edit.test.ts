@@ -160,6 +160,10 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     edits.setApplication(choose.of(orGone(desk.applications)), {
       Icon: choose.of(['folder', 'x-none']),
     }),
+  changeFinish: (desk, choose) =>
+    edits.changeFinish([choose.of(orGone([...desk.widgets, ...desk.edges]))], {
+      kind: choose.of(finishKinds),
+    }),
   followAll: () => edits.followAll(),
   setScreen: (desk, choose) =>
     edits.setScreen(choose.of(orGone(desk.screens)), {

@@ -157,12 +157,7 @@ withApp('the backdrop', ({ server, open }) => {
       name: /^Move (First light|Chart of the bay|The bay all day|Night over the bay)$/,
     });
     await grips.first().focus();
-    await page.keyboard.press(' ');
-    await page.locator('[aria-pressed="true"][aria-roledescription="sortable"]').waitFor();
     await page.keyboard.press('ArrowDown');
-    // Once it gives way upward, not when it is merely ready to.
-    await page.locator('[data-row="charts"][style*="translate3d(0px, -"]').waitFor();
-    await page.keyboard.press(' ');
     await untilKept(page);
     const order = async () => {
       const rotation = await source('dawn-count');

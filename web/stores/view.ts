@@ -25,6 +25,10 @@ interface ViewState {
   /** Ids of widgets, or of one edge, or of one item. */
   selection: readonly string[];
   sheet: Sheet;
+  /** What is typed into the search. */
+  query: string;
+  /** Enter was pressed there before the search was drawn. */
+  isEntered: boolean;
   /** Shown while something is moved. */
   guides: readonly Guide[];
   distances: readonly Distance[];
@@ -63,6 +67,8 @@ const fresh = {
 
 export const useView = create<ViewState>()((set) => ({
   ...fresh,
+  query: '',
+  isEntered: false,
   guides: none,
   distances: none,
   marquee: null,

@@ -4,6 +4,8 @@ export const groups = ['Desk', 'Selection', 'Add', 'Go to', 'Moment', 'Stage', '
 export interface Command {
   id: string;
   title: string;
+  /** What it is called as things are now, where that changes. */
+  titleNow?: () => string;
   /** Other words that people look for it by. */
   also?: string;
   group: (typeof groups)[number];
@@ -13,4 +15,9 @@ export interface Command {
   isKeyOnly?: boolean;
   isAvailable?: () => boolean;
   run: () => void;
+}
+
+/** What a command is called now. */
+export function titleOf({ title, titleNow }: Command): string {
+  return titleNow?.() ?? title;
 }

@@ -8,6 +8,7 @@ import { showAll, showSelection, zoomBy, zoomTo } from './stage/stage-view.ts';
 import type { Chapter } from './chapters/chapter.ts';
 import { chapters } from './chapters/list.ts';
 import type { Command } from './command.ts';
+import { walkRegions } from './regions.ts';
 import { selectionCommands } from './selection-commands.ts';
 
 /** By how much one press comes nearer. */
@@ -34,6 +35,7 @@ export const commands: readonly Command[] = [
   { id: 'export', title: 'Save as a file (.ledge)', group: 'Desk', run: exportDesk },
   {
     id: 'history',
+    also: 'steps revisions versions undo',
     title: 'History of the desk',
     group: 'Desk',
     run: () => useView.getState().open('history'),
@@ -128,12 +130,31 @@ export const commands: readonly Command[] = [
     run: () => useView.getState().setMode(useView.getState().mode === 'try' ? 'arrange' : 'try'),
   },
   {
+    id: 'next-region',
+    title: 'To the next region of the studio',
+    group: 'Interface',
+    keys: ['F6'],
+    isKeyOnly: true,
+    run: () => walkRegions(1),
+  },
+  {
+    id: 'region-before',
+    title: 'To the region before',
+    group: 'Interface',
+    keys: ['Shift+F6'],
+    isKeyOnly: true,
+    run: () => walkRegions(-1),
+  },
+  {
     id: 'commands',
     title: 'Search commands',
     group: 'Interface',
     keys: ['Ctrl+K'],
     isKeyOnly: true,
-    run: () => useView.getState().open('commands'),
+    run: () => {
+      useView.setState({ query: '', isEntered: false });
+      useView.getState().open('commands');
+    },
   },
   {
     id: 'shortcuts',
@@ -179,11 +200,12 @@ export function setNavigate(navigate: (path: string) => void): void {
 }
 
 /** How a chapter and its pages are reached, and what can be done in it. */
-function commandsOf({ id, title, pages, commands: own = [] }: Chapter, index: number): Command[] {
+function commandsOf({ id, title, also, pages, commands: own = [] }: Chapter, index: number): Command[] {
   return [
     {
       id: `chapter-${id}`,
       title,
+      also,
       group: 'Go to',
       keys: [String(index + 1)],
       run: () => useView.getState().goToChapter(id),

@@ -14,12 +14,7 @@ function isTyping(target: EventTarget | null): boolean {
 /** Controls that use the arrows, Enter or Escape themselves. */
 function ownsKey(target: EventTarget | null, key: string): boolean {
   if (!(target instanceof HTMLElement)) return false;
-  if (
-    target.closest(
-      '[role="dialog"], [role="menu"], [role="listbox"], [aria-roledescription="sortable"][aria-pressed="true"]',
-    )
-  )
-    return true;
+  if (target.closest('[role="dialog"], [role="menu"], [role="listbox"]')) return true;
   return (
     key.startsWith('Arrow') &&
     target.closest(
@@ -28,13 +23,27 @@ function ownsKey(target: EventTarget | null, key: string): boolean {
   );
 }
 
+/** What is typed while the search is still on its way belongs to it. */
+function isForSearch(event: KeyboardEvent): boolean {
+  const { sheet, query } = useView.getState();
+  if (sheet !== 'commands' || event.ctrlKey || event.metaKey || event.altKey) return false;
+  if (event.key === 'Backspace') useView.setState({ query: query.slice(0, -1) });
+  else if (event.key === 'Enter') useView.setState({ isEntered: true });
+  else if (event.key.length === 1) useView.setState({ query: query + event.key });
+  else return false;
+  event.preventDefault();
+  return true;
+}
+
 /** Runs commands by their keys for as long as the studio is shown. */
 export function useKeys(): void {
   useEffect(() => {
     function onKeyDown(event: KeyboardEvent) {
       if (event.defaultPrevented) return;
       const withControl = event.ctrlKey || event.metaKey;
-      if (isTyping(event.target) && !(withControl && event.key.toLowerCase() === 'k')) return;
+      const isAnywhere = event.key === 'F6' || (withControl && event.key.toLowerCase() === 'k');
+      if (isTyping(event.target) && !isAnywhere) return;
+      if (isForSearch(event)) return;
       if (useView.getState().sheet !== null || ownsKey(event.target, event.key)) return;
       const command = commands.find(
         ({ keys, isAvailable }) =>

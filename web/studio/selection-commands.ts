@@ -103,7 +103,7 @@ const all: readonly Command[] = [
   },
   { id: 'copy', title: 'Copy', group: 'Selection', isAvailable: hasSelection, run: copySelection },
   { id: 'cut', title: 'Cut', group: 'Selection', isAvailable: hasSelection, run: cutSelection },
-  { id: 'paste', title: 'Paste', group: 'Selection', run: pasteParts },
+  { id: 'paste', title: 'Paste', group: 'Desk', run: pasteParts },
   {
     id: 'to-screen',
     title: 'Move to the next screen',
@@ -118,6 +118,7 @@ const all: readonly Command[] = [
   {
     id: 'lock',
     title: 'Lock or unlock',
+    titleNow: () => (selectedParts().widgets.every(({ locked }) => locked) ? 'Unlock' : 'Lock'),
     group: 'Selection',
     keys: ['L'],
     isAvailable: hasWidgets(),
@@ -126,6 +127,10 @@ const all: readonly Command[] = [
   {
     id: 'clicks',
     title: 'Let clicks through or take them',
+    titleNow: () =>
+      selectedParts().widgets.every(({ clicksThrough }) => clicksThrough)
+        ? 'Take clicks'
+        : 'Let clicks through',
     group: 'Selection',
     isAvailable: hasWidgets(),
     run: () => toggleFlag('clicksThrough'),

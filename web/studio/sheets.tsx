@@ -1,6 +1,4 @@
 import { named } from '../../core/desk/edits/edit.ts';
-import { Command as Cmdk } from 'cmdk';
-import { Dialog as RadixDialog } from 'radix-ui';
 import { Fragment, useEffect, useState } from 'react';
 import { format } from 'date-fns/format';
 import { editAndSay } from './said-undo.ts';
@@ -17,6 +15,7 @@ import { groups } from './command.ts';
 import { commands } from './commands.ts';
 import { Keys } from './key-names.tsx';
 import { ScreensSheet } from './header/screens.tsx';
+import { SearchSheet } from './search/search-sheet.tsx';
 import { WorkspacesSheet } from './header/workspaces.tsx';
 
 /** Everything that opens over the studio. */
@@ -26,7 +25,7 @@ export default function Sheets() {
   const close = () => open(null);
   return (
     <>
-      {sheet === 'commands' && <CommandSearch onClose={close} />}
+      {sheet === 'commands' && <SearchSheet onClose={close} />}
       <Dialog title="Shortcuts" isOpen={sheet === 'shortcuts'} onClose={close} width={620}>
         <Shortcuts />
       </Dialog>
@@ -71,58 +70,6 @@ export default function Sheets() {
         <WorkspacesSheet />
       </Dialog>
     </>
-  );
-}
-
-function CommandSearch({ onClose }: { onClose: () => void }) {
-  const available = commands.filter((command) => !command.isKeyOnly && (command.isAvailable?.() ?? true));
-  return (
-    <RadixDialog.Root open onOpenChange={(isOpen) => !isOpen && onClose()}>
-      <RadixDialog.Portal>
-        <RadixDialog.Overlay className="fixed inset-0 z-40 bg-pit/70" />
-        <RadixDialog.Content
-          aria-describedby={undefined}
-          className="fixed left-1/2 top-[14vh] z-50 w-[520px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-2xl border border-seam bg-velvet shadow-2xl"
-        >
-          <RadixDialog.Title className="sr-only">Search commands</RadixDialog.Title>
-          <Cmdk loop>
-            <Cmdk.Input
-              placeholder="What do you want to do?"
-              className="h-13 w-full border-b border-seam bg-transparent px-5 text-[16px] outline-none placeholder:text-dust"
-            />
-            <Cmdk.List className="max-h-[52vh] overflow-y-auto p-2">
-              <Cmdk.Empty className="px-3 py-6 text-center text-dust">
-                Nothing by that name. Try “add”, “align” or “theme”.
-              </Cmdk.Empty>
-              {groups.map((group) => (
-                <Cmdk.Group
-                  key={group}
-                  heading={group}
-                  className="[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:pt-2 [&_[cmdk-group-heading]]:text-[12px] [&_[cmdk-group-heading]]:text-dust"
-                >
-                  {available
-                    .filter((command) => command.group === group)
-                    .map((command) => (
-                      <Cmdk.Item
-                        key={command.id}
-                        value={`${command.title} ${command.group}`}
-                        onSelect={() => {
-                          onClose();
-                          command.run();
-                        }}
-                        className="flex h-9 cursor-default items-center justify-between rounded-lg px-3 data-[selected=true]:bg-brass data-[selected=true]:text-on-brass"
-                      >
-                        {command.title}
-                        {command.keys?.[0] && <Keys keys={command.keys[0]} />}
-                      </Cmdk.Item>
-                    ))}
-                </Cmdk.Group>
-              ))}
-            </Cmdk.List>
-          </Cmdk>
-        </RadixDialog.Content>
-      </RadixDialog.Portal>
-    </RadixDialog.Root>
   );
 }
 

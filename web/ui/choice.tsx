@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { Check, ChevronDown } from 'lucide-react';
 import { Select, Switch, ToggleGroup } from 'radix-ui';
-import { useId, useState, type ReactNode } from 'react';
+import { useId, useRef, useState, type ReactNode } from 'react';
 import { box } from './box.ts';
 import { Row } from './section.tsx';
 
@@ -9,12 +9,15 @@ export function SwitchField({
   label,
   spoken,
   value,
+  isDiffering = false,
   onChange,
 }: {
   label: string;
   /** As it is read out, where the label alone does not say enough. */
   spoken?: string;
   value: boolean;
+  /** Several things have different values: it stands between the two. */
+  isDiffering?: boolean;
   onChange: (value: boolean) => void;
 }) {
   const id = useId();
@@ -22,12 +25,17 @@ export function SwitchField({
     <Row label={label} htmlFor={id}>
       <Switch.Root
         id={id}
-        aria-label={spoken}
-        checked={value}
+        aria-label={isDiffering ? `${spoken ?? label}: they differ` : spoken}
+        checked={value && !isDiffering}
         onCheckedChange={onChange}
         className="relative h-5 w-9 rounded-full border border-seam bg-pit transition-colors data-[state=checked]:border-brass data-[state=checked]:bg-brass"
       >
-        <Switch.Thumb className="block size-3.5 translate-x-0.5 rounded-full bg-dust transition-transform data-[state=checked]:translate-x-[18px] data-[state=checked]:bg-on-brass" />
+        <Switch.Thumb
+          className={clsx(
+            'block size-3.5 translate-x-0.5 rounded-full bg-dust transition-transform data-[state=checked]:translate-x-[18px] data-[state=checked]:bg-on-brass',
+            isDiffering && '!translate-x-[10px]',
+          )}
+        />
       </Switch.Root>
     </Row>
   );
@@ -107,11 +115,16 @@ export function Segmented<T extends string>({
 }: {
   label: string;
   value: T | null;
+  placeholder?: string;
   choices: readonly (Choice<T> & { icon?: ReactNode })[];
   onChange: (value: T) => void;
 }) {
+  // As in any group of which one is chosen: arrows choose.
+  const isArrow = useRef(false);
   return (
     <ToggleGroup.Root
+      onKeyDownCapture={({ key }) => (isArrow.current = key.startsWith('Arrow'))}
+      onPointerDownCapture={() => (isArrow.current = false)}
       type="single"
       aria-label={label}
       value={value ?? ''}
@@ -123,6 +136,11 @@ export function Segmented<T extends string>({
           key={choice.value}
           value={choice.value}
           aria-label={choice.label}
+          onFocus={() => {
+            // The focus follows the arrow a little later, when its key may be up again.
+            if (isArrow.current && value !== choice.value) onChange(choice.value);
+            isArrow.current = false;
+          }}
           title={choice.icon ? choice.label : undefined}
           className="flex min-w-0 flex-1 items-center justify-center gap-1.5 truncate rounded-md px-1.5 text-[12.5px] text-dust transition-colors hover:text-chalk data-[state=on]:bg-seam data-[state=on]:text-chalk"
         >

@@ -23,13 +23,14 @@ export function ColourField({
   onEnd,
 }: {
   label: string;
-  value: Colour;
+  /** Null where several things have different ones. */
+  value: Colour | null;
   roles: RoleValues;
   onTurn: (colour: Colour) => void;
   onEnd: () => void;
 }) {
   const palette = paletteOf(roles);
-  const isOneOff = !isRole(value);
+  const isOneOff = value !== null && !isRole(value);
   const take = (colour: Colour) => {
     onTurn(colour);
     onEnd();
@@ -53,7 +54,7 @@ export function ColourField({
       ))}
       <PickerButton
         label={`${label}: one-off colour`}
-        colour={palette.colour(value)}
+        colour={palette.colour(value ?? 'surface')}
         isMarked={isOneOff}
         onTurn={onTurn}
         onEnd={onEnd}

@@ -14,6 +14,8 @@ export interface NumberFieldProps {
   unit?: string;
   decimals?: number;
   disabled?: boolean;
+  /** Several things have different values: none is shown. */
+  isDiffering?: boolean;
   onError?: (sentence: string | null) => void;
   className?: string;
 }
@@ -24,7 +26,7 @@ export interface NumberFieldProps {
  */
 export function NumberField(props: NumberFieldProps) {
   const { label, value, step = 1, unit, decimals = 1, disabled, className } = props;
-  const shown = trim(value, decimals);
+  const shown = props.isDiffering ? '' : trim(value, decimals);
   const { text, type, take, giveUp, isWrong } = useTyped(props, shown);
   const steps = useSteps(props);
 
@@ -47,6 +49,7 @@ export function NumberField(props: NumberFieldProps) {
         aria-invalid={isWrong}
         inputMode="decimal"
         disabled={disabled}
+        placeholder={props.isDiffering ? 'differ' : undefined}
         value={text ?? shown}
         onChange={(event) => type(event.target.value)}
         onFocus={(event) => event.target.select()}
@@ -145,6 +148,7 @@ export interface SliderFieldProps {
   step?: number;
   isWhole?: boolean;
   unit?: string;
+  isDiffering?: boolean;
   decimals?: number;
   /** Each part of the way multiplies instead of adding; needs a least above 0. */
   isGeometric?: boolean;

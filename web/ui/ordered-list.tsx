@@ -1,22 +1,16 @@
 import {
   DndContext,
-  KeyboardSensor,
   PointerSensor,
   closestCenter,
   useSensor,
   useSensors,
   type DragEndEvent,
 } from '@dnd-kit/core';
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from '@dnd-kit/sortable';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import clsx from 'clsx';
 import { GripVertical, X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
 
 export interface OrderedRow {
   id: string;
@@ -41,20 +35,32 @@ export function OrderedList({
   onMove: (id: string, index: number) => void;
   isTall?: boolean;
 }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const list = useRef<HTMLUListElement>(null);
+  const moved = useRef<number | null>(null);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   function onDragEnd({ active, over }: DragEndEvent) {
     const index = rows.findIndex(({ id }) => id === over?.id);
     if (index >= 0 && over?.id !== active.id) onMove(String(active.id), index);
   }
+  /** A step by an arrow; the grip in hand is the one that moved. */
+  function step(id: string, by: 1 | -1) {
+    const to = rows.findIndex((row) => row.id === id) + by;
+    if (to < 0 || to >= rows.length) return;
+    moved.current = to;
+    onMove(id, to);
+  }
+  const order = rows.map(({ id, title }) => `${id} ${title}`).join('\n');
+  useLayoutEffect(() => {
+    if (moved.current === null) return;
+    list.current?.children[moved.current]?.querySelector('button')?.focus();
+    moved.current = null;
+  }, [order]);
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
       <SortableContext items={rows.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-        <ul className="grid gap-1">
+        <ul ref={list} className="grid gap-1">
           {rows.map((row) => (
-            <Row key={row.id} row={row} isTall={isTall} />
+            <Row key={row.id} row={row} isTall={isTall} onStep={step} />
           ))}
         </ul>
       </SortableContext>
@@ -62,7 +68,15 @@ export function OrderedList({
   );
 }
 
-function Row({ row, isTall }: { row: OrderedRow; isTall: boolean }) {
+function Row({
+  row,
+  isTall,
+  onStep,
+}: {
+  row: OrderedRow;
+  isTall: boolean;
+  onStep: (id: string, by: 1 | -1) => void;
+}) {
   const { id, title, content, onPress, onRemove, inside } = row;
   const { setNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id });
   return (
@@ -79,6 +93,12 @@ function Row({ row, isTall }: { row: OrderedRow; isTall: boolean }) {
           {...attributes}
           {...listeners}
           aria-label={`Move ${title}`}
+          aria-roledescription="grip: arrows move it"
+          onKeyDown={({ key, nativeEvent }) => {
+            if (key !== 'ArrowUp' && key !== 'ArrowDown') return;
+            nativeEvent.preventDefault();
+            onStep(id, key === 'ArrowUp' ? -1 : 1);
+          }}
           className="grid h-full w-7 cursor-grab touch-none place-items-center text-dust hover:text-chalk"
         >
           <GripVertical size={14} />

@@ -28,6 +28,13 @@ export const partEdits = {
       for (const part of partsOf(desk)) if (ids.includes(part.id)) part.finish = finish;
     }),
 
+  /** Some fields of the finishes of parts; one that has none of its own gets the desk's, so changed. */
+  changeFinish: (ids: readonly string[], change: Partial<Finish>) =>
+    editOf('Finish', (desk) => {
+      for (const part of partsOf(desk))
+        if (ids.includes(part.id)) part.finish = { ...(part.finish ?? desk.look.finish), ...change };
+    }),
+
   /** Every part follows the desk again: no finish of its own, no colour that is not a role. A bare part stays bare. */
   followAll: () =>
     editOf('Every part follows', (desk) => {
@@ -68,13 +75,14 @@ export function ownColoursOf(widget: Pick<Widget, 'type' | 'options'>): string[]
     .map(([key]) => key);
 }
 
+/** Whether a part of this finish follows the desk's: one without its own does, and a bare one, which shows none. */
+export function followsFinish(own: Finish | null): boolean {
+  return own === null || own.kind === 'bare';
+}
+
 /** Parts that do not follow the desk: ids of those with a finish or a colour of their own. A bare part follows. */
 export function strayParts(desk: Desk): string[] {
   return partsOf(desk)
-    .filter(
-      (part) =>
-        (part.finish !== null && part.finish.kind !== 'bare') ||
-        ('options' in part && ownColoursOf(part).length > 0),
-    )
+    .filter((part) => !followsFinish(part.finish) || ('options' in part && ownColoursOf(part).length > 0))
     .map(({ id }) => id);
 }

@@ -1,5 +1,6 @@
 import type { LucideIcon } from 'lucide-react';
 import type { ComponentType, ReactNode } from 'react';
+import type { z } from 'zod';
 import type { Desk } from '../../../core/desk/desk.ts';
 import type { Command } from '../command.ts';
 
@@ -34,6 +35,10 @@ export interface Chapter {
   icon: LucideIcon;
   /** Titles of the pages that lie deeper in it, by id. */
   pages: Readonly<Record<string, string>>;
+  /** Other words for it. */
+  also?: string;
+  /** The forms on its pages, for whoever looks for a setting by its name. */
+  settings?: Readonly<Record<string, z.ZodObject>>;
   /** Its first page, and the deeper ones. */
   Root: ComponentType;
   /** What of it is open in the column; null where its first page is. */

@@ -8,13 +8,16 @@ import { useView } from '../../stores/view.ts';
 import type { Chapter, Crumb, Inside, Where } from '../chapters/chapter.ts';
 import { chapterOf, chapters } from '../chapters/list.ts';
 
+const REST_MS = 80;
+
 /** The one column: a chapter, a part of it, a part of that. The crumbs lead back. */
 export function Column() {
   const chapter = chapterOf(useView((view) => view.chapter));
   const page = useView((view) => view.page);
   const spot = useView((view) => view.spot);
   // While a part is taken and dragged the stage comes first; the column follows when there is time.
-  const selection = useDeferredValue(useView((view) => view.selection));
+  const chosen = useView((view) => view.selection);
+  const selection = useDeferredValue(chosen);
   const desk = useDeferredValue(useDesk((state) => state.history?.present));
   const aside = useRef<HTMLElement>(null);
   const place = [chapter.id, page, spot, ...selection].join(' ');
@@ -22,6 +25,18 @@ export function Column() {
   useLayoutEffect(() => {
     if (aside.current) aside.current.scrollTop = 0;
   }, [place]);
+  const heading = useRef<HTMLHeadingElement>(null);
+  // What had the focus may be gone with the page: it goes on to where the next one starts.
+  useLayoutEffect(() => {
+    function goOn() {
+      if (document.activeElement === document.body && useView.getState().sheet === null)
+        heading.current?.focus({ preventScroll: true });
+    }
+    goOn();
+    // The stage may lose what had the focus a little later.
+    const timer = setTimeout(goOn, REST_MS);
+    return () => clearTimeout(timer);
+  }, [place, chosen]);
   if (!desk) return null;
   const { owner, inside } = whereIs(desk, chapter, { selection, page, spot });
   const title = inside?.title ?? (page !== null ? lookUp(owner.pages, page) : undefined) ?? owner.title;
@@ -33,7 +48,13 @@ export function Column() {
       className="min-h-0 overflow-y-auto overflow-x-hidden border-r border-pit bg-velvet px-[18px] pb-8 pt-4"
     >
       <Crumbs crumbs={crumbs} />
-      <h2 className="mb-4 font-display text-[26px] leading-tight [overflow-wrap:anywhere]">{title}</h2>
+      <h2
+        ref={heading}
+        tabIndex={-1}
+        className="mb-4 outline-none font-display text-[26px] leading-tight [overflow-wrap:anywhere]"
+      >
+        {title}
+      </h2>
       <Quiet of={title} instead={(error) => <BrokenPage error={error} />}>
         <Suspense fallback={<p className="text-dust">One moment…</p>}>
           {inside?.body ?? <owner.Root />}

@@ -1,12 +1,14 @@
 import { Suspense, memo } from 'react';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
+import { followsFinish } from '../../../core/desk/edits/parts.ts';
 import type { Look } from '../../../core/look/schema.ts';
 import { Finish } from '../../../core/values/finish.ts';
 import { later } from '../../later.ts';
 import { useDesk } from '../../session/desk.ts';
 import { SelectField } from '../../ui/choice.tsx';
 import { Row, Section } from '../../ui/section.tsx';
+import { differingIn } from '../form/differing.ts';
 import { Fields } from '../form/form.tsx';
 
 const LegibilityRow = later(async () => ({ default: (await import('./legibility-row.tsx')).LegibilityRow }));
@@ -14,27 +16,38 @@ const LegibilityRow = later(async () => ({ default: (await import('./legibility-
 /** How parts are made: the desk's own finish, or theirs. `ids` is empty for the finish of the desk. */
 export const FinishSection = memo(function FinishSection({
   ids,
-  own,
+  owns,
 }: {
   ids: readonly string[];
-  own: Finish | null;
+  /** The finish of each. */
+  owns: readonly (Finish | null)[];
 }) {
   const look = useDesk((state) => state.history?.present.look);
   const { turn, endGesture } = useDesk.getState();
   if (!look) return null;
-  const finish = own ?? look.finish;
+  const finishes = owns.length > 0 ? owns.map((own) => own ?? look.finish) : [look.finish];
+  const [finish = look.finish] = finishes;
   const isDesk = ids.length === 0;
 
   function set(change: Partial<Finish>) {
-    const next = { ...finish, ...change };
-    turn(isDesk ? named('Finish', edits.setLook({ finish: next })) : edits.setFinish(ids, next));
+    turn(
+      isDesk
+        ? named('Finish', edits.setLook({ finish: { ...finish, ...change } }))
+        : edits.changeFinish(ids, change),
+    );
   }
   return (
     <Section
       title={isDesk ? 'Finish of the desk' : 'Finish'}
-      note={isDesk ? 'every part without its own' : own ? <Follow ids={ids} /> : 'follows the desk'}
+      note={isDesk ? 'every part without its own' : <Follows ids={ids} owns={owns} />}
     >
-      <Fields schema={Finish} values={finish} onTurn={set} onEnd={endGesture} />
+      <Fields
+        schema={Finish}
+        values={finish}
+        differing={differingIn(finishes)}
+        onTurn={set}
+        onEnd={endGesture}
+      />
       {!isDesk && <Presets ids={ids} presets={look.finishes} />}
       {ids.length === 1 && ids[0] !== undefined && (
         <Suspense>
@@ -45,12 +58,15 @@ export const FinishSection = memo(function FinishSection({
   );
 });
 
-function Follow({ ids }: { ids: readonly string[] }) {
+/** Whether parts follow the desk's finish, and the way back to it. */
+function Follows({ ids, owns }: { ids: readonly string[]; owns: readonly (Finish | null)[] }) {
+  if (owns.every(followsFinish)) return owns.some((own) => own !== null) ? 'bare' : 'follows the desk';
+  const stray = ids.filter((_, index) => !followsFinish(owns[index] ?? null));
   return (
     <button
       type="button"
       className="text-brass hover:underline"
-      onClick={() => useDesk.getState().edit(named('Follow the desk', edits.setFinish(ids, null)))}
+      onClick={() => useDesk.getState().edit(named('Follow the desk', edits.setFinish(stray, null)))}
     >
       follow the desk again
     </button>

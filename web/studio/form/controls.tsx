@@ -38,6 +38,8 @@ export interface ControlProps {
   /** A turn of a change under way, which onEnd ends; `beside` are fields beside this one that go with it. */
   onTurn: (value: unknown, beside?: Values) => void;
   onEnd: () => void;
+  /** Several things are edited together, and have other values than this one. */
+  isDiffering?: boolean;
   onError: (sentence: string | null) => void;
 }
 
@@ -61,6 +63,7 @@ function figureProps(props: ControlProps) {
     min: min === undefined ? undefined : shown(min),
     max: max === undefined ? undefined : shown(max),
     isWhole,
+    isDiffering: props.isDiffering,
     unit: facts.unit,
     step: facts.step ?? 1,
     decimals: facts.decimals ?? (Number.isInteger(facts.step ?? 1) ? 0 : 2),
@@ -97,7 +100,15 @@ const ChoiceControl: FC<ControlProps> = (props) => {
   const { choices, facts } = shape;
   const most = facts.isWide ? MOST_ABREAST_WIDE : MOST_ABREAST;
   const Chooser = choices.length <= most ? Segmented : SelectField;
-  return <Chooser label={label} value={String(value)} choices={choices} onChange={taking(props)} />;
+  return (
+    <Chooser
+      label={label}
+      value={props.isDiffering ? '' : String(value)}
+      placeholder="differ"
+      choices={choices}
+      onChange={taking(props)}
+    />
+  );
 };
 
 /** Which of its shapes a value is in; another one is taken as it starts. */
@@ -114,10 +125,18 @@ export const VariantControl: FC<ControlProps & { by: string }> = ({ by, ...props
   );
 };
 
-const ColourControl: FC<ControlProps> = ({ label, value, onTurn, onEnd }) => {
+const ColourControl: FC<ControlProps> = ({ label, value, isDiffering, onTurn, onEnd }) => {
   const roles = useHalfRoles();
   return (
-    roles && <ColourField label={label} value={value as Colour} roles={roles} onTurn={onTurn} onEnd={onEnd} />
+    roles && (
+      <ColourField
+        label={label}
+        value={isDiffering ? null : (value as Colour)}
+        roles={roles}
+        onTurn={onTurn}
+        onEnd={onEnd}
+      />
+    )
   );
 };
 

@@ -19,17 +19,27 @@ export interface FormProps {
   face?: string | null;
   /** Some of the fields only. */
   only?: readonly string[];
+  /** Fields of which several things that are edited together have other values than the first, which `values` has. */
+  differing?: ReadonlySet<string>;
   /** For lists of records, by their field: what is added to one. */
   adders?: Readonly<Record<string, (entries: readonly Values[]) => Values | null>>;
 }
 
 /** The fields of a schema, one under the other: every form is made from its schema. */
-export function Fields({ schema, values, face = null, only, ...rest }: FormProps) {
+export function Fields({ schema, values, face = null, only, differing, ...rest }: FormProps) {
   const fields = useMemo(() => fieldsOf(schema), [schema]);
   return fields
     .filter(([key, { facts }]) => (only?.includes(key) ?? true) && (facts.when?.(values, face) ?? true))
     .map(([key, shape]) => (
-      <AnyField key={key} {...rest} name={key} shape={shape} values={values} value={lookUp(values, key)} />
+      <AnyField
+        key={key}
+        {...rest}
+        name={key}
+        shape={shape}
+        values={values}
+        value={lookUp(values, key)}
+        isDiffering={differing?.has(key)}
+      />
     ));
 }
 
@@ -42,6 +52,7 @@ function AnyField({
   onTurn,
   ...rest
 }: Pick<FormProps, 'onTurn' | 'onEnd' | 'of' | 'adders'> & {
+  isDiffering?: boolean;
   name: string;
   shape: FieldShape;
   values: Values;
@@ -129,7 +140,15 @@ export function Field({
       rest.onTurn(value);
       rest.onEnd();
     };
-    return <SwitchField label={label} spoken={spoken} value={rest.value === true} onChange={take} />;
+    return (
+      <SwitchField
+        label={label}
+        spoken={spoken}
+        value={rest.value === true}
+        isDiffering={rest.isDiffering}
+        onChange={take}
+      />
+    );
   }
   const given = { ...rest, label: spoken, shape, onError: setError };
   const Control = controls[control];

@@ -38,6 +38,7 @@ export function Ledge() {
   return (
     <section
       aria-label="The ledge"
+      data-ledge
       className="flex h-[104px] shrink-0 items-center gap-4 border-t-2 border-brass/40 bg-linear-to-b from-velvet to-pit px-[22px]"
     >
       <PlayButton />

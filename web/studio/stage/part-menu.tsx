@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { useView } from '../../stores/view.ts';
 import { menuItem, menuLabel, menuLine, menuPanel } from '../../ui/menu.ts';
 import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
+import { titleOf } from '../command.ts';
 import { commandsById } from '../commands.ts';
 import { Keys } from '../key-names.tsx';
 
@@ -83,7 +84,7 @@ function Entries({ ids }: { ids: readonly string[] }) {
     if (!command || !(command.isAvailable?.() ?? true)) return null;
     return (
       <ContextMenu.Item key={id} className={menuItem} onSelect={command.run}>
-        {command.title}
+        {titleOf(command)}
         {command.keys?.[0] && <Keys keys={command.keys[0]} />}
       </ContextMenu.Item>
     );

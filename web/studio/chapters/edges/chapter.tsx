@@ -1,7 +1,13 @@
 import { PanelTop } from 'lucide-react';
 import { later } from '../../../later.ts';
 import { useView } from '../../../stores/view.ts';
-import { addEdge, selectedParts, titleOfEdge, titleOfItem } from '../../acts.ts';
+import { named } from '../../../../core/desk/edits/edit.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import type { Edge } from '../../../../core/desk/sections/edges.ts';
+import { itemKinds } from '../../../../core/items/list.ts';
+import { useDesk } from '../../../session/desk.ts';
+import type { Command } from '../../command.ts';
+import { addEdge, addItem, selectedParts, titleOfEdge, titleOfItem } from '../../acts.ts';
 import type { Chapter } from '../chapter.ts';
 
 const EdgesChapter = later(async () => ({ default: (await import('./edges.tsx')).EdgesChapter }));
@@ -12,6 +18,7 @@ export const edges: Chapter = {
   id: 'edges',
   title: 'Edges',
   icon: PanelTop,
+  also: 'bars taskbar panels docks launcher',
   pages: {},
   Root: EdgesChapter,
   inside(desk, { selection }) {
@@ -26,7 +33,53 @@ export const edges: Chapter = {
     return edge && { title: titleOfEdge(edge), body: <EdgeEditor key={edge.id} edge={edge} /> };
   },
   commands: [
-    { id: 'add-panel', title: 'Add panel', group: 'Add', run: () => addEdge('panel') },
-    { id: 'add-dock', title: 'Add dock', group: 'Add', run: () => addEdge('dock') },
+    {
+      id: 'add-panel',
+      title: 'Add panel',
+      also: 'bar taskbar strip',
+      group: 'Add',
+      run: () => addEdge('panel'),
+    },
+    {
+      id: 'add-dock',
+      title: 'Add dock',
+      also: 'bar taskbar launcher',
+      group: 'Add',
+      run: () => addEdge('dock'),
+    },
+    {
+      id: 'edge-length',
+      title: 'Fill the side, or be as long as the items',
+      titleNow: () =>
+        edgeNow()?.length === 'fill' ? 'Make it as long as its items' : 'Make it fill its side',
+      also: 'full width stretch length',
+      group: 'Selection',
+      keys: ['F'],
+      isAvailable: () => edgeNow() !== null,
+      run: turnLength,
+    },
+    ...itemKinds.map(({ type, title }): Command => ({
+      id: `add-item-${type}`,
+      title: `Add an item: ${title.toLowerCase()}`,
+      group: 'Add',
+      isAvailable: () => edgeNow() !== null,
+      run: () => {
+        const edge = edgeNow();
+        if (edge) addItem(edge.id, type);
+      },
+    })),
   ],
 };
+
+/** The edge that is selected, or whose item is. */
+function edgeNow(): Edge | null {
+  const { edge, item } = selectedParts();
+  return edge ?? item?.edge ?? null;
+}
+
+function turnLength(): void {
+  const edge = edgeNow();
+  if (!edge) return;
+  const length = edge.length === 'fill' ? 'items' : 'fill';
+  useDesk.getState().edit(named('Length', edits.setEdge(edge.id, { length })));
+}

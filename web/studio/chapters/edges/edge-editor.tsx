@@ -56,7 +56,7 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
           onEnd={endGesture}
         />
       </Section>
-      <FinishSection ids={[edge.id]} own={edge.finish} />
+      <FinishSection ids={[edge.id]} owns={[edge.finish]} />
     </>
   );
 }

@@ -1,6 +1,9 @@
 import { Shapes } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
+import { Pointer } from '../../../../core/pointer/schema.ts';
+import { FontUse } from '../../../../core/text/schema.ts';
+import { Finish } from '../../../../core/values/finish.ts';
 import { later } from '../../../later.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { lookAtHalf, useScene } from '../../../session/scene.ts';
@@ -11,6 +14,8 @@ export const look: Chapter = {
   id: 'look',
   title: 'Look',
   icon: Shapes,
+  also: 'theme style fonts appearance',
+  settings: { type: FontUse, pointer: Pointer, finish: Finish },
   pages: { type: 'Type', icons: 'Icons', pointer: 'Pointer', finish: 'Finish', legibility: 'Legibility' },
   Root: later(() => import('./look.tsx')),
   commands: [

@@ -26,7 +26,7 @@ export function FinishPage({ look }: { look: Look }) {
   const wanted = name.trim();
   return (
     <>
-      <FinishSection ids={[]} own={null} />
+      <FinishSection ids={[]} owns={[]} />
       <Section title="Presets" note="for the desk or any part">
         {finishes.length === 0 && <p className="text-[12px] text-dust">Name the finish above to keep it.</p>}
         {finishes.map((preset) => (

@@ -7,6 +7,7 @@ export const palette: Chapter = {
   id: 'palette',
   title: 'Palette',
   icon: Palette,
+  also: 'colours colors theme scheme',
   pages: { terminal: 'Terminal', exchange: 'Out and in', eyes: 'Other eyes' },
   Root: later(() => import('./palette.tsx')),
   commands: [{ id: 'eyes', title: 'See the stage with the next kind of eyes', group: 'Desk', run: nextEyes }],

@@ -13,6 +13,7 @@ export const widgets: Chapter = {
   id: 'widgets',
   title: 'Widgets',
   icon: LayoutDashboard,
+  also: 'applets gadgets desklets',
   pages: {},
   Root: WidgetsChapter,
   inside(desk, { selection }) {

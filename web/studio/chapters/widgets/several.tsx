@@ -17,8 +17,8 @@ import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets
 import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
-import { SwitchField } from '../../../ui/choice.tsx';
-import { duplicateSelection, removeSelection, toggleFlag } from '../../acts.ts';
+import { differingIn } from '../../form/differing.ts';
+import { duplicateSelection, removeSelection } from '../../acts.ts';
 import { selectionCommands } from '../../selection-commands.ts';
 import { Fields } from '../../form/form.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
@@ -70,20 +70,11 @@ export function SeveralEditor({ widgets }: { widgets: readonly Widget[] }) {
       <Section title="All of them">
         <Fields
           schema={WidgetFrame}
-          values={{ scale: first?.scale ?? 1 }}
-          only={['scale']}
+          values={{ ...first }}
+          differing={differingIn(widgets)}
+          only={['scale', 'locked', 'clicksThrough']}
           onTurn={(change, label) => turn(named(label, edits.setWidgets(ids, change)))}
           onEnd={endGesture}
-        />
-        <SwitchField
-          label="Locked"
-          value={widgets.every((widget) => widget.locked)}
-          onChange={() => toggleFlag('locked')}
-        />
-        <SwitchField
-          label="Clicks through"
-          value={widgets.every((widget) => widget.clicksThrough)}
-          onChange={() => toggleFlag('clicksThrough')}
         />
         <div className="mt-2 flex gap-2">
           <Button onClick={duplicateSelection}>
@@ -94,7 +85,7 @@ export function SeveralEditor({ widgets }: { widgets: readonly Widget[] }) {
           </Button>
         </div>
       </Section>
-      <FinishSection ids={ids} own={first?.finish ?? null} />
+      <FinishSection ids={ids} owns={widgets.map(({ finish }) => finish)} />
     </>
   );
 }

@@ -23,6 +23,7 @@ function set(id: string, label: string, change: Change): void {
 export function WidgetEditor({ widget }: { widget: Widget }) {
   const { id, type, face, options, locked, clicksThrough, finish } = widget;
   const ids = useMemo(() => [id], [id]);
+  const owns = useMemo(() => [finish], [finish]);
   return (
     <>
       <Tools />
@@ -30,7 +31,7 @@ export function WidgetEditor({ widget }: { widget: Widget }) {
       <Readings id={id} type={type} face={face} options={options} />
       <PlaceSection widget={widget} />
       <Hold id={id} locked={locked} clicksThrough={clicksThrough} />
-      <FinishSection ids={ids} own={finish} />
+      <FinishSection ids={ids} owns={owns} />
     </>
   );
 }

@@ -1,0 +1,79 @@
+import type { z } from 'zod';
+import { partsOf } from '../../../core/desk/parts.ts';
+import { presentDesk } from '../../session/desk.ts';
+import { useView } from '../../stores/view.ts';
+import { nameOfPart, titleOfEdge, titleOfItem } from '../acts.ts';
+import { chapters } from '../chapters/list.ts';
+import { titleOf, type Command } from '../command.ts';
+import { commands } from '../commands.ts';
+import { fieldsOf } from '../form/schema.ts';
+
+/** Something that the search finds: a command, a part of the desk, or a setting. */
+export interface Entry {
+  id: string;
+  title: string;
+  /** Other words for it. */
+  also: string;
+  /** What it is, or where. */
+  group: string;
+  keys?: string;
+  run(): void;
+}
+
+/** All that can be found now. */
+export function entriesNow(): Entry[] {
+  return [...commands.filter(isOffered).map(entryOf), ...partEntries(), ...settingEntries()];
+}
+
+function isOffered({ isKeyOnly, isAvailable }: Command): boolean {
+  return !isKeyOnly && (isAvailable?.() ?? true);
+}
+
+function entryOf(command: Command): Entry {
+  const { id, also = '', group, keys, run } = command;
+  return { id, title: titleOf(command), also, group, keys: keys?.[0], run };
+}
+
+function partEntries(): Entry[] {
+  const desk = presentDesk();
+  if (!desk) return [];
+  const go = (id: string, chapter: string) => () => useView.getState().select([id], chapter);
+  const parts = partsOf(desk).map((part): Entry => ({
+    id: `part-${part.id}`,
+    title: `Select ${nameOfPart(part)}`,
+    also: 'part',
+    group: 'On the desk',
+    run: go(part.id, 'options' in part ? 'widgets' : 'edges'),
+  }));
+  const items = desk.edges.flatMap((edge) =>
+    edge.items.map((item): Entry => ({
+      id: `part-${item.id}`,
+      title: `Select ${titleOfItem(item)} on the ${titleOfEdge(edge).toLowerCase()}`,
+      also: 'item',
+      group: 'On the desk',
+      run: go(item.id, 'edges'),
+    })),
+  );
+  return [...parts, ...items];
+}
+
+function settingEntries(): Entry[] {
+  return chapters.flatMap(({ id: chapter, title, pages, settings = {} }) =>
+    Object.entries(settings).flatMap(([page, schema]) => {
+      const where = new Map(Object.entries(pages)).get(page) ?? title;
+      const go = () => useView.getState().goToChapter(chapter, page);
+      return labelsOf(schema).map((label): Entry => ({
+        id: `setting-${chapter}-${page}-${label}`,
+        title: label,
+        also: where,
+        group: `${title}: ${where.toLowerCase()}`,
+        run: go,
+      }));
+    }),
+  );
+}
+
+/** What the fields of a form are called, each once. */
+function labelsOf(schema: z.ZodObject): string[] {
+  return [...new Set(fieldsOf(schema).map(([, { facts }]) => facts.label))];
+}
