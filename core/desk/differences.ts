@@ -22,6 +22,11 @@ export function differencesOf(before: unknown, after: unknown): Difference[] {
   return found;
 }
 
+/** Whether two states say the same, in whatever order their fields stand. */
+export function isSame(before: unknown, after: unknown): boolean {
+  return differencesOf(before, after).length === 0;
+}
+
 type Path = Difference['path'];
 
 function collect(before: unknown, after: unknown, path: Path, found: Difference[]): void {

@@ -1,4 +1,4 @@
-import type { Point, Rect, Side, Size } from '../values/geometry.ts';
+import type { Point, Rect, Side } from '../values/geometry.ts';
 import type { Drawn } from '../backdrop/drawn.ts';
 import type { Surface } from '../colour/look.ts';
 import type { Tile } from '../icons/tiles.ts';
@@ -23,8 +23,6 @@ export interface Conditions {
   half?: Half;
   /** Readings from outside. */
   feeds?: readonly Feed[];
-  /** The size of the window that the first screen fills, px; without one, screens are as the document has them. */
-  window?: Size;
   isAppListOpen?: boolean;
 }
 

@@ -13,8 +13,7 @@ import type { Ground } from './sections/section.ts';
 import { groupByScreen } from './sections/widgets.ts';
 
 /** Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. */
-export function solve(given: Desk, conditions: Conditions): Scene {
-  const desk = inWindow(given, conditions.window);
+export function solve(desk: Desk, conditions: Conditions): Scene {
   const solving = startSolving(desk, conditions);
   const { palette, needs, half, facts } = solving;
   const screens = desk.screens.map((screen) => solveScreen(screen, solving));
@@ -27,15 +26,6 @@ export function solve(given: Desk, conditions: Conditions): Scene {
     screens,
     tick: needs.tick,
     needs: needs.all,
-  };
-}
-
-/** The desk as a window of a size shows it: its first screen fills the window. */
-function inWindow(desk: Desk, window: Conditions['window']): Desk {
-  if (!window) return desk;
-  return {
-    ...desk,
-    screens: desk.screens.map((screen, index) => (index === 0 ? { ...screen, ...window } : screen)),
   };
 }
 

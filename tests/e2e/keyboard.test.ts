@@ -14,7 +14,7 @@ withApp('by the keyboard alone', ({ server, open }) => {
     const id = await addDesk(server, { ...emptyDesk(), name: 'By keys' });
     const page = await open(`/desk/${id}`);
     await page.getByText('A bare desk.', { exact: false }).waitFor();
-    const presses = ['4', 'Tab', 'Enter', 'Control+k', ...'divider', 'Enter', 'f'];
+    const presses = ['4', 'Tab', 'Enter', 'Control+k', ...'add divider', 'Enter', 'f'];
     expect(presses.length).to.be.below(30);
     for (const key of presses) {
       // A person sees what a press came to before the next; a search takes what is typed at once.

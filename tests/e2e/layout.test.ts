@@ -299,7 +299,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
       const fonts = fontsOf(sheet);
       const whole = { ...deskOf(widgets, everyEdge(), fonts, settings[sheet % 3]), name: `Sheet ${sheet}` };
       await learnTextOf(whole);
-      const [screen] = solve(whole, { moment: DAWN, window: SCREEN }).screens;
+      const [screen] = solve(whole, { moment: DAWN }).screens;
       if (!screen) throw new Error('no screen');
       const page = await shown(whole);
       compare(whole, await textsOn(page), screen);
@@ -336,7 +336,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
       })),
     };
     await learnTextOf(desk);
-    const [screen] = solve(desk, { moment: DAWN, window: SCREEN, isAppListOpen: true }).screens;
+    const [screen] = solve(desk, { moment: DAWN, isAppListOpen: true }).screens;
     const page = await shown(desk);
     await page.getByRole('button', { name: 'Open the app list' }).click();
     const dialog = page.getByRole('dialog', { name: 'App list' });

@@ -103,7 +103,7 @@ withApp('saving', ({ server, open, browser }) => {
     await untilKept(page);
     await page.keyboard.press('Escape');
     await page.keyboard.press('Control+k');
-    await page.getByPlaceholder('What do you want to do?').waitFor();
+    await page.getByPlaceholder('What do you want to do', { exact: false }).waitFor();
     await page.keyboard.type('history');
     await page.keyboard.press('Enter');
     await page.getByRole('button', { name: 'Go back to revision 1', exact: true }).click();

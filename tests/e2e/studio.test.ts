@@ -197,7 +197,7 @@ withApp('the studio', ({ server, open }) => {
     const page = await open('/desk/sound-room');
     await page.locator('[data-stage]').waitFor();
     await page.keyboard.press('Control+k');
-    await page.getByPlaceholder('What do you want to do?').waitFor();
+    await page.getByPlaceholder('What do you want to do', { exact: false }).waitFor();
     await page.keyboard.type('add clock, line');
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Clock', level: 2 }).waitFor();
@@ -234,15 +234,37 @@ withApp('the studio', ({ server, open }) => {
     await untilKept(page, { isNew: false });
   });
 
-  it('goes live at the size of the window and comes back', async () => {
+  it('goes live, as the screen is, as large as the window has room for, and comes back', async () => {
     const page = await open('/desk/dawn-count');
     await page.getByRole('link', { name: 'Go live' }).click();
     const back = page.getByRole('link', { name: 'Back to the studio' });
     await back.waitFor();
     const dock = await page.locator('[data-edge="dock"]').boundingBox();
-    expect((dock?.y ?? 0) + (dock?.height ?? 0)).to.be.closeTo(800 - 28, 1);
+    // 1920 × 1080 in 1280 × 800: two thirds, with 40 px above and below.
+    expect((dock?.y ?? 0) + (dock?.height ?? 0)).to.be.closeTo(40 + (1080 - 28) * (2 / 3), 1);
+    // Once it has faded, the way back takes no press that is meant for the desk.
+    await page.locator('nav[aria-label="Out of live"][data-shown="false"]').waitFor();
+    const under = await page.evaluate(() => document.elementFromPoint(1200, 770)?.closest('nav') ?? null);
+    expect(under).to.equal(null);
+    await page.mouse.move(600, 300);
+    await page.mouse.move(640, 320);
     await back.click();
     await page.locator('[data-stage]').waitFor();
+  });
+
+  it('shows any screen of a desk, each in a window of its own, which agree', async () => {
+    const page = await open('/desk/night-watch');
+    await page.getByTitle('Log, 1080 × 1350').click();
+    await page.getByRole('link', { name: 'Go live' }).click();
+    await page.locator('[data-screen="side"]').waitFor();
+    const other = await page.context().newPage();
+    await other.goto(`${server.address}/live/night-watch`);
+    await other.getByRole('button', { name: 'Workspace Signals' }).click();
+    await page.mouse.move(600, 300);
+    await page.getByRole('link', { name: 'Watch', exact: true }).click();
+    await page.locator('[data-edge="panel"]').waitFor();
+    await page.locator('button[aria-current="true"][aria-label="Workspace Signals"]').waitFor();
+    await other.close();
   });
 
   it('follows the system in velvet and linen, and can be set', async () => {

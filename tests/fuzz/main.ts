@@ -6,10 +6,11 @@ import { parseArgs } from 'node:util';
 import { RunningServer } from '../support/app.ts';
 import { killOften } from './kills.ts';
 import { chanceFrom } from './random.ts';
+import { walkOften } from './walker.ts';
 import { MOST_MIB, fuzzServer, heldBy, makeSamples, slowness, type Found, type Tally } from './server.ts';
 
 /**
- * npm run fuzz -- --minutes N [--seed S] [--kills K]: every property and every hostile file on new seeds, until the time
+ * npm run fuzz -- --minutes N [--seed S] [--kills K] [--walks W]: every property and every hostile file on new seeds, until the time
  * is over. Prints what failed with its seed; ends with 1 when something did.
  */
 const { values } = parseArgs({
@@ -17,6 +18,7 @@ const { values } = parseArgs({
     minutes: { type: 'string', default: '10' },
     seed: { type: 'string' },
     kills: { type: 'string', default: '100' },
+    walks: { type: 'string', default: '20' },
   },
 });
 const until = Date.now() + Number(values.minutes) * 60_000;
@@ -61,6 +63,11 @@ async function main(): Promise<void> {
   if (kills > 0) {
     const saves = await killOften(kills, chanceFrom(first), notes.found);
     say(`${kills} kills amid ${saves} acknowledged saves`);
+  }
+  const walks = Number(values.walks);
+  if (walks > 0) {
+    await walkOften(walks, first, notes.found);
+    say(`${walks} walks in the studio`);
   }
   const samples = await makeSamples();
   const server = new RunningServer();

@@ -1,5 +1,6 @@
-import { useEffect, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { useEffect, useMemo, useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import { fetchLater } from '../later.ts';
 import { Actions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
@@ -10,23 +11,26 @@ import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { useScene } from '../session/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { Message } from '../ui/message.tsx';
+import { agreeWithOthers } from './agree.ts';
+import { WayBack } from './way-back.tsx';
 
 const handlers: OpenDeskHandlers = {
   onOpen() {
     useConditions.getState().goNow();
-    useConditions.getState().startAnew(windowSize());
+    useConditions.getState().startAnew();
   },
 };
 
-/** The desk alone, in use: its first screen takes the window's own size, and everything is solved for that. */
+/** One screen of a desk alone, in use: as it is, as large as the window has room for. */
 export function Live() {
   const { id = '' } = useParams();
+  const [query] = useSearchParams();
   const name = useDesk((state) => state.history?.present.name);
   const failure = useDesk((state) => state.failure);
   const scene = useScene((state) => state.scene);
   const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
-  useFilledWindow();
+  useEffect(() => agreeWithOthers(id), [id]);
   useEffect(fetchLater, []);
   useEffect(() => {
     if (name) document.title = name;
@@ -34,74 +38,51 @@ export function Live() {
 
   if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
   if (held) return <LargeDesk {...held} />;
-  const [screen] = scene?.screens ?? [];
+  const wanted = query.get('screen');
+  const screen = scene?.screens.find((one) => one.id === wanted) ?? scene?.screens[0];
   if (!scene || !screen) return null;
   return (
-    <div className="group relative h-full overflow-hidden">
+    <div className="relative h-full overflow-hidden bg-black">
       <main aria-label={name} className="h-full">
         <Actions.Provider value={deskActions}>
-          <ScreenView
-            scene={scene}
-            screen={screen}
-            pictureWidth={screen.rect.width * devicePixelRatio}
-            isInUse
-          />
+          <Filling key={screen.id} scene={scene} screen={screen} />
         </Actions.Provider>
       </main>
-      <WayBack id={id} />
+      <WayBack id={id} screens={scene.screens} shown={screen} />
+    </div>
+  );
+}
+
+/** A screen in the middle of the window. Where that has the screen's own size, it is drawn px for px. */
+function Filling({ scene, screen }: { scene: Scene; screen: SceneScreen }) {
+  const window = useWindowSize();
+  const { width, height } = screen.rect;
+  const scale = Math.min(window.width / width, window.height / height);
+  const style = useMemo(
+    () => ({
+      left: Math.round((window.width - width * scale) / 2),
+      top: Math.round((window.height - height * scale) / 2),
+      width,
+      height,
+      transform: scale === 1 ? undefined : `scale(${scale})`,
+    }),
+    [window, width, height, scale],
+  );
+  return (
+    <div className="absolute origin-top-left" style={style}>
+      <ScreenView scene={scene} screen={screen} pictureWidth={width * scale * devicePixelRatio} isInUse />
     </div>
   );
 }
 
 const windowSize = () => ({ width: innerWidth, height: innerHeight });
 
-/** The first screen is as large as the window, for as long as the page is this one. */
-function useFilledWindow(): void {
+function useWindowSize() {
+  const [size, setSize] = useState(windowSize);
   useEffect(() => {
-    const measure = () => useConditions.setState({ window: windowSize() });
+    const measure = () => setSize(windowSize());
     addEventListener('resize', measure);
-    return () => {
-      removeEventListener('resize', measure);
-      useConditions.setState({ window: null });
-    };
+    return () => removeEventListener('resize', measure);
   }, []);
-}
-
-/** Shows itself when the pointer moves or the keyboard comes to it, and goes again by itself. */
-function WayBack({ id }: { id: string }) {
-  const [isShown, setShown] = useState(true);
-  useEffect(() => {
-    let timer: ReturnType<typeof setTimeout>;
-    function stir() {
-      setShown(true);
-      clearTimeout(timer);
-      timer = setTimeout(() => setShown(false), 2500);
-    }
-    stir();
-    addEventListener('pointermove', stir);
-    return () => {
-      clearTimeout(timer);
-      removeEventListener('pointermove', stir);
-    };
-  }, []);
-  return (
-    <nav
-      aria-label="Out of live"
-      className={`absolute bottom-4 right-4 flex gap-2 transition-opacity focus-within:opacity-100 ${isShown ? 'opacity-100' : 'opacity-0'}`}
-    >
-      <button
-        type="button"
-        className="h-8 rounded-lg bg-pit/85 px-3 text-chalk hover:bg-nap"
-        onClick={() => void document.documentElement.requestFullscreen()}
-      >
-        Full screen
-      </button>
-      <Link
-        to={`/desk/${id}`}
-        className="inline-flex h-8 items-center rounded-lg bg-pit/85 px-3 text-chalk hover:bg-nap"
-      >
-        Back to the studio
-      </Link>
-    </nav>
-  );
+  return size;
 }

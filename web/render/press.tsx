@@ -6,12 +6,15 @@ const FILL = 'absolute inset-0 block rounded-md text-left';
 /** Something on an edge that can be pressed while the desk is in use; otherwise it is only drawn. It fills its box. */
 export function Press({
   label,
+  isCurrent,
   onPress,
   className = '',
   style,
   children,
 }: {
   label: string;
+  /** Of several, the one in force. */
+  isCurrent?: boolean;
   onPress: (actions: DeskActions) => void;
   className?: string;
   style?: CSSProperties;
@@ -29,6 +32,7 @@ export function Press({
     <button
       type="button"
       aria-label={label}
+      aria-current={isCurrent}
       className={`${FILL} ${className}`}
       style={style}
       onClick={() => onPress(actions)}

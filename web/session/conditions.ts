@@ -2,7 +2,6 @@ import { create } from 'zustand';
 import type { Conditions } from '../../core/scene/scene.ts';
 import type { Feed, Sample } from '../../core/sources/readings.ts';
 import type { Half } from '../../core/values/roles.ts';
-import type { Size } from '../../core/values/geometry.ts';
 
 /** The moment and everything else that is not the document. It lasts as long as this page. */
 interface ConditionsState {
@@ -17,8 +16,6 @@ interface ConditionsState {
   running: readonly string[];
   workspace: number;
   isAppListOpen: boolean;
-  /** Of the window that the first screen fills; null where screens are as the document has them. */
-  window: Size | null;
   feeds: readonly Feed[];
   hold(moment: number): void;
   goNow(): void;
@@ -29,7 +26,7 @@ interface ConditionsState {
   goTo(workspace: number): void;
   setAppList(isOpen: boolean): void;
   /** For a desk that is opened: nothing runs, and the first workspace is in front. */
-  startAnew(window: Size | null): void;
+  startAnew(): void;
   addSamples(source: string, origin: string, samples: readonly Sample[]): void;
 }
 
@@ -44,7 +41,6 @@ export const useConditions = create<ConditionsState>()((set) => ({
   running: [],
   workspace: 0,
   isAppListOpen: false,
-  window: null,
   feeds: [],
   hold: (moment) => set({ moment, isNow: false }),
   goNow: () => set({ moment: Date.now(), isNow: true, isPlaying: false }),
@@ -60,7 +56,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
     })),
   goTo: (workspace) => set({ workspace }),
   setAppList: (isAppListOpen) => set({ isAppListOpen }),
-  startAnew: (window) => set({ half: null, running: [], workspace: 0, isAppListOpen: false, window }),
+  startAnew: () => set({ half: null, running: [], workspace: 0, isAppListOpen: false }),
   addSamples: (source, origin, samples) =>
     set(({ feeds }) => {
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
@@ -72,14 +68,13 @@ export const useConditions = create<ConditionsState>()((set) => ({
 }));
 
 export function conditionsOf(state: ConditionsState): Conditions {
-  const { moment, half, running, workspace, isAppListOpen, window, feeds } = state;
+  const { moment, half, running, workspace, isAppListOpen, feeds } = state;
   return {
     moment,
     half: half ?? undefined,
     running,
     workspace,
     isAppListOpen,
-    window: window ?? undefined,
     feeds,
   };
 }

@@ -1,5 +1,5 @@
 import type { Desk } from '../../core/desk/desk.ts';
-import { differencesOf, withDifferences, type Difference } from '../../core/desk/differences.ts';
+import { differencesOf, isSame, withDifferences, type Difference } from '../../core/desk/differences.ts';
 import { wrongChange } from '../../core/desk/gate.ts';
 import { startHistory, type History, type Step } from '../../core/desk/history.ts';
 import type { Keep } from './unsaved.ts';
@@ -19,15 +19,15 @@ interface KeptStep {
 }
 
 interface Kept {
-  /** The desk that the steps start from, as text: they mean nothing on any other. */
-  present: string;
+  /** The desk that the steps start from: they mean nothing on any other. */
+  present: Desk;
   past: KeptStep[];
   future: KeptStep[];
 }
 
 export function keepHistory(keep: Keep, { present, past, future }: History<Desk>): void {
   const kept: Kept = {
-    present: JSON.stringify(present),
+    present,
     past: stepsFrom(present, past.toReversed()),
     future: stepsFrom(present, future),
   };
@@ -58,7 +58,7 @@ export function readHistory(keep: Keep, desk: Desk): History<Desk> | null {
   if (text === null) return null;
   try {
     const { present, past, future } = JSON.parse(text) as Kept;
-    if (present !== JSON.stringify(desk)) return null;
+    if (!isSame(present, desk)) return null;
     const before = statesFrom(desk, past).toReversed();
     const after = statesFrom(desk, future);
     const steps = [...before, ...after].map((step, index) => ({ ...step, id: index + 1 }));

@@ -1,4 +1,5 @@
 import type { Desk } from '../../core/desk/desk.ts';
+import { isSame } from '../../core/desk/differences.ts';
 import { forgetUnsaved, keepUnsaved, type Keep } from './unsaved.ts';
 import { ServerGone, ServerProblem, type StoredDesk } from '../api/client.ts';
 
@@ -148,7 +149,7 @@ function afterFailure(error: unknown, sent: Desk): SavingState | { state: 'sent'
   if (error instanceof ServerProblem && error.status === 412) {
     const theirs = error.body['current'] as StoredDesk;
     // A save whose answer was lost on the way comes back as overtaken, by itself.
-    const isOwn = JSON.stringify(theirs.desk) === JSON.stringify(sent);
+    const isOwn = isSame(theirs.desk, sent);
     return { state: isOwn ? 'sent' : 'conflict', theirs };
   }
   return { state: 'refused', sentence: error instanceof Error ? error.message : String(error) };

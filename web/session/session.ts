@@ -1,4 +1,5 @@
 import type { Desk } from '../../core/desk/desk.ts';
+import { isSame } from '../../core/desk/differences.ts';
 import type { Edit } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import { wrongChange, wrongValue } from '../../core/desk/gate.ts';
@@ -35,7 +36,7 @@ export interface SessionPorts extends Omit<SaverPorts, 'onState'> {
  * here, and is taken only when it leaves a desk that can be saved.
  */
 export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Unsaved | null) {
-  const isUnsavedWork = unsaved !== null && JSON.stringify(unsaved.desk) !== JSON.stringify(stored.desk);
+  const isUnsavedWork = unsaved !== null && !isSame(unsaved.desk, stored.desk);
   const kept = readHistory(ports.tab, isUnsavedWork ? unsaved.desk : stored.desk);
   let history = kept ?? startHistory(stored.desk);
   const saver = createSaver({ ...ports, onState: ports.onSaving }, stored);

@@ -2,12 +2,14 @@ import { api } from '../api/client.ts';
 import { useConditions } from '../session/conditions.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { themes, useTheme } from '../stores/theme.ts';
+import { currentScreen } from '../stores/screen.ts';
 import { useStage } from '../stores/stage.ts';
 import { useView } from '../stores/view.ts';
 import { showAll, showSelection, zoomBy, zoomTo } from './stage/stage-view.ts';
 import type { Chapter } from './chapters/chapter.ts';
 import { chapters } from './chapters/list.ts';
 import type { Command } from './command.ts';
+import { liveAddress } from '../stores/live-address.ts';
 import { walkRegions } from './regions.ts';
 import { selectionCommands } from './selection-commands.ts';
 
@@ -56,7 +58,12 @@ export const commands: readonly Command[] = [
   ...selectionCommands,
   ...chapters.flatMap(commandsOf),
   { id: 'shelf', title: 'Shelf', group: 'Go to', run: () => navigateTo('/') },
-  { id: 'live', title: 'Go live', group: 'Go to', run: () => navigateTo(`/live/${presentDesk()?.id ?? ''}`) },
+  {
+    id: 'live',
+    title: 'Go live',
+    group: 'Go to',
+    run: () => navigateTo(liveAddress(presentDesk()?.id ?? '', currentScreen()?.id ?? null)),
+  },
 
   {
     id: 'now',

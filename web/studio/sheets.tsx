@@ -1,16 +1,12 @@
-import { named } from '../../core/desk/edits/edit.ts';
-import { Fragment, useEffect, useState } from 'react';
-import { format } from 'date-fns/format';
-import { editAndSay } from './said-undo.ts';
+import { Fragment } from 'react';
 import { edits } from '../../core/desk/edits/edits.ts';
 import { GeoPlace } from '../../core/values/earth.ts';
-import { api, type RevisionNote } from '../api/client.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { useView } from '../stores/view.ts';
-import { Button } from '../ui/buttons.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
 import { Fields } from './form/form.tsx';
+import { HistorySheet } from './history-sheet.tsx';
 import { groups } from './command.ts';
 import { commands } from './commands.ts';
 import { Keys } from './key-names.tsx';
@@ -38,11 +34,12 @@ export default function Sheets() {
       </Dialog>
       <Dialog
         title="History"
-        description="Every save is a revision. Going back is itself a step that can be undone."
+        description="Point at a step to see the desk as it was; press it to go there. Nothing is lost by going back."
         isOpen={sheet === 'history'}
         onClose={close}
+        width={760}
       >
-        <Revisions onDone={close} />
+        <HistorySheet onDone={close} />
       </Dialog>
       <Dialog
         title="Place"
@@ -113,57 +110,6 @@ function Shortcuts() {
         );
       })}
     </div>
-  );
-}
-
-function Revisions({ onDone }: { onDone: () => void }) {
-  const id = presentDesk()?.id;
-  const [list, setList] = useState<RevisionNote[] | null>(null);
-  const [failure, setFailure] = useState<string | null>(null);
-  useEffect(() => {
-    if (id) api.revisions(id).then(setList, (error: Error) => setFailure(error.message));
-  }, [id]);
-
-  async function goBack(number: number) {
-    if (!id) return;
-    try {
-      const { desk } = await api.revision(id, number);
-      editAndSay(named(`Back to revision ${number}`, edits.replace(desk)), `Back to revision ${number}.`);
-      onDone();
-    } catch (error) {
-      setFailure((error as Error).message);
-    }
-  }
-
-  if (failure)
-    return (
-      <p role="alert" className="text-rust">
-        {failure}
-      </p>
-    );
-  if (!list) return <p className="text-dust">Reading the revisions…</p>;
-  return (
-    <ol className="-mx-2 max-h-[52vh] overflow-y-auto">
-      {list.map(({ number, savedAt }, index) => (
-        <li key={number} className="flex items-center justify-between rounded-lg px-2 py-1 hover:bg-nap">
-          <span>
-            <span className="mr-3 inline-block w-9 font-mono text-dust">{number}</span>
-            {format(savedAt, 'd MMM yyyy, HH:mm:ss')}
-          </span>
-          {index === 0 ? (
-            <span className="px-3 py-1.5 text-dust">newest</span>
-          ) : (
-            <Button
-              tone="quiet"
-              onClick={() => void goBack(number)}
-              aria-label={`Go back to revision ${number}`}
-            >
-              Go back
-            </Button>
-          )}
-        </li>
-      ))}
-    </ol>
   );
 }
 

@@ -161,7 +161,7 @@ const handlers: OpenDeskHandlers = {
     useView.getState().startAnew();
     resetStage();
     for (const { reset } of chapters) reset?.();
-    useConditions.getState().startAnew(null);
+    useConditions.getState().startAnew();
   },
   onTaken: () => void toast('Changed in another window; this is the newest state.'),
   onRemoved: () =>

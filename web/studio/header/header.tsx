@@ -13,10 +13,12 @@ import { IconButton, Tip } from '../../ui/buttons.tsx';
 import { menuItem, menuLine, menuPanel } from '../../ui/menu.ts';
 import { commandsById } from '../commands.ts';
 import { Keys } from '../key-names.tsx';
+import { liveAddress } from '../../stores/live-address.ts';
 import { savePresentAsJson } from '../kept-aside.ts';
 
 export function Header() {
   const id = useDesk((state) => state.history?.present.id);
+  const screen = useScreenInView()?.id ?? null;
   return (
     <header className="col-span-3 flex min-w-0 items-center gap-2 bg-pit pr-4">
       <Tip text="To the shelf">
@@ -31,7 +33,7 @@ export function Header() {
         <UndoRedo />
         <ModeSwitch />
         <Link
-          to={`/live/${id ?? ''}`}
+          to={liveAddress(id ?? '', screen)}
           className="ml-2 inline-flex h-8 items-center gap-2 rounded-lg bg-brass px-3 font-semibold text-on-brass hover:brightness-110"
         >
           <MonitorPlay size={16} /> Go live

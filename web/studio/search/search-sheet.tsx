@@ -15,16 +15,17 @@ export function SearchSheet({ onClose }: { onClose: () => void }) {
   const query = useView((view) => view.query);
   const entries = useMemo(entriesNow, []);
   const found = useMemo(() => ranked(entries, query).slice(0, MOST), [entries, query]);
+  const isEntered = useView((view) => view.isEntered);
   const [chosen, choose] = useState('');
   const best = found[0];
   // What was typed ahead may have ended with Enter.
   useEffect(() => {
-    if (!useView.getState().isEntered) return;
+    if (!isEntered) return;
     useView.setState({ isEntered: false });
     if (!best) return;
     onClose();
     best.run();
-  }, [best, onClose]);
+  }, [isEntered, best, onClose]);
   const groups = query.trim() === '' ? byGroup(found) : new Map([['', found]]);
   return (
     <RadixDialog.Root open onOpenChange={(isOpen) => !isOpen && onClose()}>

@@ -12,6 +12,7 @@ export const WorkspacesItem: ItemDrawing<'workspaces'> = ({ view, layout }) => (
         <div key={mark.id} style={placeOf(press)}>
           <Press
             label={`Workspace ${mark.name}`}
+            isCurrent={mark.isCurrent}
             onPress={(actions) => actions.goTo(index)}
             className="panel-press"
           >

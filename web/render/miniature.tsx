@@ -1,7 +1,7 @@
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Desk } from '../../core/desk/desk.ts';
 import { createSolver } from '../../core/scene/solver.ts';
-import { ScreenView } from '../render/screen-view.tsx';
+import { ScreenView } from './screen-view.tsx';
 
 /** A desk, live and small: all of its screens, as they stand beside each other. */
 export const Miniature = memo(function Miniature({ desk, moment }: { desk: Desk; moment: number }) {

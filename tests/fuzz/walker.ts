@@ -1,0 +1,204 @@
+import type { Browser, Page } from 'playwright-core';
+import type { Desk } from '../../core/desk/desk.ts';
+import { differencesOf } from '../../core/desk/differences.ts';
+import { dawnCount } from '../support/desks.ts';
+import { RunningServer, addDesk, launchBrowser, stored } from '../support/app.ts';
+import { chanceFrom, type Chance } from './random.ts';
+import type { Found } from './server.ts';
+
+/**
+ * Walks about in the studio as somebody would who presses, drags and types at random, reloads, looks at live, and loses
+ * the server now and then. In the end nothing may have failed, what is kept is what is shown, undoing to the start gives
+ * back the desk as it was opened, and redoing to the end the desk as it was left.
+ */
+
+const STEPS = 40;
+const KEYS = [
+  ...'12345LFTMZSNP0+-=',
+  'Escape',
+  'Delete',
+  'ArrowLeft',
+  'ArrowDown',
+  'Shift+ArrowRight',
+  'Control+a',
+  'Control+z',
+  'Control+Shift+z',
+  'Control+d',
+  'Control+c',
+  'Control+v',
+  'Control+k',
+  'Shift+D',
+  'F6',
+  'Tab',
+  'Enter',
+  'Space',
+];
+const TEXTS = ['0', '-3', '2.5', '99999', 'gull', '07:30', ''];
+/** What leads away from the page, or asks for a file. */
+const APART =
+  /live|screen$|shelf|file|picture|bake|export|png|jpeg|webp|window of its own|upload|font|to the studio/i;
+
+interface Target {
+  name: string;
+  kind: string;
+  x: number;
+  y: number;
+}
+
+/** What can be pressed or taken, where it is seen. */
+function targetsOn(page: Page): Promise<Target[]> {
+  return page.evaluate(() =>
+    [
+      ...document.querySelectorAll(
+        'button, input, [role="slider"], [data-handle], [role="menuitem"], [role="option"]',
+      ),
+    ]
+      .filter((element) => !element.matches(':disabled, [type="file"]'))
+      .map((element) => ({ element, box: element.getBoundingClientRect() }))
+      .filter(
+        ({ box }) =>
+          box.width > 0 && box.right > 0 && box.bottom > 0 && box.left < innerWidth && box.top < innerHeight,
+      )
+      .map(({ element, box }) => ({
+        name: element.getAttribute('aria-label') ?? element.textContent ?? '',
+        kind: element.getAttribute('role') ?? element.tagName.toLowerCase(),
+        x: Math.min(innerWidth - 2, Math.max(1, box.left + box.width / 2)),
+        y: Math.min(innerHeight - 2, Math.max(1, box.top + box.height / 2)),
+      })),
+  );
+}
+
+/** One step; gives back what was done. */
+async function step(page: Page, chance: Chance): Promise<string> {
+  const way = chance.below(20);
+  if (way < 5) {
+    const key = chance.of(KEYS);
+    await page.keyboard.press(key);
+    return `key ${key}`;
+  }
+  const targets = (await targetsOn(page)).filter(({ name }) => !APART.test(name));
+  if (targets.length === 0) return 'nothing to press';
+  const target = chance.of(targets);
+  const { name, x, y } = target;
+  await page.mouse.move(x, y);
+  if (way < 11) {
+    await page.mouse.down();
+    await page.mouse.up();
+    return `press ${name}`;
+  }
+  if (way < 16) {
+    await page.mouse.down();
+    await page.mouse.move(x + chance.below(300) - 150, y + chance.below(200) - 100, { steps: 4 });
+    // Sometimes something else happens on the way.
+    const key = chance.below(4) === 0 ? chance.of(KEYS) : null;
+    if (key) await page.keyboard.press(key);
+    await page.mouse.move(x + chance.below(200) - 100, y + chance.below(200) - 100, { steps: 3 });
+    await page.mouse.up();
+    return `drag ${name}${key ? ` with ${key} on the way` : ''}`;
+  }
+  if (way === 16 && target.kind === 'input') {
+    await page.mouse.click(x, y);
+    const text = chance.of(TEXTS);
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type(text);
+    await page.keyboard.press(chance.of(['Enter', 'Tab', 'Escape']));
+    return `type "${text}" into ${name}`;
+  }
+  if (way === 17) {
+    await page.keyboard.down('Control');
+    await page.mouse.wheel(0, chance.of([-100, 100]));
+    await page.keyboard.up('Control');
+    return 'wheel';
+  }
+  if (way === 18) {
+    await page.reload();
+    await page.locator('[data-stage]').waitFor();
+    return 'reload';
+  }
+  if (way === 19) {
+    await page.context().setOffline(chance.below(2) === 0);
+    return 'the server goes, or comes';
+  }
+  return `point at ${name}`;
+}
+
+/** Until the header says that the server has what is shown. */
+async function settle(page: Page): Promise<void> {
+  for (let press = 0; press < 3; press++) await page.keyboard.press('Escape');
+  await page.locator('[data-saving="kept"]').waitFor({ timeout: 20_000 });
+}
+
+async function pressUntil(page: Page, key: string, nothing: string): Promise<void> {
+  for (let press = 0; press < 400; press++) {
+    if ((await page.getByRole('button', { name: nothing }).count()) > 0) break;
+    await page.keyboard.press(key);
+  }
+  await settle(page);
+}
+
+const withoutName = ({ name: _, ...desk }: Desk) => JSON.stringify(desk);
+
+async function walk(browser: Browser, server: RunningServer, seed: number, found: Found[]): Promise<void> {
+  const chance = chanceFrom(seed);
+  const done: string[] = [];
+  const say = (what: string, detail = '') =>
+    found.push({ what: `walk ${seed}: ${what}`, detail: `${detail}\nafter: ${done.join('; ')}` });
+  const id = await addDesk(server, { ...dawnCount(), name: `Walk ${seed}` });
+  const first = (await stored(server, id)).desk;
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  context.setDefaultTimeout(20_000);
+  const page = await context.newPage();
+  page.on('pageerror', (error) => say('the page fails', error.stack ?? error.message));
+  page.on('response', (response) => {
+    if (response.request().method() === 'PUT' && response.status() >= 400 && response.status() !== 412)
+      say(`a save is refused with ${response.status()}`);
+  });
+  try {
+    await page.goto(`${server.address}/desk/${id}`);
+    await page.locator('[data-stage]').waitFor();
+    for (let count = 0; count < STEPS; count++) {
+      // Nothing can be loaded anew while the server is away.
+      const doing = await step(page, chance).catch(async (error: Error) => {
+        if (!/ERR_INTERNET_DISCONNECTED/.test(error.message)) throw error;
+        await context.setOffline(false);
+        await page.goto(`${server.address}/desk/${id}`);
+        return 'reload without the server';
+      });
+      done.push(doing);
+      if (await page.getByText('Something broke').count()) return void say('the page breaks');
+      if (!page.url().includes(id)) await page.goto(`${server.address}/desk/${id}`);
+    }
+    await context.setOffline(false);
+    await settle(page);
+    if (await page.getByRole('button', { name: 'Arrange', pressed: false }).count())
+      await page.keyboard.press('t');
+    // What was undone on the way belongs to the end as well.
+    await pressUntil(page, 'Control+Shift+z', 'Nothing to redo');
+    const left = (await stored(server, id)).desk;
+    await pressUntil(page, 'Control+z', 'Nothing to undo');
+    if (withoutName((await stored(server, id)).desk) !== withoutName(first))
+      say(
+        'undo to the start gives another desk',
+        JSON.stringify(differencesOf(first, (await stored(server, id)).desk)).slice(0, 1200),
+      );
+    await pressUntil(page, 'Control+Shift+z', 'Nothing to redo');
+    if (withoutName((await stored(server, id)).desk) !== withoutName(left))
+      say(
+        'redo to the end gives another desk',
+        JSON.stringify(differencesOf(left, (await stored(server, id)).desk)).slice(0, 1200),
+      );
+  } catch (error) {
+    say('it does not come to its end', String(error));
+  } finally {
+    await context.close();
+  }
+}
+
+/** So many walks from a seed on; what is found has its seed and the way there. */
+export async function walkOften(times: number, seed: number, found: Found[]): Promise<void> {
+  const server = new RunningServer();
+  const [browser] = await Promise.all([launchBrowser(), server.start()]);
+  for (let count = 0; count < times; count++) await walk(browser, server, seed + count, found);
+  await browser.close();
+  await server.end();
+}
