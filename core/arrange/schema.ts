@@ -19,7 +19,7 @@ export const EdgeFrame = z.looseObject({
   side: field(Side.clone(), { label: 'Side', control: 'side' }),
   length: field(z.enum(['items', 'fill']).meta({ description: 'As long as its items, or as its side' }), {
     label: 'Length',
-    choices: { items: 'Its items', fill: 'Its side' },
+    choices: { items: 'As its items', fill: 'Whole side' },
   }),
   align: field(Alignment.clone(), { label: 'Stands at' }),
   thickness: pixels(16, 240, 'Thickness'),

@@ -61,7 +61,7 @@ export const Picture = z.looseObject({
   }),
   focal: field(
     z
-      .looseObject({ x: share('Kept across'), y: share('Kept down') })
+      .looseObject({ x: share('Focus across'), y: share('Focus down') })
       .meta({ description: 'What stays in view when the picture is cut' }),
     { label: 'Focal point' },
   ),

@@ -52,7 +52,7 @@ withApp('edges', ({ server, open }) => {
     await page.keyboard.press('ArrowUp');
 
     await page.getByRole('button', { name: 'Remove Divider' }).click();
-    await page.getByRole('radio', { name: 'Its side' }).click();
+    await page.getByRole('radio', { name: 'Whole side' }).click();
     await untilKept(page);
     const [edge] = (await stored(server, 'bare-desk')).desk.edges;
     expect(edge?.length).to.equal('fill');

@@ -143,7 +143,7 @@ withApp('legibility', ({ server, open }) => {
     await page.getByText('Every text can be read').waitFor();
     // A part says it of itself, too.
     await handle(page, 'load').click();
-    await page.getByRole('button', { name: /^Lc \d+/ }).waitFor();
+    await page.getByRole('button', { name: /^(Reads well|Hard to read)/ }).waitFor();
   });
 
   it('judges the very places where the texts stand on the page', async () => {

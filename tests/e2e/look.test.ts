@@ -215,7 +215,7 @@ withApp('palette and look', ({ server, open }) => {
     );
     await page.getByRole('combobox', { name: 'Shape' }).click();
     await page.getByRole('option', { name: 'hexagon' }).click();
-    await page.getByRole('switch', { name: 'Each its own' }).click();
+    await page.getByRole('switch', { name: 'One for each' }).click();
     const tiles = page.locator('[data-stage] [data-edge="dock"] [data-tile="hexagon"]');
     expect(await tiles.count()).to.equal(7);
     const colours = await tiles.evaluateAll((all) =>

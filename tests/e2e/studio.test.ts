@@ -98,7 +98,7 @@ withApp('the studio', ({ server, open }) => {
       .toFile(good);
     await page.getByLabel('Picture file').setInputFiles(good);
     await page.getByText(/hide\.png is here/).waitFor();
-    await page.getByRole('slider', { name: 'Kept across' }).press('Home');
+    await page.getByRole('slider', { name: 'Focus across' }).press('Home');
     await untilKept(page);
     expect((await stored(server, 'bare-desk')).desk.backdrops[0]?.source).to.deep.include({
       kind: 'picture',

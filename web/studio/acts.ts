@@ -174,7 +174,7 @@ export function removeParts(ids: readonly string[]): void {
 }
 
 /** Some parts or items as a sentence names them: `the clock (light)`, `Tallybook from the dock`, `3 parts`. */
-function nameOfParts(ids: readonly string[]): string {
+export function nameOfParts(ids: readonly string[]): string {
   const desk = presentDesk();
   const [only] = ids.length === 1 ? ids : [];
   if (!desk || only === undefined) return `${ids.length} parts`;
@@ -314,7 +314,9 @@ export function nudgeSelection(by: Point): void {
   );
   const ground = groundOf(screen);
   const frozen = { ...ground, rects: new Map([...ground.rects, ...nudge.start]) };
-  useDesk.getState().turn(named('Nudge', edits.moveWidgets(moved, frozen)));
+  useDesk
+    .getState()
+    .turn(named(`Nudge ${nameOfParts([...nudge.start.keys()])}`, edits.moveWidgets(moved, frozen)));
 }
 
 export function endNudge(): void {

@@ -1,11 +1,11 @@
 import { Toaster } from 'sonner';
 
-/** Where toasts are shown: above the ledge. */
+/** Where toasts are shown: over the top of the page, off what stands on a desk's lower side. */
 export default function DeskToaster() {
   return (
     <Toaster
-      position="bottom-center"
-      offset={124}
+      position="top-center"
+      offset={88}
       toastOptions={{
         style: {
           background: 'var(--nap)',

@@ -6,6 +6,7 @@ import { Quiet } from '../../render/quiet-card.tsx';
 import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import type { Chapter, Crumb, Inside, Where } from '../chapters/chapter.ts';
+import { NextStep } from './next-step.tsx';
 import { chapterOf, chapters } from '../chapters/list.ts';
 
 const REST_MS = 80;
@@ -58,6 +59,7 @@ export function Column() {
       <Quiet of={title} instead={(error) => <BrokenPage error={error} />}>
         <Suspense fallback={<p className="text-dust">One moment…</p>}>
           {inside?.body ?? <owner.Root />}
+          {page === null && !inside && <NextStep desk={desk} chapter={owner} />}
         </Suspense>
       </Quiet>
     </aside>

@@ -60,7 +60,7 @@ export const FinishSection = memo(function FinishSection({
 
 /** Whether parts follow the desk's finish, and the way back to it. */
 function Follows({ ids, owns }: { ids: readonly string[]; owns: readonly (Finish | null)[] }) {
-  if (owns.every(followsFinish)) return owns.some((own) => own !== null) ? 'bare' : 'follows the desk';
+  if (owns.every(followsFinish)) return owns.every((own) => own !== null) ? 'bare' : 'follows the desk';
   const stray = ids.filter((_, index) => !followsFinish(owns[index] ?? null));
   return (
     <button

@@ -25,7 +25,7 @@ export function LegibilityRow({ part }: { part: string }) {
         {worst ? (
           <>
             <span className={clsx('shrink-0', enough(worst) < 1 ? 'text-rust' : 'text-moss')}>
-              Lc {Math.round(worst.lc)}
+              {enough(worst) < 1 ? 'Hard to read' : 'Reads well'}
             </span>
             <span className="truncate text-dust">
               {worst.contrast.toFixed(1)}:1, worst of {2 * over}

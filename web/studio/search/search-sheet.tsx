@@ -1,6 +1,6 @@
 import { Command as Cmdk } from 'cmdk';
 import { Dialog as RadixDialog } from 'radix-ui';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useView } from '../../stores/view.ts';
 import { Keys } from '../key-names.tsx';
 import { entriesNow, type Entry } from './entries.ts';
@@ -16,6 +16,7 @@ export function SearchSheet({ onClose }: { onClose: () => void }) {
   const entries = useMemo(entriesNow, []);
   const found = useMemo(() => ranked(entries, query).slice(0, MOST), [entries, query]);
   const isEntered = useView((view) => view.isEntered);
+  const input = useRef<HTMLInputElement>(null);
   const [chosen, choose] = useState('');
   const best = found[0];
   // What was typed ahead may have ended with Enter.
@@ -33,11 +34,18 @@ export function SearchSheet({ onClose }: { onClose: () => void }) {
         <RadixDialog.Overlay className="fixed inset-0 z-40 bg-pit/70" />
         <RadixDialog.Content
           aria-describedby={undefined}
+          // The caret stands behind what was typed ahead: what comes next goes on from it.
+          onOpenAutoFocus={(event) => {
+            event.preventDefault();
+            input.current?.focus();
+            input.current?.setSelectionRange(query.length, query.length);
+          }}
           className="fixed left-1/2 top-[14vh] z-50 w-[520px] max-w-[94vw] -translate-x-1/2 overflow-hidden rounded-2xl border border-seam bg-velvet shadow-2xl"
         >
           <RadixDialog.Title className="sr-only">Search commands</RadixDialog.Title>
           <Cmdk loop shouldFilter={false} value={chosen || best?.id} onValueChange={choose}>
             <Cmdk.Input
+              ref={input}
               value={query}
               onValueChange={(typed) => {
                 choose('');

@@ -18,7 +18,7 @@ import { currentScreen } from '../../stores/screen.ts';
 import { groundOf, useScene } from '../../session/scene.ts';
 import { useStage } from '../../stores/stage.ts';
 import { useView } from '../../stores/view.ts';
-import { movableRects, nearestSide } from '../acts.ts';
+import { movableRects, nameOfParts, nearestSide } from '../acts.ts';
 
 /** Distance that parts like to keep from the free area's sides, px of the desk. */
 export const SNAP_MARGIN = 24;
@@ -64,6 +64,7 @@ export function dragWidgets(): Drag | null {
   const own = (only !== undefined && lines.get(only)) || [];
   let target: SceneScreen | null = null;
   let wanted: ReadonlyMap<string, Rect> = start;
+  const label = `Move ${nameOfParts([...start.keys()])}`;
   return {
     turn({ by, at, passSnaps, keepAxis, scale }) {
       const across = Math.abs(by.x) >= Math.abs(by.y);
@@ -93,7 +94,7 @@ export function dragWidgets(): Drag | null {
       const moved = new Map(
         [...start].map(([id, rect]) => [id, { ...rect, x: rect.x + shift.x, y: rect.y + shift.y }]),
       );
-      useDesk.getState().turn(edits.moveWidgets(moved, ground));
+      useDesk.getState().turn(named(label, edits.moveWidgets(moved, ground)));
       target = otherScreenAt(at, screen);
       wanted = new Map([...start].map(([id, rect]) => [id, { ...rect, x: rect.x + by.x, y: rect.y + by.y }]));
       useView.getState().setHints({

@@ -13,6 +13,7 @@ import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { dragEdge, dragItem, dragMarquee, dragScale, dragWidgets } from './drag.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
+const Starts = later(async () => ({ default: (await import('./starts.tsx')).Starts }));
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
 const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
@@ -61,7 +62,11 @@ export function Overlay({
           isAlone={selection.length === 1}
         />
       ))}
-      {screen.edges.length + screen.widgets.length === 0 && <EmptyStage />}
+      {isCurrent && screen.edges.length + screen.widgets.length === 0 && (
+        <Suspense>
+          <Starts screen={screen} />
+        </Suspense>
+      )}
       {showsLegibility && (
         <Suspense>
           <LegibilityLayer screen={screen} scale={scale} />
@@ -69,17 +74,6 @@ export function Overlay({
       )}
       {isCurrent && <Hints screen={screen} scale={scale} />}
     </div>
-  );
-}
-
-/** What to do first with a bare desk. */
-function EmptyStage() {
-  return (
-    <p className="pointer-events-none absolute inset-0 grid place-items-center">
-      <span className="rounded-xl bg-pit/85 px-4 py-2.5 text-chalk">
-        A bare desk. Drag a widget here from the column, or start with a panel under Edges.
-      </span>
-    </p>
   );
 }
 

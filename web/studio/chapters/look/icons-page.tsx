@@ -80,7 +80,7 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
         {icons.tile !== 'none' && (
           <>
             <SwitchField
-              label="Each its own"
+              label="One for each"
               value={icons.tileColour === 'application'}
               onChange={(isOn) => set({ tileColour: isOn ? 'application' : 'raised' })}
             />

@@ -6,19 +6,21 @@ import { useEffect, useState } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { enough, type Judgement } from '../../../../core/legibility/judge.ts';
 import type { Mend } from '../../../../core/legibility/mends.ts';
-import { useDesk } from '../../../session/desk.ts';
+import { partOf } from '../../../../core/desk/parts.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
+import { nameOfPart } from '../../acts.ts';
 import { findMends, useJudging, useLegibility } from '../../../stores/legibility.ts';
 import { Section } from '../../../ui/section.tsx';
 import { SwitchField } from '../../../ui/choice.tsx';
 
-/** `Lc 78` of the weakest text, for a row. */
+/** `worst 3.2:1, needs 4.5` of the weakest text, for a row. */
 export function WorstNote() {
   useJudging();
   const worst = useLegibility((state) => state.judgements?.[0]);
   if (!worst) return 'looking…';
   return (
     <span className={enough(worst) < 1 ? 'text-rust' : 'text-moss'}>
-      worst {worst.contrast.toFixed(1)}:1, Lc {Math.round(worst.lc)}
+      worst {worst.contrast.toFixed(1)}:1, needs {worst.needs}
     </span>
   );
 }
@@ -70,6 +72,14 @@ export function LegibilityPage() {
   );
 }
 
+/** `clock (serif), dark` */
+function whereIs({ part, half }: Judgement): string {
+  const desk = presentDesk();
+  const found = desk && partOf(desk, part);
+  const name = part === APP_LIST ? 'the app list' : found ? nameOfPart(found) : 'a part';
+  return `${name.replace(/^the /, '')}, ${half}`;
+}
+
 function keyOf({ part, item, text }: Judgement): string {
   return `${part} ${item ?? ''} ${text}`;
 }
@@ -92,16 +102,14 @@ function JudgementRow({
         onClick={onOpen}
         className="flex min-h-8 w-full items-center gap-2 rounded-lg px-2 text-left hover:bg-nap"
       >
-        <span className="min-w-0 flex-1 truncate">
-          {judgement.text}
-          {judgement.part === APP_LIST && <span className="text-dust"> in the app list</span>}
+        <span className="min-w-0 flex-1 py-0.5" title={judgement.text}>
+          <span className="block truncate">{judgement.text}</span>
+          <span className="block truncate text-[12px] text-dust">{whereIs(judgement)}</span>
         </span>
         <span className={clsx('shrink-0 font-mono text-[12px]', isFine ? 'text-moss' : 'text-rust')}>
           {judgement.contrast.toFixed(1)}:1
         </span>
-        <span className="w-11 shrink-0 text-right font-mono text-[12px] text-dust">
-          Lc {Math.round(judgement.lc)}
-        </span>
+        <span className="w-11 shrink-0 text-right font-mono text-[12px] text-dust">of {judgement.needs}</span>
       </button>
       {isOpen && <Mends judgement={judgement} />}
     </div>

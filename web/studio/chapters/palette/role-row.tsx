@@ -75,7 +75,7 @@ export function RoleRow({ role, half, look }: RoleProps) {
 function stepText({ from, lighter, more, warmer }: Step): string {
   const amounts = [
     lighter !== 0 && `${Math.abs(lighter)} ${lighter > 0 ? 'lighter' : 'darker'}`,
-    more !== 0 && `${Math.abs(more)} ${more > 0 ? 'more' : 'less'}`,
+    more !== 0 && `${Math.abs(more)} ${more > 0 ? 'more' : 'less'} colour`,
     warmer !== 0 && `${Math.abs(warmer)} ${warmer > 0 ? 'warmer' : 'cooler'}`,
   ].filter((amount) => amount !== false);
   return [roleTitles[from].toLowerCase(), ...amounts].join(', ');
