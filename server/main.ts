@@ -49,7 +49,7 @@ try {
     report: (error) => log.error(error),
   });
   if (values.demo && app.desks.isEmpty())
-    for (const desk of demoDesks()) app.desks.create(desk, { keepId: true });
+    for (const desk of demoDesks().toReversed()) app.desks.create(desk, { keepId: true });
 
   const server = app.express.listen(port, host, (error) => {
     if (error) {

@@ -16,7 +16,6 @@ interface Shot {
 
 const shots: Shot[] = [
   { name: 'shelf', path: '/' },
-  { name: 'shelf-linen', path: '/', theme: 'light' },
   { name: 'studio-widgets', path: '/desk/dawn-count', prepare: (page) => handle(page, 'load').click() },
   {
     name: 'studio-drag',
@@ -75,6 +74,30 @@ const shots: Shot[] = [
       await page.getByRole('button', { name: 'pick from the stage' }).click();
       await page.locator('[data-picked^="#"]').waitFor();
       await page.locator('[data-dropper]').hover({ position: { x: 590, y: 330 } });
+    },
+  },
+  {
+    name: 'studio-screens',
+    path: '/desk/night-watch',
+    prepare: (page) => page.getByRole('button', { name: 'All screens side by side' }).click(),
+  },
+  {
+    name: 'studio-bare',
+    path: '/desk/bare-desk',
+    prepare: (page) => page.getByRole('region', { name: 'To start from' }).waitFor(),
+  },
+  {
+    name: 'history',
+    path: '/desk/sound-room',
+    async prepare(page) {
+      await chapter(page, 'Look');
+      await page.keyboard.press('Shift+D');
+      await page.keyboard.press('Control+a');
+      await page.keyboard.press('l');
+      await page.keyboard.press('Control+d');
+      await page.getByRole('button', { name: /menu of the desk/ }).click();
+      await page.getByRole('menuitem', { name: 'History' }).click();
+      await page.locator('[data-history-picture]').waitFor();
     },
   },
   {

@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Store } from '../db/open.ts';
 import { desks, revisions } from '../db/schema.ts';
 
@@ -57,7 +57,8 @@ export function createRows(store: Store) {
         })
         .from(desks)
         .where(onShelf)
-        .orderBy(desks.createdAt)
+        // The newest first; of those that came at the same moment, the one that came last.
+        .orderBy(desc(desks.createdAt), desc(sql`rowid`))
         .all(),
 
     names: () => store.select({ name: desks.name }).from(desks).where(onShelf).all(),

@@ -125,7 +125,7 @@ withApp('the backdrop', ({ server, open }) => {
     expect(gradient.points).to.have.length(4);
     expect(gradient.points[0]?.colour).to.equal('accent');
     expect(gradient.angle).to.equal(45);
-    await page.getByRole('button', { name: 'Palette' }).click();
+    await page.getByRole('button', { name: 'Palette', exact: true }).click();
     await page.getByRole('button', { name: 'Accent', exact: true }).click();
     await page.getByRole('textbox', { name: 'Accent, as text' }).fill('#c02060');
     await page.keyboard.press('Enter');

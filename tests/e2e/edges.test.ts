@@ -64,7 +64,7 @@ withApp('edges', ({ server, open }) => {
     ]);
 
     await page.keyboard.press('Delete');
-    expect(await page.locator('[data-stage] [data-edge]').count()).to.equal(0);
+    expect(await page.locator('[data-stage] [data-handle]').count()).to.equal(0);
     await page.keyboard.press('Control+z');
     expect(await page.locator('[data-stage] [data-edge]').count()).to.equal(1);
   });

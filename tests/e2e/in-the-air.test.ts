@@ -173,6 +173,48 @@ withApp('nothing left in the air', ({ server, open }) => {
     ]);
   });
 
+  it('goes to any step, with a picture of the desk as it was', async () => {
+    const id = await twoClocks();
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'one').click();
+    await page.keyboard.press('Delete');
+    await handle(page, 'two').click();
+    await page.keyboard.press('l');
+    await untilKept(page);
+    await page.getByRole('button', { name: /menu of the desk/ }).click();
+    await page.getByRole('menuitem', { name: 'History' }).click();
+    const first = page.getByRole('button', { name: 'As it was opened' });
+    await first.hover();
+    const picture = page.locator('[data-history-picture="step 0"]');
+    await picture.locator('[data-widget="one"]').waitFor();
+    await first.click();
+    await page.keyboard.press('Escape');
+    await handle(page, 'one').waitFor();
+    await page.getByRole('button', { name: 'Redo: Remove the clock (line)' }).waitFor();
+    await untilKept(page, { isNew: false });
+    expect((await stored(server, id)).desk.widgets.map((one) => one.locked)).to.deep.equal([false, false]);
+  });
+
+  it('starts a bare desk from a composition, takes it back, and puts the offer away', async () => {
+    const id = await addDesk(server, { ...emptyDesk(), name: 'To start' });
+    const page = await open(`/desk/${id}`);
+    const offer = page.getByRole('region', { name: 'To start from' });
+    await offer.getByRole('button', { name: 'Readings, and a dock' }).click();
+    await offer.waitFor({ state: 'detached' });
+    await untilKept(page);
+    expect((await stored(server, id)).desk.widgets).to.have.length(3);
+    await page.locator('[data-sonner-toast]').getByRole('button', { name: 'Undo' }).click();
+    await offer.waitFor();
+    await offer.getByRole('button', { name: 'Put these away' }).click();
+    await page.reload();
+    await page.getByRole('heading', { name: 'Widgets', exact: true, level: 2 }).waitFor();
+    expect(await offer.count()).to.equal(0);
+    // The way on, chapter by chapter.
+    await page.getByRole('button', { name: 'Backdrop', exact: true }).click();
+    await page.getByRole('button', { name: /^On to palette/ }).click();
+    await page.getByRole('heading', { name: 'Palette', exact: true, level: 2 }).waitFor();
+  });
+
   it('looks at the other half without setting it', async () => {
     const page = await open('/desk/dawn-count');
     const before = (await stored(server, 'dawn-count')).desk.look.half;

@@ -106,6 +106,26 @@ withApp('by the keyboard alone', ({ server, open }) => {
     await untilKept(page, { isNew: false });
   });
 
+  it('a double press opens the first field, and the wheel turns the figure that has the focus alone', async () => {
+    const id = await addDesk(server, {
+      ...emptyDesk(),
+      name: 'Turned',
+      widgets: [clockAt('one', fromCorner(200, 200))],
+    });
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'one').dblclick();
+    await page.locator('aside section :focus').waitFor();
+    const figure = page.getByRole('textbox', { name: 'Offset across' });
+    await figure.hover();
+    await page.mouse.wheel(0, -100);
+    await figure.focus();
+    await figure.hover();
+    await page.mouse.wheel(0, -100);
+    await untilKept(page);
+    const [turned] = (await stored(server, id)).desk.widgets;
+    expect(turned?.place.x).to.equal(201);
+  });
+
   it('several that differ are shown as different, and only what is set becomes the same', async () => {
     const base = emptyDesk();
     const id = await addDesk(server, {

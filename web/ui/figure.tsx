@@ -29,6 +29,10 @@ export function NumberField(props: NumberFieldProps) {
   const shown = props.isDiffering ? '' : trim(value, decimals);
   const { text, type, take, giveUp, isWrong } = useTyped(props, shown);
   const steps = useSteps(props);
+  const input = useWheel((by) => {
+    giveUp();
+    steps.by(step * by);
+  });
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     if (event.key === 'Enter') take();
@@ -45,6 +49,7 @@ export function NumberField(props: NumberFieldProps) {
   return (
     <span className={clsx('relative flex min-w-0 flex-1', className)}>
       <input
+        ref={input}
         aria-label={label}
         aria-invalid={isWrong}
         inputMode="decimal"
@@ -87,6 +92,28 @@ function useSteps({ value, onChange, ...range }: NumberFieldProps) {
     },
     rest: () => (asked.current = null),
   };
+}
+
+/** The wheel turns a figure that has the focus, with Shift by ten; one that is only scrolled past is left alone. */
+function useWheel(turn: (by: number) => void) {
+  const input = useRef<HTMLInputElement>(null);
+  const newest = useRef(turn);
+  useEffect(() => {
+    newest.current = turn;
+  });
+  useEffect(() => {
+    const element = input.current;
+    function onWheel(event: WheelEvent) {
+      if (document.activeElement !== element) return;
+      event.preventDefault();
+      // With Shift, browsers turn the wheel sideways.
+      const way = Math.sign(event.deltaY || event.deltaX);
+      newest.current(-way * (event.shiftKey ? 10 : 1));
+    }
+    element?.addEventListener('wheel', onWheel, { passive: false });
+    return () => element?.removeEventListener('wheel', onWheel);
+  }, []);
+  return input;
 }
 
 type Range = Pick<NumberFieldProps, 'min' | 'max' | 'isWhole'>;
@@ -159,6 +186,10 @@ export function SliderField(props: SliderFieldProps) {
   const { label, value, onTurn, onEnd, min, max, step = 1, decimals = 0 } = props;
   const committed = useRef<number | null>(null);
   const { track, toTrack, fromTrack } = trackOf(props);
+  const within = (one: number) => Math.min(max, Math.max(min, one));
+  const share = (one: number) => (toTrack(within(one)) - track.min) / (track.max - track.min);
+  // Where it changes nothing.
+  const neutral = props.isGeometric ? 1 : 0;
   return (
     <>
       <Slider.Root
@@ -177,7 +208,7 @@ export function SliderField(props: SliderFieldProps) {
         }}
       >
         <Slider.Track className="relative h-1 grow rounded-full bg-pit">
-          <Slider.Range className="absolute h-full rounded-full bg-brass" />
+          <Fill from={share(neutral)} to={share(value)} />
         </Slider.Track>
         <Slider.Thumb aria-label={label} className="block size-4 rounded-full bg-chalk shadow-md" />
       </Slider.Root>
@@ -193,6 +224,16 @@ export function SliderField(props: SliderFieldProps) {
         }}
       />
     </>
+  );
+}
+
+/** What a value is away from where it changes nothing, as shares of the track. */
+function Fill({ from, to }: { from: number; to: number }) {
+  return (
+    <span
+      className="absolute h-full rounded-full bg-brass"
+      style={{ left: `${Math.min(from, to) * 100}%`, width: `${Math.abs(to - from) * 100}%` }}
+    />
   );
 }
 

@@ -9,6 +9,7 @@ import type { Point, Rect } from '../../../core/values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { presentDesk } from '../../session/desk.ts';
+import { focusFirstField } from '../column/first-field.ts';
 import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { dragEdge, dragItem, dragMarquee, dragScale, dragWidgets } from './drag.ts';
 import { useStageDrag } from './use-stage-drag.ts';
@@ -139,6 +140,7 @@ const WidgetHandle = memo(function WidgetHandle({
       )}
       style={boxStyle(widget.rect, scale)}
       onKeyDown={onEnter(() => useView.getState().select([id], 'widgets'))}
+      onDoubleClick={() => focusFirstField()}
       onContextMenu={onMenu(id, 'widgets')}
       {...bind()}
     >
@@ -223,6 +225,7 @@ function EdgeHandle({ edge, scale, isSelected }: { edge: SceneEdge; scale: numbe
       className="absolute left-0 top-0 cursor-move touch-none rounded-[5px] hover:outline hover:outline-brass/70"
       style={boxStyle(edge.rect, scale)}
       onKeyDown={onEnter(select)}
+      onDoubleClick={() => focusFirstField()}
       onContextMenu={onMenu(edge.id, 'edges')}
       {...bind()}
     >
@@ -266,6 +269,7 @@ function ItemHandle({
       )}
       style={boxStyle(item.rect, scale)}
       onKeyDown={onEnter(select)}
+      onDoubleClick={() => focusFirstField()}
       onContextMenu={onMenu(item.id, 'edges')}
       {...bind()}
     >
