@@ -121,7 +121,8 @@ describe('one bad row', () => {
       app.close();
       app = open();
       const list = (await ask().get('/api/desks').expect(200)).body as { name: string }[];
-      expect(list.map(({ name }) => name)).to.deep.equal([good.name, 'Bad one']);
+      // The newest stands first.
+      expect(list.map(({ name }) => name)).to.deep.equal(['Bad one', good.name]);
       await ask().get(`/api/desks/${good.id}`).expect(200);
       const refused = await ask().get(`/api/desks/${bad.id}`);
       expect(refused.status).to.equal(422);

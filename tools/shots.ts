@@ -90,11 +90,10 @@ const shots: Shot[] = [
     name: 'history',
     path: '/desk/sound-room',
     async prepare(page) {
-      await chapter(page, 'Look');
-      await page.keyboard.press('Shift+D');
       await page.keyboard.press('Control+a');
       await page.keyboard.press('l');
-      await page.keyboard.press('Control+d');
+      await page.keyboard.press('l');
+      await page.keyboard.press('Shift+ArrowLeft');
       await page.getByRole('button', { name: /menu of the desk/ }).click();
       await page.getByRole('menuitem', { name: 'History' }).click();
       await page.locator('[data-history-picture]').waitFor();
@@ -162,7 +161,7 @@ const shots: Shot[] = [
     async prepare(page) {
       await handle(page, 'clock').click();
       await page.keyboard.press('Control+k');
-      await page.getByPlaceholder('What do you want to do?').fill('add');
+      await page.getByPlaceholder('What do you want to do', { exact: false }).fill('add');
     },
   },
   { name: 'live', path: '/live/sound-room' },

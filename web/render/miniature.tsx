@@ -1,14 +1,24 @@
 import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Desk } from '../../core/desk/desk.ts';
 import { createSolver } from '../../core/scene/solver.ts';
+import type { Half } from '../../core/values/roles.ts';
 import { ScreenView } from './screen-view.tsx';
 
 /** A desk, live and small: all of its screens, as they stand beside each other. */
-export const Miniature = memo(function Miniature({ desk, moment }: { desk: Desk; moment: number }) {
+export const Miniature = memo(function Miniature({
+  desk,
+  moment,
+  half,
+}: {
+  desk: Desk;
+  moment: number;
+  /** A half to look at, whatever the desk itself would show. */
+  half?: Half;
+}) {
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(0);
   const [solver] = useState(createSolver);
-  const shared = useMemo(() => solver(desk, { moment }), [solver, desk, moment]);
+  const shared = useMemo(() => solver(desk, { moment, half }), [solver, desk, moment, half]);
 
   useLayoutEffect(() => {
     const element = box.current;

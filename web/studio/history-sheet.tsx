@@ -142,6 +142,7 @@ function Rows({
 /** The desk as it is in a state. */
 function Picture({ row, onError }: { row: Row | null; onError: (sentence: string) => void }) {
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
+  const half = useConditions((state) => state.half ?? undefined);
   const [seen, setSeen] = useState<{ key: string; desk: Desk } | null>(null);
   useEffect(() => {
     let isStale = false;
@@ -157,7 +158,7 @@ function Picture({ row, onError }: { row: Row | null; onError: (sentence: string
   return (
     <figure data-history-picture={seen?.key}>
       {seen ? (
-        <Miniature desk={seen.desk} moment={minute} />
+        <Miniature desk={seen.desk} moment={minute} half={half} />
       ) : (
         <div className="aspect-video rounded-lg bg-pit" />
       )}

@@ -59,6 +59,7 @@ export function Starts({ screen }: { screen: SceneScreen }) {
 function Start({ composition, screen }: { composition: Composition; screen: SceneScreen }) {
   const desk = useDesk((state) => state.history?.present);
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
+  const half = useConditions((state) => state.half ?? undefined);
   const sketch = useMemo(() => {
     if (!desk) return null;
     const alone = { ...desk, screens: desk.screens.filter(({ id }) => id === screen.id) };
@@ -75,7 +76,7 @@ function Start({ composition, screen }: { composition: Composition; screen: Scen
       onClick={take}
       className="w-[190px] min-w-0 rounded-lg text-left hover:outline hover:outline-brass"
     >
-      {sketch && <Miniature desk={sketch} moment={minute} />}
+      {sketch && <Miniature desk={sketch} moment={minute} half={half} />}
       <span className="mt-1 block truncate px-1 text-[12px]">{composition.title}</span>
     </button>
   );
