@@ -14,7 +14,6 @@ import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { dragEdge, dragItem, dragMarquee, dragScale, dragWidgets } from './drag.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
-const Starts = later(async () => ({ default: (await import('./starts.tsx')).Starts }));
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
 const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
@@ -63,11 +62,6 @@ export function Overlay({
           isAlone={selection.length === 1}
         />
       ))}
-      {isCurrent && screen.edges.length + screen.widgets.length === 0 && (
-        <Suspense>
-          <Starts screen={screen} />
-        </Suspense>
-      )}
       {showsLegibility && (
         <Suspense>
           <LegibilityLayer screen={screen} scale={scale} />

@@ -35,6 +35,7 @@ import { StageScale, type StageScaleValue } from './stage-scale.ts';
 import { cameraFor, shownOf } from './stage-view.ts';
 import { useCamera } from './use-camera.ts';
 
+const Starts = later(async () => ({ default: (await import('./starts.tsx')).Starts }));
 const Dropper = later(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
 
 export const STAGE_DROP = 'stage';
@@ -196,6 +197,11 @@ function Frame({
           <LiveScreen {...shown} isInUse={mode === 'try'} />
         </div>
         {mode === 'arrange' && !picking && <Overlay screen={screen} scale={scale} isCurrent={isCurrent} />}
+        {mode === 'arrange' && !picking && isCurrent && isBare(screen) && (
+          <Suspense>
+            <Starts screen={screen} />
+          </Suspense>
+        )}
         {picking && isCurrent && (
           <Suspense>
             <Dropper screen={screen} scale={scale} picking={picking} />
@@ -208,6 +214,10 @@ function Frame({
       </div>
     </StageScale.Provider>
   );
+}
+
+function isBare({ edges, widgets }: SceneScreen): boolean {
+  return edges.length + widgets.length === 0;
 }
 
 /** Ms after which what was brought nearer is drawn anew at its size. */

@@ -25,6 +25,7 @@ export function Starts({ screen }: { screen: SceneScreen }) {
   return (
     <section
       aria-label="To start from"
+      data-theme="velvet"
       className="absolute inset-x-0 bottom-4 mx-auto w-fit max-w-[96%] rounded-xl bg-pit/90 p-3 text-chalk shadow-2xl"
       onPointerDown={(event) => event.stopPropagation()}
     >
