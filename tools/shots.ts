@@ -16,6 +16,12 @@ interface Shot {
 
 const shots: Shot[] = [
   { name: 'shelf', path: '/' },
+  // Before others change that desk.
+  {
+    name: 'studio-bare',
+    path: '/desk/bare-desk',
+    prepare: (page) => page.getByRole('region', { name: 'To start from' }).waitFor(),
+  },
   { name: 'studio-widgets', path: '/desk/dawn-count', prepare: (page) => handle(page, 'load').click() },
   {
     name: 'studio-drag',
@@ -80,11 +86,6 @@ const shots: Shot[] = [
     name: 'studio-screens',
     path: '/desk/night-watch',
     prepare: (page) => page.getByRole('button', { name: 'All screens side by side' }).click(),
-  },
-  {
-    name: 'studio-bare',
-    path: '/desk/bare-desk',
-    prepare: (page) => page.getByRole('region', { name: 'To start from' }).waitFor(),
   },
   {
     name: 'history',
