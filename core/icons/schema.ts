@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { field } from '../values/field.ts';
+import { lookUp } from '../values/look-up.ts';
 import { Colour } from '../values/roles.ts';
 import type { TypeOf } from '../values/types.ts';
 
@@ -15,9 +16,19 @@ export const stylesOf: Record<IconSetName, readonly IconStyle[]> = {
 };
 export const tileShapes = ['none', 'circle', 'rounded', 'square', 'hexagon'] as const;
 
+function stylesBeside({ set }: Readonly<Record<string, unknown>>): readonly IconStyle[] {
+  return lookUp(stylesOf, String(set)) ?? [];
+}
+
 export const Icons = z.looseObject({
   set: z.enum(iconSets),
-  style: z.enum(iconStyles),
+  style: field(z.enum(iconStyles), {
+    label: 'Style',
+    choices: { line: 'Line', filled: 'Filled', duo: 'Two-tone' },
+    choicesFor: stylesBeside,
+    isWide: true,
+    when: (values) => stylesBeside(values).length > 1,
+  }),
   tile: field(z.enum(tileShapes), {
     label: 'Shape',
     choices: {
@@ -28,8 +39,16 @@ export const Icons = z.looseObject({
       hexagon: 'Hexagon',
     },
   }),
-  tileColour: z
-    .union([Colour, z.literal('application')])
-    .meta({ description: 'A colour, or one for each application' }),
+  tileColour: field(
+    z
+      .union([Colour, z.literal('application')])
+      .meta({ description: 'A colour, or one for each application' }),
+    {
+      label: 'Colour',
+      control: 'colour',
+      instead: { word: 'application', label: 'One for each', off: 'raised' },
+      when: ({ tile }) => tile !== 'none',
+    },
+  ),
 });
 export type Icons = TypeOf<typeof Icons>;

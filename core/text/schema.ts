@@ -7,7 +7,7 @@ export const uses = ['display', 'text', 'figures'] as const;
 export type Use = (typeof uses)[number];
 
 export const FontUse = z.looseObject({
-  family: Family,
+  family: field(Family.clone(), { label: 'Family', control: 'family', isWide: true }),
   size: field(z.number().min(50).max(200).meta({ description: 'Percent of what each part sets' }), {
     label: 'Size',
     unit: '%',

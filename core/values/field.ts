@@ -14,6 +14,7 @@ export type ControlName =
   | 'zone'
   | 'pattern'
   | 'application'
+  | 'family'
   | 'picture'
   | 'turn'
   | 'side'
@@ -32,6 +33,10 @@ export interface FieldFacts {
   placeholder?: string;
   /** Titles of the schema's choices. */
   choices?: Readonly<Record<string, string>>;
+  /** Which of the choices there are beside the other values; all of them where it is absent. */
+  choicesFor?(values: Readonly<Record<string, unknown>>): readonly string[];
+  /** A word that the value can be instead of what its control gives: it is switched on, and off to what is said here. */
+  instead?: { word: string; label: string; off: unknown };
   /** For a value of one of several shapes, told apart by a key: each shape's title, and what it starts as. */
   variants?: Readonly<Record<string, { label: string; start: object }>>;
   /** For a list of records: what one of them is called. */

@@ -16,6 +16,7 @@ withApp('editing', ({ server, open }) => {
   it('chooses another face and other options, which last', async () => {
     const page = await open('/desk/dawn-count');
     await handle(page, 'clock').click();
+    await page.getByRole('button', { name: /^Face / }).click();
     await page.getByRole('group', { name: 'Faces' }).getByRole('button', { name: 'Stack' }).click();
     await page.getByRole('switch', { name: 'Seconds' }).click();
     await page.getByRole('radio', { name: '12 hours' }).click();
@@ -184,7 +185,7 @@ withApp('editing', ({ server, open }) => {
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Name of workspace 1' }).fill(' ');
     await page.keyboard.press('Enter');
-    await page.getByText(/A workspace needs a name/).waitFor();
+    await page.getByText(/is no name: write at least one letter/).waitFor();
     await page.getByRole('button', { name: 'Remove Cut' }).click();
     await page.keyboard.press('Escape');
     await untilKept(page);

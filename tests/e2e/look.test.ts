@@ -164,7 +164,7 @@ withApp('palette and look', ({ server, open }) => {
     const family = () => cssOf(page, time, 'font-family');
     expect(await family()).to.contain('Newsreader');
     const narrow = await width();
-    await page.getByRole('combobox', { name: 'Family for display' }).click();
+    await page.getByRole('combobox', { name: 'Display: family' }).click();
     await page.getByRole('option', { name: 'Unbounded' }).click();
     await page.waitForFunction(
       (old) => (document.querySelector('[data-stage] [data-widget]') as HTMLElement).offsetWidth > old,
@@ -183,7 +183,7 @@ withApp('palette and look', ({ server, open }) => {
     );
     await page.getByLabel('Font file').setInputFiles(font);
     await page.getByText(/Petrona.* can be chosen for each use/).waitFor();
-    await page.getByRole('combobox', { name: 'Family for display' }).click();
+    await page.getByRole('combobox', { name: 'Display: family' }).click();
     await page.getByRole('option', { name: /yours/ }).click();
     expect(await family()).to.contain('Own ');
     await page.waitForFunction(() =>
@@ -215,7 +215,7 @@ withApp('palette and look', ({ server, open }) => {
     );
     await page.getByRole('combobox', { name: 'Shape' }).click();
     await page.getByRole('option', { name: 'hexagon' }).click();
-    await page.getByRole('switch', { name: 'One for each' }).click();
+    await page.getByRole('switch', { name: 'Tile: one for each' }).click();
     const tiles = page.locator('[data-stage] [data-edge="dock"] [data-tile="hexagon"]');
     expect(await tiles.count()).to.equal(7);
     const colours = await tiles.evaluateAll((all) =>

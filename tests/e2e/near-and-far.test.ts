@@ -179,6 +179,38 @@ withApp('near and far', ({ server, open }) => {
     expect(await hangs('two')).not.to.deep.include({ screen: 'second' });
   });
 
+  it('lets a screen be dragged on the map to where it comes to stand against another, and moved by arrows', async () => {
+    const id = await twoScreens('On the map');
+    const page = await open(`/desk/${id}`);
+    await page.getByRole('button', { name: 'Screens: sizes, and more of them' }).click();
+    const place = async () => {
+      await untilKept(page);
+      const { screens } = (await stored(server, id)).desk;
+      return [screens[1]?.x, screens[1]?.y];
+    };
+    const second = page.locator('[data-map-screen="second"]');
+    const first = await page.locator('[data-map-screen="main"]').boundingBox();
+    const box = await second.boundingBox();
+    if (!first || !box) throw new Error('no map');
+    // Its top right corner to a little over the other's left side, a little under its top.
+    await drag(page, second, { x: first.x + 4 - (box.x + box.width), y: 3 + first.y - box.y });
+    expect(await place()).to.deep.equal([-1080, 0]);
+    await second.focus();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Shift+ArrowDown');
+    expect(await place()).to.deep.equal([-1080, 220]);
+    // It goes no farther than to where it touches the other one.
+    await page.keyboard.press('ArrowRight');
+    await page.getByRole('textbox', { name: 'North wall: x' }).fill('70000');
+    await page.keyboard.press('Enter');
+    await page.getByText(/Not taken/).waitFor();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    expect(await place()).to.deep.equal([1000, 0]);
+  });
+
   it('copies, cuts and pastes parts within a desk and to another', async () => {
     const id = await addDesk(server, desk('From here'));
     const other = await addDesk(server, { ...emptyDesk(), name: 'To there' });

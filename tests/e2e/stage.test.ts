@@ -119,6 +119,16 @@ withApp('the stage', ({ server, open }) => {
     await page.getByRole('heading', { name: 'Clock', level: 2 }).waitFor();
 
     await page.getByRole('button', { name: 'Back to Widgets' }).click();
+    // One that is let go beside the stage, or given up, is not added.
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 40, from.y + 10, { steps: 4 });
+    await page.mouse.up();
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(stage.x, stage.y, { steps: 4 });
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
     await page.locator('[data-card="machine-bars"]').click();
     await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();
     await untilKept(page);

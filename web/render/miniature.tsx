@@ -1,7 +1,8 @@
-import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import type { Desk } from '../../core/desk/desk.ts';
 import { createSolver } from '../../core/scene/solver.ts';
 import type { Half } from '../../core/values/roles.ts';
+import { useWidth } from '../ui/use-width.ts';
 import { ScreenView } from './screen-view.tsx';
 
 /** A desk, live and small: all of its screens, as they stand beside each other. */
@@ -16,17 +17,9 @@ export const Miniature = memo(function Miniature({
   half?: Half;
 }) {
   const box = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(0);
+  const width = useWidth(box);
   const [solver] = useState(createSolver);
   const shared = useMemo(() => solver(desk, { moment, half }), [solver, desk, moment, half]);
-
-  useLayoutEffect(() => {
-    const element = box.current;
-    if (!element) return;
-    const observer = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width));
-    observer.observe(element);
-    return () => observer.disconnect();
-  }, []);
 
   const left = Math.min(...shared.screens.map(({ at }) => at.x));
   const top = Math.min(...shared.screens.map(({ at }) => at.y));

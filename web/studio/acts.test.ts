@@ -100,6 +100,9 @@ describe('adding', () => {
     });
     for (let count = 0; count < 6; count++) addWidget('machine', 'bars');
     const rects = currentScreen()?.widgets.map(({ rect }) => rect) ?? [];
+    // On the margins: the first at the top right, the others under it, then beside.
+    expect(rects[0]?.y).to.equal(24);
+    expect((rects[0]?.x ?? 0) + (rects[0]?.width ?? 0)).to.be.closeTo(1920 - 24, 1);
     rects.forEach((rect, index) => {
       for (const other of rects.slice(index + 1)) expect(overlaps(rect, other)).to.equal(false);
     });

@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid';
 import { toast } from '../ui/toast.ts';
 import { alignRects, distributeRects } from '../../core/arrange/align.ts';
 import { moveInside, type Axis, type Point, type Rect, type Side } from '../../core/values/geometry.ts';
-import { hangFromPoint } from '../../core/arrange/place.ts';
+import { freeSpot } from '../../core/arrange/free-spot.ts';
 import type { Part } from '../../core/desk/desk.ts';
 import { createDock, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
@@ -70,7 +70,7 @@ export function titleOfItem(item: Item): string {
   return itemKindOf(item.type).title;
 }
 
-/** Adds a widget at a point of the screen (its middle), or where there is room near the middle. */
+/** Adds a widget at a point of the screen (its middle), or where there is room. */
 export function addWidget(type: WidgetType, face: string, at?: Point): void {
   const desk = presentDesk();
   const screen = currentScreen();
@@ -94,31 +94,6 @@ export function addWidget(type: WidgetType, face: string, at?: Point): void {
   widget.place = freePlace(rect, groundOf(screen));
   if (useDesk.getState().edit(named(`Add ${titleOfWidget(widget).toLowerCase()}`, edits.addWidget(widget))))
     useView.getState().select([id], 'widgets');
-}
-
-/** The spot nearest the middle of the free area where nothing stands yet; the middle when all is taken. */
-function freeSpot(size: { width: number; height: number }, free: Rect, taken: readonly Rect[]): Rect {
-  const middle = hangFromPoint('centre', free, { width: size.width, height: size.height }, { x: 0, y: 0 });
-  const step = 80;
-  let best = middle;
-  let nearest = Infinity;
-  for (let y = free.y + 24; y + size.height <= free.y + free.height - 24; y += step) {
-    for (let x = free.x + 24; x + size.width <= free.x + free.width - 24; x += step) {
-      const away = Math.hypot(x - middle.x, y - middle.y);
-      const isFree = taken.every(
-        (t) =>
-          x + size.width + 24 <= t.x ||
-          t.x + t.width + 24 <= x ||
-          y + size.height + 24 <= t.y ||
-          t.y + t.height + 24 <= y,
-      );
-      if (isFree && away < nearest) {
-        nearest = away;
-        best = { ...middle, x, y };
-      }
-    }
-  }
-  return best;
 }
 
 export function addEdge(kind: Edge['kind']): void {

@@ -1,29 +1,16 @@
-import {
-  DndContext,
-  DragOverlay,
-  PointerSensor,
-  pointerWithin,
-  useDndMonitor,
-  useSensor,
-  useSensors,
-  type CollisionDetection,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import { Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect } from 'react';
 import { useLocation, useNavigate, useParams } from 'react-router';
 import { toast } from '../ui/toast.ts';
-import type { WidgetType } from '../../core/widgets/list.ts';
 import { fetchLater, later } from '../later.ts';
 import { useConditions } from '../session/conditions.ts';
 import { useDesk } from '../session/desk.ts';
-import { currentScreen } from '../stores/screen.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { resetStage } from '../stores/stage.ts';
 import { useView } from '../stores/view.ts';
-import { PickFromStage } from '../ui/colour-field.tsx';
+import { PickFromStage } from '../ui/pick-from-stage.ts';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
-import { addWidget } from './acts.ts';
+import { useCardInHand } from './card-drag.ts';
 import { Column } from './column/column.tsx';
 import { DraggedCard } from './chapters/widgets/face-card.tsx';
 import { chapters } from './chapters/list.ts';
@@ -35,7 +22,7 @@ import { useKeys } from './keys.ts';
 import { useRefusals } from './kept-aside.ts';
 import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
-import { STAGE_DROP, Stage } from './stage/stage.tsx';
+import { Stage } from './stage/stage.tsx';
 
 const Sheets = later(() => import('./sheets.tsx'));
 const ConflictSheet = later(async () => ({ default: (await import('./conflict.tsx')).ConflictSheet }));
@@ -67,15 +54,12 @@ export function Studio() {
     document.title = name ? `${name} · Velvet Ledge` : 'Velvet Ledge';
   }, [name]);
 
-  // A press adds a widget; only a real drag starts one.
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-
   if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
   if (held) return <LargeDesk {...held} />;
   if (!isOpen) return <div className="grid h-full place-items-center text-dust">Opening the desk…</div>;
   return (
-    <DndContext sensors={sensors} collisionDetection={overStage} autoScroll={false} onDragEnd={dropOnStage}>
-      <div className="grid h-full grid-cols-[64px_304px_minmax(0,1fr)] grid-rows-[48px_minmax(0,1fr)]">
+    <>
+      <div className="grid h-full grid-cols-[64px_clamp(304px,20vw,384px)_minmax(0,1fr)] grid-rows-[48px_minmax(0,1fr)]">
         <Header />
         <Rail />
         <PickFromStage.Provider value={pickFromStage}>
@@ -96,64 +80,22 @@ export function Studio() {
         {isRescued && <RescuedSheet />}
       </Suspense>
       <CardOverlay />
-    </DndContext>
+    </>
   );
 }
 
 const pickFromStage = (title: string, take: (colour: string) => void) =>
   useView.getState().pick({ title, take });
 
-interface Card {
-  widget: WidgetType;
-  face: string;
-}
-
-/** The card in hand: the one on the column may go while it is dragged. */
-let inHand: Card | undefined;
-
 function CardOverlay() {
-  const [card, setCard] = useState<Card>();
-  const hold = (next: Card | undefined) => setCard((inHand = next));
-  useDndMonitor({
-    onDragStart: ({ active }) => hold(active.data.current as Card | undefined),
-    onDragEnd: () => hold(undefined),
-    onDragCancel: () => hold(undefined),
-  });
+  const held = useCardInHand((state) => state.held);
   return (
-    <DragOverlay dropAnimation={null}>
-      {card && <DraggedCard type={card.widget} face={card.face} />}
-    </DragOverlay>
+    held && (
+      <div className="pointer-events-none fixed z-50" style={{ left: held.at.x, top: held.at.y }}>
+        <DraggedCard type={held.widget} face={held.face} />
+      </div>
+    )
   );
-}
-
-/** What is near lies under the column too, where nothing is dropped on it. */
-const overStage: CollisionDetection = (asked) => {
-  const point = asked.pointerCoordinates;
-  const box = document.querySelector('[data-stage-area]')?.getBoundingClientRect();
-  const isOver =
-    point &&
-    box &&
-    point.x >= box.left &&
-    point.x <= box.right &&
-    point.y >= box.top &&
-    point.y <= box.bottom;
-  return isOver ? pointerWithin(asked) : [];
-};
-
-/** A widget let go over the stage stands where its card was. */
-function dropOnStage({ active, over }: DragEndEvent): void {
-  const card = inHand;
-  const [isStage, id] = String(over?.id ?? '').split(' ');
-  const box = isStage === STAGE_DROP ? over?.rect : null;
-  if (box && id) useView.getState().showScreen(id);
-  const moved = active.rect.current.translated;
-  const screen = currentScreen();
-  if (!card || !box || !moved || !screen) return;
-  const scale = box.width / screen.rect.width;
-  addWidget(card.widget, card.face, {
-    x: (moved.left + moved.width / 2 - box.left) / scale,
-    y: (moved.top + moved.height / 2 - box.top) / scale,
-  });
 }
 
 const handlers: OpenDeskHandlers = {

@@ -1,18 +1,14 @@
 import clsx from 'clsx';
 import { Popover } from 'radix-ui';
 import { Pipette } from 'lucide-react';
-import { createContext, useContext, useState } from 'react';
+import { useContext, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
 import { hexOf, isColourString } from '../../core/values/colour.ts';
 import { paletteOf } from '../../core/colour/look.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import { isRole, roleTitles, roles as roleNames, type Colour } from '../../core/values/roles.ts';
+import { PickFromStage } from './pick-from-stage.ts';
 import { TextField } from './text-field.tsx';
-
-/** Lets a colour be picked from what is on the stage; null where there is none. */
-export const PickFromStage = createContext<((title: string, take: (colour: string) => void) => void) | null>(
-  null,
-);
 
 /** A colour of the desk: a role, or a one-off colour, which is marked as one. */
 export function ColourField({
@@ -36,29 +32,31 @@ export function ColourField({
     onEnd();
   };
   return (
-    <div className="flex w-full items-center gap-1.5" role="group" aria-label={label}>
-      {roleNames.slice(0, 7).map((role) => (
-        <button
-          key={role}
-          type="button"
-          aria-label={`${label}: ${roleTitles[role]}`}
-          aria-pressed={value === role}
-          title={roleTitles[role]}
-          onClick={() => take(role)}
-          className={clsx(
-            'h-6 min-w-0 flex-1 rounded-md border border-seam',
-            value === role && 'outline-2 outline-offset-1 outline-brass outline',
-          )}
-          style={{ background: palette.roles[role] }}
+    <div className="@container w-full" role="group" aria-label={label}>
+      <div className="grid grid-cols-[repeat(4,24px)] gap-1.5 @min-[234px]:grid-cols-[repeat(8,24px)]">
+        {roleNames.slice(0, 7).map((role) => (
+          <button
+            key={role}
+            type="button"
+            aria-label={`${label}: ${roleTitles[role]}`}
+            aria-pressed={value === role}
+            title={roleTitles[role]}
+            onClick={() => take(role)}
+            className={clsx(
+              'size-6 rounded-md border border-seam',
+              value === role && 'outline-2 outline-offset-1 outline-brass outline',
+            )}
+            style={{ background: palette.roles[role] }}
+          />
+        ))}
+        <PickerButton
+          label={`${label}: one-off colour`}
+          colour={palette.colour(value ?? 'surface')}
+          isMarked={isOneOff}
+          onTurn={onTurn}
+          onEnd={onEnd}
         />
-      ))}
-      <PickerButton
-        label={`${label}: one-off colour`}
-        colour={palette.colour(value ?? 'surface')}
-        isMarked={isOneOff}
-        onTurn={onTurn}
-        onEnd={onEnd}
-      />
+      </div>
     </div>
   );
 }

@@ -23,9 +23,11 @@ export const Screen = z.looseObject({
 });
 export type Screen = TypeOf<typeof Screen>;
 
+export const Screens = z.array(Screen).min(1).max(8);
+
 export const screens = defineSection({
   key: 'screens',
-  schema: z.array(Screen).min(1).max(8),
+  schema: Screens,
   least: 1,
   ids: (list) => idsIn('screens', list),
   forget(desk, gone) {

@@ -1,15 +1,18 @@
 import { z } from 'zod';
+import { field } from '../../values/field.ts';
 import { Id } from '../../values/id.ts';
 import { Name } from '../../values/name.ts';
 import type { TypeOf } from '../../values/types.ts';
 import { defineSection, without } from './section.ts';
 
-const Workspace = z.looseObject({ id: Id, name: Name });
+export const Workspace = z.looseObject({ id: Id, name: field(Name.clone(), { label: 'Name' }) });
 export type Workspace = TypeOf<typeof Workspace>;
+
+export const Workspaces = z.array(Workspace).min(1).max(32);
 
 export const workspaces = defineSection({
   key: 'workspaces',
-  schema: z.array(Workspace).min(1).max(32),
+  schema: Workspaces,
   least: 1,
   forget(desk, gone) {
     desk.workspaces = without(desk.workspaces, ({ id }) => gone.has(id));

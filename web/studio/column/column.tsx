@@ -46,16 +46,18 @@ export function Column() {
     <aside
       ref={aside}
       aria-label="Settings"
-      className="min-h-0 overflow-y-auto overflow-x-hidden border-r border-pit bg-velvet px-[18px] pb-8 pt-4"
+      className="min-h-0 scroll-pt-24 overflow-y-auto overflow-x-hidden border-r border-pit bg-velvet px-[18px] pb-8"
     >
-      <Crumbs crumbs={crumbs} />
-      <h2
-        ref={heading}
-        tabIndex={-1}
-        className="mb-4 outline-none font-display text-[26px] leading-tight [overflow-wrap:anywhere]"
-      >
-        {title}
-      </h2>
+      <header className="sticky top-0 z-20 -mx-[18px] mb-1 bg-velvet px-[18px] pb-3 pt-4">
+        <Crumbs crumbs={crumbs} />
+        <h2
+          ref={heading}
+          tabIndex={-1}
+          className="line-clamp-2 font-display text-[26px] leading-tight outline-none [overflow-wrap:anywhere]"
+        >
+          {title}
+        </h2>
+      </header>
       <Quiet of={title} instead={(error) => <BrokenPage error={error} />}>
         <Suspense fallback={<p className="text-dust">One moment…</p>}>
           {inside?.body ?? <owner.Root />}

@@ -1,4 +1,6 @@
 import type { FC } from 'react';
+import { learnFamilies } from '../../../core/text/families.ts';
+import { families, familyTitles, type Family } from '../../../core/values/family.ts';
 import { sides, type Side } from '../../../core/values/geometry.ts';
 import type { ControlName } from '../../../core/values/field.ts';
 import type { Colour } from '../../../core/values/roles.ts';
@@ -293,6 +295,22 @@ const SideControl: FC<ControlProps> = (props) => (
   />
 );
 
+/** A family of type: the desk's own first. It is learned before it is taken, so that nothing moves twice. */
+const FamilyControl: FC<ControlProps> = (props) => {
+  const own = useDesk((state) => state.history?.present.look.ownFonts) ?? [];
+  return (
+    <SelectField
+      label={props.label}
+      value={props.value as Family}
+      choices={[
+        ...own.map(({ id, name }) => ({ value: id as Family, label: `${name} (yours)` })),
+        ...families.map((family) => ({ value: family as Family, label: familyTitles[family] })),
+      ]}
+      onChange={(family) => void learnFamilies([family]).then(() => taking(props)(family))}
+    />
+  );
+};
+
 /** Every control by its name, but the switch, which brings its own row. Add a new one here. */
 export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> = {
   time: TimeControl,
@@ -310,5 +328,6 @@ export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> 
   zone: ZoneControl,
   pattern: PatternControl,
   application: ApplicationControl,
+  family: FamilyControl,
   side: SideControl,
 };

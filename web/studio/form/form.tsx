@@ -1,11 +1,12 @@
 import { useMemo, useState, type ReactNode } from 'react';
 import type { z } from 'zod';
+import type { FieldFacts } from '../../../core/values/field.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
 import { SwitchField } from '../../ui/choice.tsx';
 import { Row, Section } from '../../ui/section.tsx';
 import { VariantControl, controls, type ControlProps, type Values } from './controls.tsx';
 import { RecordList } from './record-list.tsx';
-import { controlOf, fieldsOf, innerOf, variantOf, type FieldShape } from './schema.ts';
+import { choicesBeside, controlOf, fieldsOf, innerOf, variantOf, type FieldShape } from './schema.ts';
 
 export interface FormProps {
   schema: z.ZodObject;
@@ -150,7 +151,12 @@ export function Field({
       />
     );
   }
-  const given = { ...rest, label: spoken, shape, onError: setError };
+  const given = {
+    ...rest,
+    label: spoken,
+    shape: { ...shape, choices: choicesBeside(shape, values) },
+    onError: setError,
+  };
   const Control = controls[control];
   const drawn =
     inner.kind === 'variant' && !facts.control ? (
@@ -158,15 +164,46 @@ export function Field({
     ) : (
       <Control {...given} />
     );
+  const { instead } = facts;
+  if (instead && rest.value === instead.word) return <Instead {...{ instead, of, ...rest }} isOn />;
   return facts.isWide ? (
     <div>
+      {instead && <Instead {...{ instead, of, ...rest }} />}
       {drawn}
       <Wrong sentence={error} />
     </div>
   ) : (
-    <Row label={label} error={error}>
-      {drawn}
-    </Row>
+    <>
+      {instead && <Instead {...{ instead, of, ...rest }} />}
+      <Row label={label} error={error}>
+        {drawn}
+      </Row>
+    </>
+  );
+}
+
+/** Whether a field is the word that it can be instead of a value. */
+function Instead({
+  instead: { word, label, off },
+  isOn = false,
+  of,
+  onTurn,
+  onEnd,
+}: Pick<ControlProps, 'onTurn' | 'onEnd'> & {
+  instead: NonNullable<FieldFacts['instead']>;
+  isOn?: boolean;
+  of?: string;
+}) {
+  return (
+    <SwitchField
+      label={label}
+      spoken={of ? `${of}: ${label.toLowerCase()}` : label}
+      value={isOn}
+      onChange={(next) => {
+        onTurn(next ? word : off);
+        onEnd();
+      }}
+    />
   );
 }
 

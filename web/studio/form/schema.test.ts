@@ -3,13 +3,14 @@ import { EdgeFrame } from '../../../core/arrange/schema.ts';
 import { Adjust, Change, Gradient, Rotation } from '../../../core/backdrop/schema.ts';
 import { WidgetFrame } from '../../../core/desk/sections/widgets.ts';
 import { deskJsonSchema } from '../../../core/desk/schema.ts';
+import { Icons } from '../../../core/icons/schema.ts';
 import { itemKinds } from '../../../core/items/list.ts';
 import { Look } from '../../../core/look/schema.ts';
 import { Pointer } from '../../../core/pointer/schema.ts';
 import { FontUse } from '../../../core/text/schema.ts';
 import { Finish } from '../../../core/values/finish.ts';
 import { widgetKinds } from '../../../core/widgets/list.ts';
-import { controlOf, fieldsOf, innerOf, sentenceFor, variantOf } from './schema.ts';
+import { choicesBeside, controlOf, fieldsOf, innerOf, sentenceFor, variantOf } from './schema.ts';
 
 const named = (schema: Parameters<typeof fieldsOf>[0]) => new Map(fieldsOf(schema));
 
@@ -84,6 +85,25 @@ describe('forms', () => {
     expect(times && sentenceFor(times, ['06:00', '26:00'])).to.equal(
       'Not taken: “26:00” is not a time of day, such as 07:30.',
     );
+  });
+
+  it('leave out choices that there are not beside the other values', () => {
+    const [, style] = fieldsOf(Icons).find(([key]) => key === 'style') ?? [];
+    if (!style) throw new Error('no style');
+    const beside = (set: string) => choicesBeside(style, { set }).map(({ value }) => value);
+    expect(beside('reed')).to.deep.equal(['line']);
+    expect(beside('slate')).to.deep.equal(['line', 'filled']);
+    expect(beside('constructor')).to.deep.equal([]);
+    expect(style.facts.when?.({ set: 'reed' }, null)).to.equal(false);
+  });
+
+  it('switch what can be a word on, and off to something that the document takes', () => {
+    for (const [key, shape] of fieldsOf(Icons)) {
+      const { instead } = shape.facts;
+      if (!instead) continue;
+      expect(shape.schema.safeParse(instead.word).success, key).to.equal(true);
+      expect(shape.schema.safeParse(instead.off).success, key).to.equal(true);
+    }
   });
 
   it('have a control for every field, and choose it by the value unless told otherwise', () => {

@@ -37,17 +37,6 @@ export function innerOf({ schema }: FieldShape): Inner {
   return { kind: 'value' };
 }
 
-/** How few and how many entries a list's schema takes. */
-function lengthsOf({ def }: z.ZodArray): { least: number; most: number } {
-  const lengths = { least: 0, most: Infinity };
-  for (const check of def.checks ?? []) {
-    const said = check._zod.def as { check: string; minimum?: number; maximum?: number };
-    if (said.check === 'min_length') lengths.least = said.minimum ?? 0;
-    if (said.check === 'max_length') lengths.most = said.maximum ?? Infinity;
-  }
-  return lengths;
-}
-
 /** The fields that a value of several shapes has in the shape that it is in; null when it is in none. */
 export function variantOf(
   by: string,
@@ -81,6 +70,23 @@ export function shapeOf(schema: z.ZodType, facts: FieldFacts): FieldShape {
           }))
         : [],
   };
+}
+
+/** The choices that there are beside the other values. */
+export function choicesBeside({ choices, facts }: FieldShape, values: Readonly<Record<string, unknown>>) {
+  const kept = facts.choicesFor?.(values);
+  return kept ? choices.filter(({ value }) => kept.includes(value)) : choices;
+}
+
+/** How few and how many entries a list's schema takes. */
+export function lengthsOf({ def }: z.ZodArray): { least: number; most: number } {
+  const lengths = { least: 0, most: Infinity };
+  for (const check of def.checks ?? []) {
+    const said = check._zod.def as { check: string; minimum?: number; maximum?: number };
+    if (said.check === 'min_length') lengths.least = said.minimum ?? 0;
+    if (said.check === 'max_length') lengths.most = said.maximum ?? Infinity;
+  }
+  return lengths;
 }
 
 /** Why a value can't be taken; null when it can. */

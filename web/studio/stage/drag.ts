@@ -18,10 +18,9 @@ import { currentScreen } from '../../stores/screen.ts';
 import { groundOf, useScene } from '../../session/scene.ts';
 import { useStage } from '../../stores/stage.ts';
 import { useView } from '../../stores/view.ts';
+import { MARGIN } from '../../../core/arrange/free-spot.ts';
 import { movableRects, nameOfParts, nearestSide } from '../acts.ts';
 
-/** Distance that parts like to keep from the free area's sides, px of the desk. */
-export const SNAP_MARGIN = 24;
 /** How near a line must be to catch, px of the stage. */
 const SNAP_REACH = 7;
 
@@ -83,7 +82,7 @@ export function dragWidgets(): Drag | null {
             others,
             screen: screen.rect,
             free: screen.free,
-            margin: SNAP_MARGIN,
+            margin: MARGIN,
             tolerance: SNAP_REACH / scale,
             along,
           });

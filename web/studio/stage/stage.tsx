@@ -1,6 +1,5 @@
 import { useBackdropView } from '../chapters/backdrop/view.ts';
 import { useEyes } from '../chapters/palette/view.ts';
-import { useDroppable } from '@dnd-kit/core';
 import clsx from 'clsx';
 import { ImagePlus } from 'lucide-react';
 import {
@@ -38,7 +37,6 @@ import { useCamera } from './use-camera.ts';
 const Starts = later(async () => ({ default: (await import('./starts.tsx')).Starts }));
 const Dropper = later(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
 
-export const STAGE_DROP = 'stage';
 /** Backdrops are not drawn finer than this, px for each px of the desk. */
 const MOST_PICTURE = 2;
 
@@ -153,7 +151,6 @@ function Frame({
   const { screen, scale } = shown;
   const frame = useRef<HTMLDivElement>(null);
   const stageScale = useStageScale(frame, scale);
-  const drop = useDroppable({ id: `${STAGE_DROP} ${screen.id}` });
   const mode = useView((view) => view.mode);
   const eyes = useEyes((state) => state.eyes);
   const picking = useView((view) => view.picking);
@@ -163,17 +160,13 @@ function Frame({
   return (
     <StageScale.Provider value={stageScale}>
       <div
-        ref={(element) => {
-          frame.current = element;
-          drop.setNodeRef(element);
-        }}
+        ref={frame}
         data-stage={isCurrent || undefined}
         data-frame={screen.id}
         className="absolute rounded-md"
         style={{
           width: screen.rect.width * scale,
           height: screen.rect.height * scale,
-          // Not by a transform: what is dropped on it asks where it stands without one.
           left: Math.round(at.x),
           top: Math.round(at.y),
           boxShadow: 'var(--stage-shadow), 0 0 0 1px color-mix(in oklab, var(--seam) 70%, transparent)',
@@ -207,7 +200,7 @@ function Frame({
             <Dropper screen={screen} scale={scale} picking={picking} />
           </Suspense>
         )}
-        {(drop.isOver || isTarget || (isPictureOver && isCurrent)) && (
+        {(isTarget || (isPictureOver && isCurrent)) && (
           <div className="pointer-events-none absolute inset-0 rounded-md outline-2 outline-offset-2 outline-brass outline-dashed" />
         )}
         {isPictureOver && isCurrent && <PictureOver />}

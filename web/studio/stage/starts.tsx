@@ -26,10 +26,10 @@ export function Starts({ screen }: { screen: SceneScreen }) {
     <section
       aria-label="To start from"
       data-theme="velvet"
-      className="absolute inset-x-0 bottom-4 mx-auto w-fit max-w-[96%] rounded-xl bg-pit/90 p-3 text-chalk shadow-2xl"
+      className="absolute inset-x-0 bottom-4 mx-auto w-fit max-w-[96%] rounded-xl bg-pit/90 px-3 py-2 text-chalk shadow-2xl"
       onPointerDown={(event) => event.stopPropagation()}
     >
-      <header className="mb-2 flex items-center justify-between gap-4">
+      <header className="mb-1.5 flex items-center justify-between gap-4 text-[13px]">
         <p>
           A bare desk.{' '}
           <span className="text-dust">
@@ -75,7 +75,7 @@ function Start({ composition, screen }: { composition: Composition; screen: Scen
     <button
       type="button"
       onClick={take}
-      className="w-[190px] min-w-0 rounded-lg text-left hover:outline hover:outline-brass"
+      className="w-[136px] min-w-0 rounded-lg text-left hover:outline hover:outline-brass"
     >
       {sketch && <Miniature desk={sketch} moment={minute} half={half} />}
       <span className="mt-1 block truncate px-1 text-[12px]">{composition.title}</span>

@@ -4,13 +4,7 @@ import { Undo2, Upload } from 'lucide-react';
 import { useMemo, useRef } from 'react';
 import { toast } from '../../../ui/toast.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import {
-  iconSets,
-  stylesOf,
-  type IconSetName,
-  type IconStyle,
-  Icons,
-} from '../../../../core/icons/schema.ts';
+import { iconSets, stylesOf, type IconSetName, Icons } from '../../../../core/icons/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/sections/applications.ts';
@@ -18,14 +12,11 @@ import { isOwn } from '../../../../core/values/family.ts';
 import { api } from '../../../api/client.ts';
 import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/icons.tsx';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
-import { useHalfRoles, useScene } from '../../../session/scene.ts';
-import { ColourField } from '../../../ui/colour-field.tsx';
+import { useScene } from '../../../session/scene.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
-import { Row, Section } from '../../../ui/section.tsx';
-import { Segmented, SwitchField } from '../../../ui/choice.tsx';
+import { Section } from '../../../ui/section.tsx';
 
 export const setTitles: Record<IconSetName, string> = { reed: 'Reed', slate: 'Slate', shell: 'Shell' };
-const styleTitles: Record<IconStyle, string> = { line: 'Line', filled: 'Filled', duo: 'Two-tone' };
 const shown = [
   'x-office-document',
   'applications-maps',
@@ -37,11 +28,10 @@ const shown = [
 /** Which set, in which style, on which tile; and icons of one's own. */
 export function IconsPage({ look: { icons } }: { look: Look }) {
   const { edit, turn, endGesture } = useDesk.getState();
-  const roles = useHalfRoles();
   const applications = useDesk((state) => state.history?.present.applications) ?? [];
-  const set = (change: Partial<Icons>) =>
-    edit(named('Icons', edits.setLook({ icons: { ...icons, ...change } })));
-  if (!roles) return null;
+  const changed = (change: Partial<Icons>) =>
+    named('Icons', edits.setLook({ icons: { ...icons, ...change } }));
+  const turnIcons = (change: Partial<Icons>) => turn(changed(change));
   return (
     <>
       <Section title="Set">
@@ -52,53 +42,34 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
               name={name}
               icons={icons}
               onPress={() =>
-                set({
-                  set: name,
-                  style: stylesOf[name].includes(icons.style) ? icons.style : stylesOf[name][0],
-                })
+                edit(
+                  changed({
+                    set: name,
+                    style: stylesOf[name].includes(icons.style) ? icons.style : stylesOf[name][0],
+                  }),
+                )
               }
             />
           ))}
         </div>
-        {stylesOf[icons.set].length > 1 && (
-          <Segmented
-            label="Style of the icons"
-            value={icons.style}
-            choices={stylesOf[icons.set].map((style) => ({ value: style, label: styleTitles[style] }))}
-            onChange={(style) => set({ style })}
-          />
-        )}
+        <Fields
+          schema={Icons}
+          values={icons}
+          of="Icons"
+          only={['style']}
+          onTurn={turnIcons}
+          onEnd={endGesture}
+        />
       </Section>
       <Section title="Tile" note="under applications">
         <Fields
           schema={Icons}
           values={icons}
-          only={['tile']}
-          onTurn={(change) => set(change)}
-          onEnd={() => undefined}
+          of="Tile"
+          only={['tile', 'tileColour']}
+          onTurn={turnIcons}
+          onEnd={endGesture}
         />
-        {icons.tile !== 'none' && (
-          <>
-            <SwitchField
-              label="One for each"
-              value={icons.tileColour === 'application'}
-              onChange={(isOn) => set({ tileColour: isOn ? 'application' : 'raised' })}
-            />
-            {icons.tileColour !== 'application' && (
-              <Row label="Colour">
-                <ColourField
-                  label="Colour of the tile"
-                  value={icons.tileColour}
-                  roles={roles}
-                  onTurn={(tileColour) =>
-                    turn(named('Tile', edits.setLook({ icons: { ...icons, tileColour } })))
-                  }
-                  onEnd={endGesture}
-                />
-              </Row>
-            )}
-          </>
-        )}
       </Section>
       <Section title="Applications" note="SVG or PNG of yours">
         {applications.map((application) => (

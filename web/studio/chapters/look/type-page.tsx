@@ -5,15 +5,12 @@ import { toast } from '../../../ui/toast.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { FontUse, uses, type Use } from '../../../../core/text/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
-import { families, familyTitles, type Family } from '../../../../core/values/family.ts';
-import { learnFamilies } from '../../../../core/text/families.ts';
 import { api } from '../../../api/client.ts';
 import { Fields } from '../../form/form.tsx';
 import { fontStack } from '../../../render/type.ts';
 import { prepareType } from '../../../session/drawing.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { Section } from '../../../ui/section.tsx';
-import { SelectField } from '../../../ui/choice.tsx';
 
 const useTitles: Record<Use, { title: string; note: string; sample: string }> = {
   display: { title: 'Display', note: 'large times and names', sample: 'High water' },
@@ -23,19 +20,10 @@ const useTitles: Record<Use, { title: string; note: string; sample: string }> = 
 
 /** Three uses of type: which family, how large, how heavy, how wide set. */
 export function TypePage({ look }: { look: Look }) {
-  const { edit, turn, endGesture } = useDesk.getState();
-  const choices = [
-    ...look.ownFonts.map(({ id, name }) => ({ value: id as Family, label: `${name} (yours)` })),
-    ...families.map((family) => ({ value: family as Family, label: familyTitles[family] })),
-  ];
+  const { turn, endGesture } = useDesk.getState();
   const change = (use: Use, to: Partial<FontUse>) => ({
     fonts: { ...look.fonts, [use]: { ...look.fonts[use], ...to } },
   });
-  async function choose(use: Use, family: Family) {
-    // Learned first, so that nothing moves twice.
-    await learnFamilies([family]);
-    edit(named('Type', edits.setLook(change(use, { family }))));
-  }
   return (
     <>
       {uses.map((use) => {
@@ -54,12 +42,6 @@ export function TypePage({ look }: { look: Look }) {
             >
               {sample}
             </p>
-            <SelectField
-              label={`Family for ${use}`}
-              value={font.family}
-              choices={choices}
-              onChange={(family) => void choose(use, family)}
-            />
             <Fields
               schema={FontUse}
               values={font}

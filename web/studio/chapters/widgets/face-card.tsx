@@ -1,8 +1,8 @@
-import { useDraggable } from '@dnd-kit/core';
 import clsx from 'clsx';
-import { memo, useMemo } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { createWidget } from '../../../../core/desk/defaults.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
+import type { Size } from '../../../../core/values/geometry.ts';
 import { solve } from '../../../../core/scene/solve.ts';
 import { widgetKindOf, type WidgetType } from '../../../../core/widgets/list.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
@@ -13,7 +13,10 @@ import { useScreenInView } from '../../../stores/screen.ts';
 import { WidgetView } from '../../../render/widget-view.tsx';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
+import { useWidth } from '../../../ui/use-width.ts';
+import { takeCard, useCardInHand } from '../../card-drag.ts';
 
+/** What a card is drawn for; it is as wide as its column lets it. */
 const CARD = { width: 129, height: 84 };
 const NAME = 24;
 
@@ -30,26 +33,24 @@ interface FaceCardProps {
 /** A face as it would look on this desk. */
 export function FaceCard({ type, face, options, isChosen, canDrag = false, onPress }: FaceCardProps) {
   const title = widgetKindOf(type).faces.find(({ id }) => id === face)?.title ?? face;
-  const { setNodeRef, listeners, isDragging } = useDraggable({
-    id: `card ${type} ${face}`,
-    data: { widget: type, face },
-    disabled: !canDrag,
-  });
+  const isDragging = useCardInHand(
+    ({ held }) => canDrag && held !== null && held.widget === type && held.face === face,
+  );
   return (
     <button
-      ref={setNodeRef}
       type="button"
       aria-pressed={isChosen}
       aria-label={canDrag ? `Add ${widgetKindOf(type).title.toLowerCase()}, ${title.toLowerCase()}` : title}
       data-card={`${type}-${face}`}
       onClick={onPress}
-      {...listeners}
+      onPointerDown={({ button, nativeEvent }) => {
+        if (canDrag && button === 0) takeCard({ widget: type, face }, nativeEvent);
+      }}
       className={clsx(
-        'relative touch-none overflow-hidden rounded-lg border border-transparent text-left hover:border-brass/70',
+        'relative aspect-[129/84] w-full touch-none overflow-hidden rounded-lg bg-pit text-left hover:outline hover:outline-brass/70',
         isChosen && 'outline-2 outline-offset-2 outline-brass outline',
         isDragging && 'opacity-40',
       )}
-      style={CARD}
     >
       <FaceSketch type={type} face={face} options={options} />
       <span className="absolute inset-x-0 bottom-0 bg-linear-to-t from-black/75 to-transparent px-2 pb-1 pt-3 text-[12px] font-semibold text-white">
@@ -63,7 +64,7 @@ export function FaceCard({ type, face, options, isChosen, canDrag = false, onPre
 export function DraggedCard({ type, face }: Pick<FaceCardProps, 'type' | 'face'>) {
   return (
     <div
-      className="relative overflow-hidden rounded-lg opacity-90 shadow-2xl outline-2 outline-brass outline"
+      className="relative -translate-1/2 overflow-hidden rounded-lg bg-pit opacity-90 shadow-2xl outline-2 outline-brass outline"
       style={CARD}
     >
       <FaceSketch type={type} face={face} />
@@ -104,36 +105,52 @@ const FaceSketch = memo(function FaceSketch({
     // What a sketch shows of the desk is named here; the rest of it may change freely.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [type, face, options, minute, half, look, place, seed]);
+  const box = useRef<HTMLDivElement>(null);
+  const width = useWidth(box);
+  // Nothing of a face is legible before what lies behind it is there.
+  const [isBehind, setBehind] = useState(false);
   const widget = scene?.screens[0]?.widgets[0];
-  if (!scene || !widget || !behind) return null;
-  const room = { width: CARD.width - 16, height: CARD.height - NAME - 12 };
-  const scale = Math.min(room.width / widget.rect.width, room.height / widget.rect.height, 0.62);
   return (
-    <>
-      <img
-        src={backdropAddress(behind, 240)}
-        alt=""
-        draggable={false}
-        className="absolute inset-0 size-full object-cover"
-      />
-      <div
-        aria-hidden
-        className="absolute"
-        style={{
-          left: (CARD.width - widget.rect.width * scale) / 2,
-          top: (CARD.height - NAME - widget.rect.height * scale) / 2 + 4,
-          width: 0,
-          height: 0,
-          ...typeVariables(scene.fonts),
-          fontFamily: 'var(--font-desk-text)',
-        }}
-      >
-        <IconSet.Provider value={scene.icons}>
-          <div style={{ transform: `scale(${scale})`, transformOrigin: '0 0', width: widget.rect.width }}>
-            <WidgetView widget={{ ...widget, id: 'sketch', rect: { ...widget.rect, x: 0, y: 0 } }} />
-          </div>
-        </IconSet.Provider>
-      </div>
-    </>
+    <div ref={box} aria-hidden className="absolute inset-0">
+      {behind && (
+        <img
+          src={backdropAddress(behind, 240)}
+          alt=""
+          draggable={false}
+          onLoad={() => setBehind(true)}
+          onError={() => setBehind(true)}
+          className="size-full object-cover"
+        />
+      )}
+      {scene && widget && isBehind && width > 0 && (
+        <div
+          className="absolute left-0 top-0 origin-top-left"
+          style={{
+            ...CARD,
+            transform: `scale(${width / CARD.width})`,
+            ...typeVariables(scene.fonts),
+            fontFamily: 'var(--font-desk-text)',
+          }}
+        >
+          <IconSet.Provider value={scene.icons}>
+            <div className="absolute origin-top-left" style={placeOnCard(widget.rect)}>
+              <WidgetView widget={{ ...widget, id: 'sketch', rect: { ...widget.rect, x: 0, y: 0 } }} />
+            </div>
+          </IconSet.Provider>
+        </div>
+      )}
+    </div>
   );
 });
+
+/** A widget as large as the card has room for, above the name. */
+function placeOnCard({ width, height }: Size) {
+  const room = { width: CARD.width - 16, height: CARD.height - NAME - 12 };
+  const scale = Math.min(room.width / width, room.height / height, 0.62);
+  return {
+    left: (CARD.width - width * scale) / 2,
+    top: (CARD.height - NAME - height * scale) / 2 + 4,
+    width,
+    transform: `scale(${scale})`,
+  };
+}

@@ -8,7 +8,7 @@ import { currentScreen } from '../../../stores/screen.ts';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { FormPart } from '../../form/place-controls.tsx';
-import { SNAP_MARGIN } from '../../stage/drag.ts';
+import { MARGIN } from '../../../../core/arrange/free-spot.ts';
 
 /** What a widget hangs from, how far from it, and how large it is. */
 export function PlaceSection({ widget }: { widget: Widget }) {
@@ -21,7 +21,7 @@ export function PlaceSection({ widget }: { widget: Widget }) {
     if (screen) turn(edits.hangWidget(widget.id, next, groundOf(screen)));
   }
   return (
-    <Section title="Place" note={`snaps ${SNAP_MARGIN} px from edges`}>
+    <Section title="Place" note={`snaps ${MARGIN} px from edges`}>
       <FormPart.Provider value={widget.id}>
         <Fields
           schema={Place}
