@@ -123,7 +123,7 @@ function MapScreen({
         onDrag(canceled ? { x: 0, y: 0 } : { x: x * per, y: y * per }, per, last);
       },
     },
-    { target: group, drag: { filterTaps: true, threshold: 3, keys: false } },
+    { target: group, drag: { filterTaps: true, threshold: 3, pointer: { keys: false } } },
   );
   return (
     <g
