@@ -8,6 +8,7 @@ import { APCA_BODY, APCA_LARGE, apcaContrast } from '../colour/apca.ts';
 import type { Backdrop } from '../backdrop/schema.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Screen } from '../desk/sections/screens.ts';
+import { halvesIn } from '../look/half.ts';
 import { halves, type Half } from '../values/roles.ts';
 import { paintOn, type Run } from '../kinds/layout.ts';
 import { surfaceFor } from '../scene/backdrop.ts';
@@ -38,6 +39,8 @@ export interface Judgement {
   /** Where within the box the weakest pixels are. */
   worst: Point;
   half: Half;
+  /** Whether the desk is ever in that half by itself. */
+  isShown: boolean;
   backdrop: string;
   /** Of a rotation, the entry beneath. */
   entry: string | null;
@@ -70,7 +73,10 @@ export function enough({ contrast, needs }: Pick<Judgement, 'contrast' | 'needs'
   return contrast / needs;
 }
 
-/** Every text of a desk with the worst that befalls it, the weakest first. `only` names the one part to look at. */
+/**
+ * Every text of a desk with the worst that befalls it, the weakest first; what befalls it in a half that is never shown
+ * counts apart, and comes after. `only` names the one part to look at.
+ */
 export async function judgeDesk(
   desk: Desk,
   conditions: JudgeConditions,
@@ -78,7 +84,9 @@ export async function judgeDesk(
   only: string | null = null,
 ): Promise<Judgement[]> {
   const worst = new Map<string, Judgement>();
+  const shown = halvesIn(desk.look.half);
   for (const half of halves) {
+    const isShown = shown.includes(half);
     const scene = solve(desk, { ...conditions, half, isAppListOpen: true });
     for (const screen of scene.screens) {
       if (only !== null && !partsOn(screen).some(({ id }) => id === only)) continue;
@@ -92,15 +100,15 @@ export async function judgeDesk(
         };
         const pixels = await pixelsOf(layer.drawn, size);
         for (const judgement of judgeScreen(screen, pixels, density, only)) {
-          const key = `${judgement.part} ${judgement.item ?? ''} ${judgement.text}`;
+          const key = `${judgement.part} ${judgement.item ?? ''} ${judgement.text} ${isShown}`;
           const known = worst.get(key);
-          const found = { ...judgement, half, backdrop: layer.backdrop, entry: layer.entry };
+          const found = { ...judgement, half, isShown, backdrop: layer.backdrop, entry: layer.entry };
           if (!known || enough(found) < enough(known)) worst.set(key, found);
         }
       }
     }
   }
-  return [...worst.values()].sort((a, b) => enough(a) - enough(b));
+  return [...worst.values()].sort((a, b) => Number(b.isShown) - Number(a.isShown) || enough(a) - enough(b));
 }
 
 /** Everything that may lie behind a screen in a half: the backdrop in force, with each entry if it is a rotation. */
@@ -126,7 +134,7 @@ function layersOf(
   }));
 }
 
-type Found = Omit<Judgement, 'half' | 'backdrop' | 'entry'>;
+type Found = Omit<Judgement, 'half' | 'isShown' | 'backdrop' | 'entry'>;
 
 /** Paints surface upon surface over the backdrop (`pixels` is changed), and looks beneath each text once its own is there. */
 function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only: string | null): Found[] {

@@ -103,8 +103,10 @@ describe('judging whether a text can be read', () => {
   });
 
   it('finds the worst of both halves and of every entry of a rotation', async () => {
+    const base = deskWith({ kind: 'bare', shadow: 0 });
     const desk: Desk = {
-      ...deskWith({ kind: 'bare', shadow: 0 }),
+      ...base,
+      look: { ...base.look, half: { by: 'sun' } },
       backdrops: [
         createBackdrop('b', {
           kind: 'rotation',
@@ -135,6 +137,25 @@ describe('judging whether a text can be read', () => {
       },
     };
     expect((await worstOf(light, seeded)).entry).to.equal('entry-2');
+  });
+
+  it('counts apart what is only hard to read in a half that is never shown, and mends what is shown alone', async () => {
+    const base = deskWith({ kind: 'bare', shadow: 0 });
+    const fixed: Desk = { ...base, look: { ...base.look, half: { by: 'choice', half: 'light' } } };
+    const byWorst = async (desk: Desk) =>
+      (await judgeDesk(desk, now, flat([255, 255, 255]))).map(({ half, isShown, contrast: found }) => ({
+        half,
+        isShown,
+        isFine: found >= 4.5,
+      }));
+    // Pale ink on white paper: in the dark half alone.
+    expect(await byWorst({ ...base, look: { ...base.look, half: { by: 'sun' } } })).to.deep.equal([
+      { half: 'dark', isShown: true, isFine: false },
+    ]);
+    expect(await byWorst(fixed)).to.deep.equal([
+      { half: 'light', isShown: true, isFine: true },
+      { half: 'dark', isShown: false, isFine: false },
+    ]);
   });
 
   it('sees a part that lies beneath, and leaves out what does not', async () => {

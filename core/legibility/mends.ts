@@ -54,7 +54,7 @@ interface Way {
 }
 
 /** What is to be mended, and where it lies. */
-type Beneath = Pick<Judgement, 'part' | 'backdrop' | 'screen' | 'worst'>;
+type Beneath = Pick<Judgement, 'isShown' | 'part' | 'backdrop' | 'screen' | 'worst'>;
 
 /** What would make the part of a judgement readable, the least change first; each with the least amount that does. */
 export async function mendsFor(
@@ -66,8 +66,10 @@ export async function mendsFor(
   const found: Mend[] = [];
   for (const way of waysFor(desk, judgement)) {
     const mend = await leastOf(way, async (change) => {
-      const [weakest] = await judgeDesk(mended(desk, { change }), conditions, pixelsOf, judgement.part);
-      return weakest ? enough(weakest) : Infinity;
+      const judged = await judgeDesk(mended(desk, { change }), conditions, pixelsOf, judgement.part);
+      // What is never shown need not be mended with what is.
+      const counting = judged.filter(({ isShown }) => isShown || !judgement.isShown);
+      return Math.min(...counting.map(enough));
     });
     if (mend) found.push(mend);
   }

@@ -1,6 +1,6 @@
 import type { HalfBy } from './schema.ts';
 import type { GeoPlace } from '../values/earth.ts';
-import type { Half } from '../values/roles.ts';
+import { halves, type Half } from '../values/roles.ts';
 import { isSunUp } from '../sources/sun/sun.ts';
 import { wallClock } from '../sources/time/time.ts';
 
@@ -20,6 +20,11 @@ export function halfAt(by: HalfBy, moment: number, place: GeoPlace): Half {
       return isLight ? 'light' : 'dark';
     }
   }
+}
+
+/** The halves that a desk is ever in by itself: a fixed one has one. */
+export function halvesIn(by: HalfBy): readonly Half[] {
+  return by.by === 'choice' ? [by.half] : halves;
 }
 
 function minutes(time: string): number {

@@ -45,7 +45,7 @@ export function Live() {
     <div className="relative h-full overflow-hidden bg-black">
       <main aria-label={name} className="h-full">
         <Actions.Provider value={deskActions}>
-          <Filling key={screen.id} scene={scene} screen={screen} />
+          <Filling key={screen.id} desk={id} scene={scene} screen={screen} />
         </Actions.Provider>
       </main>
       <WayBack id={id} screens={scene.screens} shown={screen} />
@@ -54,7 +54,7 @@ export function Live() {
 }
 
 /** A screen in the middle of the window. Where that has the screen's own size, it is drawn px for px. */
-function Filling({ scene, screen }: { scene: Scene; screen: SceneScreen }) {
+function Filling({ desk, scene, screen }: { desk: string; scene: Scene; screen: SceneScreen }) {
   const window = useWindowSize();
   const { width, height } = screen.rect;
   const scale = Math.min(window.width / width, window.height / height);
@@ -70,7 +70,13 @@ function Filling({ scene, screen }: { scene: Scene; screen: SceneScreen }) {
   );
   return (
     <div className="absolute origin-top-left" style={style}>
-      <ScreenView scene={scene} screen={screen} pictureWidth={width * scale * devicePixelRatio} isInUse />
+      <ScreenView
+        scene={scene}
+        screen={screen}
+        pictureWidth={width * scale * devicePixelRatio}
+        desk={desk}
+        isInUse
+      />
     </div>
   );
 }

@@ -3,6 +3,7 @@ import type { Size } from '../../core/values/geometry.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { SceneBackdrop } from '../../core/scene/scene.ts';
 import { backdropAddress } from '../api/addresses.ts';
+import { lastPicture, rememberPicture } from './last-pictures.ts';
 
 /** What the studio adds to how backdrops are shown: changes under way are painted at once, here in the browser. */
 export interface LivePainting {
@@ -21,33 +22,66 @@ const STAND_IN_WIDTH = 480;
 export const BackdropView = memo(function BackdropView({
   backdrop,
   width,
+  screen,
 }: {
   backdrop: SceneBackdrop;
   /** Device pixels that the screen takes up. */
   width: number;
+  /** Under what the picture behind this screen is remembered, for when it is opened again; null where it is not. */
+  screen: string | null;
 }) {
   return (
     <>
       {backdrop.from && (
-        <Layer key={`${backdrop.id} from`} drawn={backdrop.from.drawn} width={width} opacity={1} />
+        <Layer
+          key="from"
+          id={backdrop.id}
+          drawn={backdrop.from.drawn}
+          width={width}
+          opacity={1}
+          screen={null}
+        />
       )}
-      <Layer key={backdrop.id} drawn={backdrop.drawn} width={width} opacity={backdrop.from?.share ?? 1} />
+      {/* The same layer whatever lies there: one backdrop stays until the next one is here. */}
+      <Layer
+        key="now"
+        id={backdrop.id}
+        drawn={backdrop.drawn}
+        width={width}
+        opacity={backdrop.from?.share ?? 1}
+        screen={screen}
+      />
     </>
   );
 });
 
-function Layer({ drawn, width, opacity }: { drawn: Drawn; width: number; opacity: number }) {
+function Layer({
+  id,
+  drawn,
+  width,
+  opacity,
+  screen,
+}: {
+  id: string;
+  drawn: Drawn;
+  width: number;
+  opacity: number;
+  screen: string | null;
+}) {
   const live = useContext(LivePainting);
   const wanted = live?.isBefore ? { ...drawn, adjust: null } : drawn;
   const address = backdropAddress(wanted, width);
   const mayPaint = wanted.adjust !== null || wanted.source.kind === 'gradient';
   const isHeld = live !== null && live.isTurning && mayPaint;
-  const shown = useLatest(address, isHeld);
-  // The first one may still have to be made; a small one, known from the shelf, stands in for it.
+  const small = width > STAND_IN_WIDTH ? backdropAddress(wanted, STAND_IN_WIDTH) : null;
+  const shown = useLatest({ address, small, of: id, isHeld });
+  // The first one may still have to be made: a small one, known from the shelf, stands in for it, and until that is here
+  // the picture that was last seen there.
   const [standIn] = useState(() =>
-    width > STAND_IN_WIDTH
-      ? `center / 100% 100% url("${backdropAddress(wanted, STAND_IN_WIDTH)}")`
-      : undefined,
+    [small, screen === null ? null : lastPicture(screen)]
+      .filter((one) => one !== null)
+      .map((one) => `center / 100% 100% url("${one}")`)
+      .join(', '),
   );
   return (
     <>
@@ -57,7 +91,8 @@ function Layer({ drawn, width, opacity }: { drawn: Drawn; width: number; opacity
         draggable={false}
         data-backdrop
         className="absolute inset-0 size-full"
-        style={{ opacity, background: standIn }}
+        style={{ opacity, background: standIn || undefined }}
+        onLoad={() => screen !== null && rememberPicture(screen, shown)}
       />
       {live && mayPaint && shown !== address && (
         <Painted live={live} drawn={wanted} width={width} opacity={opacity} />
@@ -66,13 +101,28 @@ function Layer({ drawn, width, opacity }: { drawn: Drawn; width: number; opacity
   );
 }
 
+interface Wanted {
+  address: string;
+  /** A small one that stands in for it; null when it is small itself. */
+  small: string | null;
+  /** Id of the backdrop. */
+  of: string;
+  isHeld: boolean;
+}
+
 /**
  * The newest address whose picture is here. One picture is fetched at a time: while a setting is turned the states in
  * between are passed over.
  */
-function useLatest(address: string, isHeld: boolean): string {
+function useLatest({ address, small, of, isHeld }: Wanted): string {
   const [shown, setShown] = useState(address);
-  const work = useRef({ isBusy: false, wanted: address, here: address, isGone: false });
+  const work = useRef({
+    isBusy: false,
+    wanted: { address, small, of },
+    here: address,
+    hereOf: of,
+    isGone: false,
+  });
   useEffect(() => {
     const state = work.current;
     state.isGone = false;
@@ -81,19 +131,27 @@ function useLatest(address: string, isHeld: boolean): string {
   useEffect(() => {
     const state = work.current;
     if (isHeld) return;
-    state.wanted = address;
+    state.wanted = { address, small, of };
+    const show = (picture: string) => void (state.isGone || setShown(picture));
     async function fetchNewest(): Promise<void> {
       state.isBusy = true;
-      while (state.here !== state.wanted && !state.isGone) {
+      while (state.here !== state.wanted.address && !state.isGone) {
         const next = state.wanted;
-        await loaded(next);
-        state.here = next;
-        if (!state.isGone) setShown(next);
+        const whole = loaded(next.address);
+        // Another backdrop is seen as soon as anything of it is here.
+        if (next.of !== state.hereOf && next.small !== null) {
+          const isSmall = await Promise.race([loaded(next.small).then(() => true), whole.then(() => false)]);
+          if (isSmall) show(next.small);
+        }
+        await whole;
+        state.here = next.address;
+        state.hereOf = next.of;
+        show(next.address);
       }
       state.isBusy = false;
     }
     if (!state.isBusy) void fetchNewest();
-  }, [address, isHeld]);
+  }, [address, small, of, isHeld]);
   return shown;
 }
 

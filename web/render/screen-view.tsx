@@ -12,12 +12,15 @@ export const ScreenView = memo(function ScreenView({
   scene,
   screen,
   pictureWidth,
+  desk = null,
   isInUse = false,
 }: {
   scene: Scene;
   screen: SceneScreen;
   /** Device pixels that the screen takes up where it is shown. */
   pictureWidth: number;
+  /** Id of the desk, where the picture behind the screen is to be remembered. */
+  desk?: string | null;
   isInUse?: boolean;
 }) {
   const { fonts } = scene;
@@ -44,7 +47,11 @@ export const ScreenView = memo(function ScreenView({
         style={style}
         data-screen={screen.id}
       >
-        <BackdropView backdrop={screen.backdrop} width={pictureWidth} />
+        <BackdropView
+          backdrop={screen.backdrop}
+          width={pictureWidth}
+          screen={desk === null ? null : `${desk} ${screen.id}`}
+        />
         {sceneSections.map(({ key }) => {
           const Section = sectionDrawings[key] as FC<{ solved: unknown }>;
           return <Section key={key} solved={screen[key]} />;

@@ -1,13 +1,19 @@
 import { z } from 'zod';
 import { useDesk } from '../session/desk.ts';
 import { useStage } from '../stores/stage.ts';
+import { setStartColour, useStartColour } from './chapters/palette/view.ts';
 import { useView } from '../stores/view.ts';
 
-/** Where somebody was on a desk is kept for it in this browser: chapter, page, screen, and how near. */
+/** Where somebody was on a desk is kept for it in this browser: chapter, page, screen, how near, and what its palettes are drawn from. */
 const KeptView = z.object({
   chapter: z.string().max(40),
   page: z.string().max(40).nullable(),
   screen: z.string().max(200).nullable(),
+  startColour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/)
+    .nullable()
+    .default(null),
   isTogether: z.boolean(),
   near: z
     .object({ scale: z.number().positive(), middle: z.object({ x: z.number(), y: z.number() }) })
@@ -21,7 +27,8 @@ export function keepView(id: string): () => void {
   const text = localStorage.getItem(keyOf(id));
   const kept = text === null ? null : read(text);
   if (kept) {
-    const { chapter, page, screen, ...stage } = kept;
+    const { chapter, page, screen, startColour, ...stage } = kept;
+    setStartColour(startColour);
     useView.setState({ chapter, page, screen });
     useStage.setState(stage);
   }
@@ -30,12 +37,16 @@ export function keepView(id: string): () => void {
     const { chapter, page, screen } = useView.getState();
     const { isTogether, near } = useStage.getState();
     try {
-      localStorage.setItem(keyOf(id), JSON.stringify({ chapter, page, screen, isTogether, near }));
+      const startColour = useStartColour.getState().colour;
+      localStorage.setItem(
+        keyOf(id),
+        JSON.stringify({ chapter, page, screen, startColour, isTogether, near }),
+      );
     } catch {
       // A full storage forgets where one was, nothing else.
     }
   };
-  const stops = [useView.subscribe(keep), useStage.subscribe(keep)];
+  const stops = [useView.subscribe(keep), useStage.subscribe(keep), useStartColour.subscribe(keep)];
   return () => stops.forEach((stop) => stop());
 }
 

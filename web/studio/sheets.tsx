@@ -115,15 +115,15 @@ function Shortcuts() {
 
 function PlaceOnEarth() {
   const place = useDesk((state) => state.history?.present.place);
-  const edit = useDesk((state) => state.edit);
+  const { turn, endGesture } = useDesk.getState();
   if (!place) return null;
   return (
     <div className="grid gap-1.5">
       <Fields
         schema={GeoPlace}
         values={place}
-        onTurn={(change) => edit(edits.setPlaceOnEarth({ ...place, ...change }))}
-        onEnd={() => {}}
+        onTurn={(change) => turn(edits.setPlaceOnEarth({ ...place, ...change }))}
+        onEnd={endGesture}
       />
     </div>
   );

@@ -1,12 +1,15 @@
 import clsx from 'clsx';
 import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { afterPress } from './after-press.ts';
 import { box } from './box.ts';
 
 export interface NumberFieldProps {
   label: string;
   value: number;
   onChange: (value: number) => void;
+  /** A step by an arrow or the wheel, one of several that belong together; a change where it is absent. */
+  onStep?: (value: number) => void;
   min?: number;
   max?: number;
   step?: number;
@@ -80,7 +83,7 @@ export function NumberField(props: NumberFieldProps) {
 }
 
 /** Steps follow one another faster than the value comes back: each goes on from the one before. */
-function useSteps({ value, onChange, ...range }: NumberFieldProps) {
+function useSteps({ value, onChange, onStep = onChange, ...range }: NumberFieldProps) {
   const asked = useRef<number | null>(null);
   useEffect(() => {
     if (value === asked.current) asked.current = null;
@@ -88,7 +91,7 @@ function useSteps({ value, onChange, ...range }: NumberFieldProps) {
   return {
     by(step: number): void {
       asked.current = within(range, (asked.current ?? value) + step);
-      onChange(asked.current);
+      onStep(asked.current);
     },
     rest: () => (asked.current = null),
   };
@@ -125,7 +128,7 @@ function useTyped({ onChange, onError, ...range }: NumberFieldProps, shown: stri
 
   function say(sentence: string | null): void {
     setWrong(sentence !== null);
-    onError?.(sentence);
+    afterPress(() => onError?.(sentence));
   }
   function giveUp(): void {
     setText(null);
@@ -218,6 +221,7 @@ export function SliderField(props: SliderFieldProps) {
         className="max-w-[68px]"
         step={step}
         decimals={decimals}
+        onStep={onTurn}
         onChange={(next) => {
           onTurn(next);
           onEnd();

@@ -1,5 +1,6 @@
 import clsx from 'clsx';
 import { useId, useState } from 'react';
+import { afterPress } from './after-press.ts';
 import { box } from './box.ts';
 
 /**
@@ -34,7 +35,7 @@ export function TextField({
 
   function say(sentence: string | null): void {
     setWrong(sentence !== null);
-    onError?.(sentence);
+    afterPress(() => onError?.(sentence));
   }
   function giveUp(): void {
     setText(null);

@@ -74,6 +74,15 @@ import {
   IconWifiOff,
   IconWorld,
   IconWorldFilled,
+  IconBookFilled,
+  IconIdFilled,
+  IconMapPinFilled,
+  IconPaletteFilled,
+  IconDiscFilled,
+  IconBriefcaseFilled,
+  IconSquareChevronRightFilled,
+  IconDropletsFilled,
+  IconDeviceSpeakerFilled,
   type Icon,
 } from '@tabler/icons-react';
 import type { IconName } from '../../../core/icons/names.ts';
@@ -130,8 +139,17 @@ const line: Record<IconName, Icon> = {
   'drive-harddisk': IconDatabase,
 };
 
-/** Where it has no filled form, the line stands in. */
+/** What encloses no area has no filled form: its line stands in, as heavy. */
 const filled: Partial<Record<IconName, Icon>> = {
+  'audio-volume-high': IconDeviceSpeakerFilled,
+  'weather-showers': IconDropletsFilled,
+  'utilities-terminal': IconSquareChevronRightFilled,
+  'applications-utilities': IconBriefcaseFilled,
+  'applications-multimedia': IconDiscFilled,
+  'applications-graphics': IconPaletteFilled,
+  'applications-maps': IconMapPinFilled,
+  'x-office-address-book': IconIdFilled,
+  'x-office-document': IconBookFilled,
   'application-x-executable': IconAppWindowFilled,
   'view-app-grid': IconLayoutGridFilled,
   'system-search': IconSearchFilled,
@@ -168,7 +186,13 @@ const filled: Partial<Record<IconName, Icon>> = {
   'drive-harddisk': IconDatabaseFilled,
 };
 
+const HEAVY = 2.8;
+
 export default function SlateIcon({ name, size, style }: IconDrawing) {
-  const Drawn = (style === 'filled' ? filled[name] : undefined) ?? line[name];
-  return <Drawn size={size} stroke={size > 28 ? 1.6 : 1.9} aria-hidden />;
+  if (style !== 'filled') {
+    const Drawn = line[name];
+    return <Drawn size={size} stroke={size > 28 ? 1.6 : 1.9} aria-hidden />;
+  }
+  const Drawn = filled[name] ?? line[name];
+  return <Drawn size={size} stroke={HEAVY} aria-hidden />;
 }

@@ -1,11 +1,12 @@
 import { ChevronLeft } from 'lucide-react';
-import { Fragment, Suspense, useDeferredValue, useLayoutEffect, useRef } from 'react';
+import { Fragment, Suspense, useDeferredValue, useEffect, useLayoutEffect, useRef } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
 import { Quiet } from '../../render/quiet-card.tsx';
 import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import type { Chapter, Crumb, Inside, Where } from '../chapters/chapter.ts';
+import { goBack, keepTrail, useTrail, type Spot } from './trail.ts';
 import { NextStep } from './next-step.tsx';
 import { chapterOf, chapters } from '../chapters/list.ts';
 
@@ -21,6 +22,8 @@ export function Column() {
   const selection = useDeferredValue(chosen);
   const desk = useDeferredValue(useDesk((state) => state.history?.present));
   const aside = useRef<HTMLElement>(null);
+  const past = useTrail((state) => state.past);
+  useEffect(keepTrail, []);
   const place = [chapter.id, page, spot, ...selection].join(' ');
   // Every page is read from its top.
   useLayoutEffect(() => {
@@ -40,7 +43,10 @@ export function Column() {
   }, [place, chosen]);
   if (!desk) return null;
   const { owner, inside } = whereIs(desk, chapter, { selection, page, spot });
-  const title = inside?.title ?? (page !== null ? lookUp(owner.pages, page) : undefined) ?? owner.title;
+  const title = titleOf(owner, inside, page);
+  const back = past.at(-1);
+  // Where one came from, wherever what is open belongs.
+  const from = back && { title: titleAt(desk, back), go: () => goBack(back) };
   const crumbs = title === owner.title ? [] : [crumbOf(owner), ...(inside?.crumbs ?? [])];
   return (
     <aside
@@ -49,7 +55,7 @@ export function Column() {
       className="min-h-0 scroll-pt-24 overflow-y-auto overflow-x-hidden border-r border-pit bg-velvet px-[18px] pb-8"
     >
       <header className="sticky top-0 z-20 -mx-[18px] mb-1 bg-velvet px-[18px] pb-3 pt-4">
-        <Crumbs crumbs={crumbs} />
+        <Crumbs crumbs={crumbs} from={from} />
         <h2
           ref={heading}
           tabIndex={-1}
@@ -79,6 +85,15 @@ function whereIs(desk: Desk, open: Chapter, where: Where): { owner: Chapter; ins
   return { owner: open, inside: open.inside?.(desk, { ...where, selection: [] }) ?? null };
 }
 
+function titleOf(owner: Chapter, inside: Inside | null, page: string | null): string {
+  return inside?.title ?? (page !== null ? lookUp(owner.pages, page) : undefined) ?? owner.title;
+}
+
+function titleAt(desk: Desk, spot: Spot): string {
+  const { owner, inside } = whereIs(desk, chapterOf(spot.chapter), spot);
+  return titleOf(owner, inside, spot.page);
+}
+
 function BrokenPage({ error }: { error: Error }) {
   return (
     <p role="alert" data-quiet className="rounded-lg bg-pit p-3 text-dust">
@@ -91,8 +106,8 @@ function crumbOf({ id, title }: Chapter): Crumb {
   return { title, go: () => useView.getState().goToChapter(id) };
 }
 
-function Crumbs({ crumbs }: { crumbs: readonly Crumb[] }) {
-  const last = crumbs.at(-1);
+function Crumbs({ crumbs, from }: { crumbs: readonly Crumb[]; from: Crumb | undefined }) {
+  const last = crumbs.length > 0 ? (from ?? crumbs.at(-1)) : undefined;
   if (!last) return null;
   return (
     <nav aria-label="Crumbs" className="mb-1.5 flex items-center gap-1.5 text-dust">

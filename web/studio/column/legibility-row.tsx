@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import { halvesIn } from '../../../core/look/half.ts';
 import { enough } from '../../../core/legibility/judge.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useJudging, useLegibility } from '../../stores/legibility.ts';
@@ -9,6 +10,7 @@ import { Row } from '../../ui/section.tsx';
 export function LegibilityRow({ part }: { part: string }) {
   useJudging();
   const worst = useLegibility((state) => state.judgements?.find((one) => one.part === part));
+  const halves = useDesk(({ history }) => (history ? halvesIn(history.present.look.half).length : 1));
   const isKnown = useLegibility((state) => state.judgements !== null);
   const over = useDesk(({ history }) => {
     const source = history?.present.backdrops.find(({ id }) => id === worst?.backdrop)?.source;
@@ -28,7 +30,7 @@ export function LegibilityRow({ part }: { part: string }) {
               {enough(worst) < 1 ? 'Hard to read' : 'Reads well'}
             </span>
             <span className="truncate text-dust">
-              {worst.contrast.toFixed(1)}:1, worst of {2 * over}
+              {worst.contrast.toFixed(1)}:1, worst of {halves * over}
             </span>
           </>
         ) : (

@@ -76,7 +76,13 @@ function figureProps(props: ControlProps) {
 
 const Figure: FC<ControlProps> = (props) => {
   const { written, ...rest } = figureProps(props);
-  return <NumberField {...rest} onChange={(number) => taking(props)(written(number))} />;
+  return (
+    <NumberField
+      {...rest}
+      onStep={(number) => props.onTurn(written(number))}
+      onChange={(number) => taking(props)(written(number))}
+    />
+  );
 };
 
 const SliderControl: FC<ControlProps> = (props) => {

@@ -14,13 +14,15 @@ interface RecordRowsProps {
   entries: readonly (Values & { id: string; name: string })[];
   /** The widths of a row's fields, as grid tracks. */
   columns: string;
-  onSet: (id: string, change: Record<string, unknown>) => void;
+  /** A turn of a change under way, which onEnd ends. */
+  onTurn: (id: string, change: Record<string, unknown>) => void;
+  onEnd: () => void;
   onAdd: () => void;
   onRemove: (id: string) => void;
 }
 
 /** A list of named records as a table: a row each, their fields side by side, and one more by a press. */
-export function RecordRows({ list, one, entries, columns, onSet, onAdd, onRemove }: RecordRowsProps) {
+export function RecordRows({ list, one, entries, columns, onTurn, onEnd, onAdd, onRemove }: RecordRowsProps) {
   const [error, setError] = useState<string | null>(null);
   const { least, most } = lengthsOf(list);
   const fields = fieldsOf(list.element);
@@ -47,7 +49,8 @@ export function RecordRows({ list, one, entries, columns, onSet, onAdd, onRemove
                 label={labelOf(shape, key, one, entry.name, index)}
                 shape={shape}
                 value={lookUp(entry, key)}
-                onTake={(value) => onSet(entry.id, { [key]: value })}
+                onTurn={(value) => onTurn(entry.id, { [key]: value })}
+                onEnd={onEnd}
                 onError={setError}
               />
             ))}
@@ -83,13 +86,15 @@ function Cell({
   label,
   shape,
   value,
-  onTake,
+  onTurn,
+  onEnd,
   onError,
 }: {
   label: string;
   shape: FieldShape;
   value: unknown;
-  onTake: (value: unknown) => void;
+  onTurn: (value: unknown) => void;
+  onEnd: () => void;
   onError: (sentence: string | null) => void;
 }) {
   const control = controlOf(shape);
@@ -101,8 +106,8 @@ function Cell({
         label={label}
         shape={shape}
         value={value}
-        onTurn={(next) => onTake(typeof next === 'string' ? next.trim() : next)}
-        onEnd={() => {}}
+        onTurn={(next) => onTurn(typeof next === 'string' ? next.trim() : next)}
+        onEnd={onEnd}
         onError={onError}
       />
     </div>

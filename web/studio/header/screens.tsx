@@ -16,7 +16,7 @@ const moved = (id: string, to: Point) => named('Move screen', edits.setScreen(id
 export function ScreensSheet() {
   const screens = useDesk((state) => state.history?.present.screens) ?? [];
   const current = useScreenInView();
-  const { edit, turn } = useDesk.getState();
+  const { edit, turn, endGesture } = useDesk.getState();
 
   function add() {
     const screen: Screen = {
@@ -51,7 +51,8 @@ export function ScreensSheet() {
         one="Screen"
         entries={screens}
         columns="1.6fr 1fr 1fr .8fr 1fr 1fr"
-        onSet={(id, change) => edit(edits.setScreen(id, change))}
+        onTurn={(id, change) => turn(edits.setScreen(id, change))}
+        onEnd={endGesture}
         onAdd={add}
         onRemove={remove}
       />

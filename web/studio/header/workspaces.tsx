@@ -8,14 +8,15 @@ import { RecordRows } from '../form/record-rows.tsx';
 /** The workspaces of a desk: their number and their names. */
 export function WorkspacesSheet() {
   const workspaces = useDesk((state) => state.history?.present.workspaces) ?? [];
-  const edit = useDesk((state) => state.edit);
+  const { edit, turn, endGesture } = useDesk.getState();
   return (
     <RecordRows
       list={Workspaces}
       one="Workspace"
       entries={workspaces}
       columns="minmax(0, 1fr)"
-      onSet={(id, { name }) => edit(edits.renameWorkspace(id, String(name)))}
+      onTurn={(id, { name }) => turn(edits.renameWorkspace(id, String(name)))}
+      onEnd={endGesture}
       onAdd={() => edit(edits.addWorkspace(nanoid(8), `Workspace ${workspaces.length + 1}`))}
       onRemove={(id) => edit(named('Remove workspace', edits.remove([id])))}
     />

@@ -1,7 +1,10 @@
 import { overlaps, type Rect } from '../../../core/values/geometry.ts';
+import { halvesIn } from '../../../core/look/half.ts';
 import { enough, type Judgement } from '../../../core/legibility/judge.ts';
 import { partsOn } from '../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useHalf } from '../../session/scene.ts';
 import { useJudging, useLegibility } from '../../stores/legibility.ts';
 
 /** Tints each text by how well it can be read; a ring marks where the weakest pixels are. */
@@ -9,8 +12,10 @@ export function LegibilityLayer({ screen, scale }: { screen: SceneScreen; scale:
   useJudging();
   // What is judged but not open, such as the app list, has no text on the stage to be tinted.
   const shown = new Set(partsOn(screen).map(({ id }) => id));
+  // What a half that is only looked at would be like is told while it is looked at.
+  const isSeen = useSeenHalf();
   const judgements = (useLegibility((state) => state.judgements) ?? []).filter(
-    (one) => one.screen === screen.id && shown.has(one.part),
+    (one) => one.screen === screen.id && shown.has(one.part) && isSeen(one),
   );
   const labelled = withLabels(judgements, scale);
   return (
@@ -25,6 +30,13 @@ export function LegibilityLayer({ screen, scale }: { screen: SceneScreen; scale:
       ))}
     </div>
   );
+}
+
+function useSeenHalf(): (judgement: Judgement) => boolean {
+  const by = useDesk(({ history }) => history?.present.look.half);
+  const half = useHalf();
+  const isSeenShown = by ? halvesIn(by).includes(half) : true;
+  return ({ isShown }) => isShown === isSeenShown;
 }
 
 const LABEL = { width: 38, height: 16 };

@@ -233,6 +233,7 @@ function useSharpness(frame: RefObject<HTMLElement | null>, scale: number): void
 function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: boolean }) {
   const isTurning = useDesk(({ history }) => history?.gesture?.isOnlyShown === false);
   const isBefore = useBackdropView((state) => state.isBefore);
+  const desk = useDesk(({ history }) => history?.present.id ?? null);
   const painting = useMemo(() => ({ paint: paintBackdrop, isTurning, isBefore }), [isTurning, isBefore]);
   return (
     <div
@@ -245,6 +246,7 @@ function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: 
             scene={scene}
             screen={screen}
             pictureWidth={screen.rect.width * Math.min(scale, MOST_PICTURE) * devicePixelRatio}
+            desk={desk}
             isInUse={isInUse}
           />
         </LivePainting.Provider>

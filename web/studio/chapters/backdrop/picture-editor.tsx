@@ -143,11 +143,15 @@ function Focal({ edited, picture }: { edited: EditedSource; picture: Picture }) 
 }
 
 /** Takes a picture from this machine into a source. */
-export function ChoosePicture({ edited: { source, set } }: { edited: EditedSource }) {
+export function ChoosePicture({
+  edited: { source, set },
+}: {
+  edited: Partial<EditedSource> & Pick<EditedSource, 'set'>;
+}) {
   return (
     <Fields
       schema={Picture}
-      values={{ ...source }}
+      values={source ? { ...source } : {}}
       only={['picture']}
       onTurn={({ picture, name }) => set('Backdrop', createPicture(String(picture), String(name)))}
       onEnd={() => undefined}

@@ -22,7 +22,7 @@ import { useHalfRoles } from '../../../session/scene.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
-import { KindChoice } from './source-editor.tsx';
+import { KindChoice, NoPictureYet, useAsking } from './source-editor.tsx';
 
 export function titleOfSource(source: PlainSource): string {
   switch (source.kind) {
@@ -42,9 +42,21 @@ export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rot
     edit(named(label, edits.setSource(backdrop.id, { ...rotation, ...change })));
   const add = (source: PlainSource) => edit(edits.addEntry(backdrop.id, { id: nanoid(8), source }));
   const used = rotation.entries.flatMap(({ source }) => (source.kind === 'motif' ? [source.motif] : []));
+  const asking = useAsking('rotation');
+  if (asking.isAsking) {
+    const become = {
+      set: (label: string, next: PlainSource) => edit(named(label, edits.setSource(backdrop.id, next))),
+    };
+    return (
+      <div className="mt-4 grid gap-3">
+        <KindChoice backdrop={backdrop} {...asking} />
+        <NoPictureYet edited={become} />
+      </div>
+    );
+  }
   return (
     <div className="mt-4 grid gap-3">
-      <KindChoice backdrop={backdrop} />
+      <KindChoice backdrop={backdrop} {...asking} />
       <Section title="In turn" note="drag, or arrows on the grip">
         <Entries backdrop={backdrop} rotation={rotation} onOrder={(entries) => set('Reorder', { entries })} />
         <div className="mt-1 flex gap-2">

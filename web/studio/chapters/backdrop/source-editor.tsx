@@ -4,8 +4,10 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { nanoid } from 'nanoid';
+import { useState } from 'react';
 import { useDesk } from '../../../session/desk.ts';
 import { choosePicture } from '../../pictures.ts';
+import { Section } from '../../../ui/section.tsx';
 import { Segmented } from '../../../ui/choice.tsx';
 import { GradientEditor } from './gradient-editor.tsx';
 import { ChoosePicture, PictureEditor } from './picture-editor.tsx';
@@ -38,22 +40,31 @@ export function KindChoice({
   backdrop,
   isEntry,
   edited,
+  isAsking,
+  onAsk,
 }: {
   backdrop: Backdrop;
   isEntry?: boolean;
   edited?: EditedSource;
+  /** A picture is asked for and not there yet. */
+  isAsking: boolean;
+  onAsk: (isAsking: boolean) => void;
 }) {
   const { edit } = useDesk.getState();
   const { source } = backdrop;
   const plain = edited?.source ?? (source.kind === 'rotation' ? source.entries[0]?.source : source);
 
   function choose(kind: Kind) {
+    onAsk(kind === 'picture');
     if (kind === 'picture') {
+      // Where none is chosen now, the column says how one gets here.
       choosePicture((picture) =>
         edited ? edited.set('Backdrop', picture) : edit(edits.setSource(backdrop.id, picture)),
       );
       return;
     }
+    // What it was stays where a picture was asked for in vain.
+    if (kind === (isEntry ? plain?.kind : source.kind)) return;
     if (kind === 'rotation') {
       const entries = plain ? [{ id: nanoid(8), source: plain }] : [];
       edit(
@@ -77,10 +88,27 @@ export function KindChoice({
   return (
     <Segmented
       label="Kind of backdrop"
-      value={isEntry ? (plain?.kind ?? null) : source.kind}
+      value={isAsking ? 'picture' : isEntry ? (plain?.kind ?? null) : source.kind}
       choices={isEntry ? kinds.slice(0, 3) : kinds}
       onChange={choose}
     />
+  );
+}
+
+/** Whether a picture is asked for and not there yet: until it comes, or another kind is chosen. */
+export function useAsking(kind: Kind): { isAsking: boolean; onAsk: (isAsking: boolean) => void } {
+  const [asked, setAsked] = useState<Kind | null>(null);
+  // Asked while another kind lay there.
+  return { isAsking: asked === kind && kind !== 'picture', onAsk: (is) => setAsked(is ? kind : null) };
+}
+
+/** What to do where a picture was asked for and none was chosen. */
+export function NoPictureYet({ edited }: { edited: Pick<EditedSource, 'set'> }) {
+  return (
+    <Section title="No picture yet">
+      <p className="text-dust">What lies there stays until one is here.</p>
+      <ChoosePicture edited={edited} />
+    </Section>
   );
 }
 
@@ -95,9 +123,18 @@ export function SourceEditor({
   isEntry?: boolean;
 }) {
   const { source } = edited;
+  const asking = useAsking(source.kind);
+  if (asking.isAsking) {
+    return (
+      <div className="mt-4 grid gap-3 first:mt-0">
+        <KindChoice backdrop={backdrop} edited={edited} isEntry={isEntry} {...asking} />
+        <NoPictureYet edited={edited} />
+      </div>
+    );
+  }
   return (
     <div className="mt-4 grid gap-3 first:mt-0">
-      <KindChoice backdrop={backdrop} edited={edited} isEntry={isEntry} />
+      <KindChoice backdrop={backdrop} edited={edited} isEntry={isEntry} {...asking} />
       {source.kind === 'motif' && <MotifEditor edited={edited} motif={source} />}
       {source.kind === 'gradient' && <GradientEditor edited={edited} gradient={source} />}
       {source.kind === 'picture' && <PictureEditor edited={edited} picture={source} />}

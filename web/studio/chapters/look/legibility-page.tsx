@@ -25,6 +25,9 @@ export function WorstNote() {
   );
 }
 
+/** Of each half, the weakest that are listed. */
+const MOST_ROWS = 40;
+
 /** Every text of the desk against the pixels beneath it, the weakest first. */
 export function LegibilityPage() {
   useJudging();
@@ -33,7 +36,21 @@ export function LegibilityPage() {
   const isBusy = useLegibility((state) => state.isBusy);
   const shows = useLegibilityShown(({ isShown }) => isShown);
   const [chosen, setChosen] = useState<string | null>(null);
-  const weak = judgements?.filter((one) => enough(one) < 1) ?? [];
+  const half = useDesk((state) => state.history?.present.look.half);
+  const shown = judgements?.filter(({ isShown }) => isShown) ?? [];
+  const unshown = judgements?.filter(({ isShown }) => !isShown) ?? [];
+  const weak = shown.filter((one) => enough(one) < 1);
+  const row = (one: Judgement) => {
+    const key = keyOf(one);
+    return (
+      <JudgementRow
+        key={key}
+        judgement={one}
+        isOpen={chosen === key}
+        onOpen={() => setChosen(chosen === key ? null : key)}
+      />
+    );
+  };
   return (
     <>
       <SwitchField label="On the stage" value={shows} onChange={(isOn) => showLegibility(isOn)} />
@@ -48,40 +65,42 @@ export function LegibilityPage() {
             ? 'Looking…'
             : weak.length === 0
               ? 'Every text can be read'
-              : `${weak.length} of ${judgements.length} hard to read`
+              : `${weak.length} of ${shown.length} hard to read`
         }
         note={<span aria-busy={isBusy}>{isBusy ? 'looking again…' : 'weakest twentieth'}</span>}
       >
         {judgements?.length === 0 && <p className="text-dust">There is no text on the desk.</p>}
-        {judgements?.slice(0, 40).map((one) => {
-          const key = keyOf(one);
-          return (
-            <JudgementRow
-              key={key}
-              judgement={one}
-              isOpen={chosen === key}
-              onOpen={() => setChosen(chosen === key ? null : key)}
-            />
-          );
-        })}
+        {shown.slice(0, MOST_ROWS).map(row)}
       </Section>
+      {unshown.length > 0 && (
+        <Section
+          title={`In the ${unshown[0]?.half} half`}
+          note={`${unshown.filter((one) => enough(one) < 1).length} of ${unshown.length} hard to read`}
+        >
+          <p className="mb-1 text-[12px] text-dust">
+            The desk is never in this half by itself: it is fixed to the other one, under Look.
+          </p>
+          {unshown.slice(0, MOST_ROWS).map(row)}
+        </Section>
+      )}
       <p className="mt-3 text-[12px] text-dust">
-        Measured over every backdrop of a rotation and in both halves, with the finish laid over the pixels.
+        Measured over every backdrop of a rotation{half?.by === 'choice' ? '' : ' and in both halves'}, with
+        the finish laid over the pixels.
       </p>
     </>
   );
 }
 
-/** `clock (serif), dark` */
+/** `clock (serif), in the dark half` */
 function whereIs({ part, half }: Judgement): string {
   const desk = presentDesk();
   const found = desk && partOf(desk, part);
   const name = part === APP_LIST ? 'the app list' : found ? nameOfPart(found) : 'a part';
-  return `${name.replace(/^the /, '')}, ${half}`;
+  return `${name.replace(/^the /, '')}, in the ${half} half`;
 }
 
-function keyOf({ part, item, text }: Judgement): string {
-  return `${part} ${item ?? ''} ${text}`;
+function keyOf({ part, item, text, isShown }: Judgement): string {
+  return `${part} ${item ?? ''} ${text} ${isShown}`;
 }
 
 function JudgementRow({
@@ -104,7 +123,7 @@ function JudgementRow({
       >
         <span className="min-w-0 flex-1 py-0.5" title={judgement.text}>
           <span className="block truncate">{judgement.text}</span>
-          <span className="block truncate text-[12px] text-dust">{whereIs(judgement)}</span>
+          <span className="block text-[12px] leading-snug text-dust">{whereIs(judgement)}</span>
         </span>
         <span className={clsx('shrink-0 font-mono text-[12px]', isFine ? 'text-moss' : 'text-rust')}>
           {judgement.contrast.toFixed(1)}:1

@@ -7,6 +7,7 @@ import type { Swatch } from '../../../../core/colour/extract.ts';
 import { drawRoles, schemeNames, schemes, type SchemeName } from '../../../../core/colour/scheme.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { roles as roleNames, type Role } from '../../../../core/values/roles.ts';
+import { setStartColour, useStartColour } from './view.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
@@ -18,7 +19,8 @@ import { coloursOf } from '../../../workers/pixels.ts';
 /** Where a palette starts: the backdrop's colours, or one of one's own. */
 export function Draw({ drawn }: { drawn: Drawn }) {
   const { swatches, failure } = useSwatches(drawn);
-  const [seed, setSeed] = useState<string | null>(null);
+  const seed = useStartColour((state) => state.colour);
+  const setSeed = setStartColour;
   const start = useMemo(() => (seed ? [{ colour: seed, share: 1 }] : swatches), [seed, swatches]);
   const pick = () => useView.getState().pick({ title: 'The colour to start from', take: setSeed });
   return (

@@ -35,14 +35,14 @@ export function RoleRow({ role, half, look }: RoleProps) {
   const title = roleTitles[role];
   const isHeld = look.held.includes(role);
   return (
-    <div className={clsx('rounded-lg', isOpen && 'bg-nap/60 pb-2')} data-role={role}>
-      <div className="flex h-8 items-center gap-2">
+    <div className={clsx('rounded-lg', isOpen && '-mx-2 bg-nap/60 px-2 pb-2')} data-role={role}>
+      <div className="flex h-8 items-center gap-2.5">
         <button
           type="button"
           aria-expanded={isOpen}
           aria-label={`${title}: what it is made of`}
           onClick={() => setOpen(!isOpen)}
-          className="flex h-full w-[92px] items-center gap-1 rounded-lg px-1 text-left text-dust hover:text-chalk"
+          className="flex h-full w-[92px] shrink-0 items-center gap-1 rounded-lg text-left text-dust hover:text-chalk"
         >
           <ChevronDown size={13} className={clsx('shrink-0 transition-transform', !isOpen && '-rotate-90')} />
           <span className="truncate">{title}</span>
@@ -107,7 +107,7 @@ function Making({ role, half, look }: RoleProps) {
   const colours = resolveRoles(values);
   const others = roleNames.filter((other) => other !== role && mayStepFrom(role, other, values));
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)] gap-1 px-2 pt-1">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-1 pt-1">
       <Row label="Made of">
         <SelectField
           label={`What ${title.toLowerCase()} is made of`}

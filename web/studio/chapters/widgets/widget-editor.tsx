@@ -69,7 +69,7 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
         type="button"
         aria-expanded={isOpen}
         onClick={() => setOpen(!isOpen)}
-        className="flex h-9 w-full items-center gap-2 rounded-lg bg-pit px-2.5 text-left hover:outline hover:outline-seam"
+        className="flex h-9 w-full items-center gap-2.5 rounded-lg bg-pit px-2.5 text-left hover:outline hover:outline-seam"
       >
         <span className="w-[82px] shrink-0 text-dust">Face</span>
         <span className="min-w-0 flex-1 truncate">{now?.title}</span>

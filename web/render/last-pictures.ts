@@ -1,0 +1,32 @@
+import { z } from 'zod';
+
+const KEY = 'velvet-ledge:behind';
+/** Of how many screens the last picture is known. */
+const MOST = 40;
+const MOST_ADDRESS = 4000;
+const Known = z
+  .array(z.tuple([z.string().max(300), z.string().max(MOST_ADDRESS).startsWith('/api/')]))
+  .max(MOST);
+
+function known(): [string, string][] {
+  try {
+    return Known.safeParse(JSON.parse(localStorage.getItem(KEY) ?? '[]')).data ?? [];
+  } catch {
+    return [];
+  }
+}
+
+/** The address of the picture that was last seen whole behind a screen, in this window or another; null when none was. */
+export function lastPicture(screen: string): string | null {
+  return known().find(([name]) => name === screen)?.[1] ?? null;
+}
+
+export function rememberPicture(screen: string, address: string): void {
+  if (address.length > MOST_ADDRESS) return;
+  const others = known().filter(([name]) => name !== screen);
+  try {
+    localStorage.setItem(KEY, JSON.stringify([[screen, address], ...others].slice(0, MOST)));
+  } catch {
+    // A full storage forgets a picture, nothing else.
+  }
+}
