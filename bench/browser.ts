@@ -159,6 +159,10 @@ async function dragAmongMany(page: Page, address: string): Promise<{ share: numb
 async function legibilityAfterChange(page: Page, address: string): Promise<number> {
   await page.goto(`${address}/desk/dawn-count`);
   await page.getByRole('button', { name: 'Look', exact: true }).click();
+  await page.getByRole('button', { name: /^Finish/ }).click();
+  await page.getByRole('textbox', { name: 'Sheerness, exact' }).fill('60');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Back to Look' }).click();
   await page.getByRole('button', { name: /^Legibility/ }).click();
   await page.locator('[data-judged]').first().waitFor();
   await page.getByRole('switch', { name: 'On the stage' }).click();
@@ -167,7 +171,7 @@ async function legibilityAfterChange(page: Page, address: string): Promise<numbe
     await page.locator('[aria-busy="false"]').waitFor();
     // Undo and redo are changes of the desk like any other.
     const spent = await page.evaluate(
-      (keys) =>
+      (key) =>
         new Promise<number>((done) => {
           const busy = document.querySelector('[aria-busy]');
           let wasBusy = false;
@@ -180,9 +184,9 @@ async function legibilityAfterChange(page: Page, address: string): Promise<numbe
             }
             wasBusy ||= isBusy;
           }).observe(busy as Element, { attributes: true });
-          document.dispatchEvent(new KeyboardEvent('keydown', { key: keys, shiftKey: true, bubbles: true }));
+          document.dispatchEvent(new KeyboardEvent('keydown', { key, ctrlKey: true, bubbles: true }));
         }),
-      'D',
+      round % 2 === 0 ? 'z' : 'y',
     );
     times.push(spent);
   }

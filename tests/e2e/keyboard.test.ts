@@ -66,8 +66,7 @@ withApp('by the keyboard alone', ({ server, open }) => {
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Clock', exact: true, level: 2 }).waitFor();
     await page.keyboard.press('Delete');
-    console.log(await page.evaluate(() => document.activeElement?.outerHTML.slice(0, 300)));
-    await page.locator('aside h2:focus').waitFor();
+    await page.locator('aside h2:focus', { hasText: 'Widgets' }).waitFor();
     await page.keyboard.press('Tab');
     expect(await focused(page)).to.match(/^Add clock/);
     // Regions one after another, and back to where one was in each.

@@ -1,14 +1,14 @@
 import { ChevronLeft } from 'lucide-react';
 import { Fragment, Suspense, useDeferredValue, useEffect, useLayoutEffect, useRef } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
-import { lookUp } from '../../../core/values/look-up.ts';
 import { Quiet } from '../../render/quiet-card.tsx';
 import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
-import type { Chapter, Crumb, Inside, Where } from '../chapters/chapter.ts';
+import type { Chapter, Crumb } from '../chapters/chapter.ts';
 import { goBack, keepTrail, useTrail, type Spot } from './trail.ts';
 import { NextStep } from './next-step.tsx';
-import { chapterOf, chapters } from '../chapters/list.ts';
+import { chapterOf } from '../chapters/list.ts';
+import { titleOf, whereIs } from './where.ts';
 
 const REST_MS = 80;
 
@@ -72,21 +72,6 @@ export function Column() {
       </Quiet>
     </aside>
   );
-}
-
-/** What is selected belongs to a chapter, whichever is open; otherwise it is the open one. */
-function whereIs(desk: Desk, open: Chapter, where: Where): { owner: Chapter; inside: Inside | null } {
-  if (where.selection.length > 0) {
-    for (const owner of chapters) {
-      const inside = owner.inside?.(desk, where);
-      if (inside?.body) return { owner, inside };
-    }
-  }
-  return { owner: open, inside: open.inside?.(desk, { ...where, selection: [] }) ?? null };
-}
-
-function titleOf(owner: Chapter, inside: Inside | null, page: string | null): string {
-  return inside?.title ?? (page !== null ? lookUp(owner.pages, page) : undefined) ?? owner.title;
 }
 
 function titleAt(desk: Desk, spot: Spot): string {

@@ -10,7 +10,10 @@ const at = (chapter: string, ...selection: string[]): Spot => ({
 const walk = (...spots: Spot[]) =>
   spots
     .slice(1)
-    .reduce<readonly Spot[]>((past, next, index) => pastAfter(past, spots[index] as Spot, next), []);
+    .reduce<readonly Spot[]>(
+      (past, next, index) => pastAfter(past, spots[index] as Spot, next, next.chapter !== 'edges'),
+      [],
+    );
 
 describe('the way back through the column', () => {
   it('leads to where one came from, whatever it belongs to', () => {
@@ -26,6 +29,10 @@ describe('the way back through the column', () => {
       walk(at('backdrop'), at('widgets', 'one'), at('widgets', 'two'), at('widgets', 'one', 'two')),
     ).to.deep.equal([at('backdrop')]);
     expect(walk(at('backdrop'), at('widgets', 'one'), at('edges', 'dock'))).to.have.length(2);
+    // An item is deeper than its edge.
+    expect(walk(at('edges'), at('edges', 'dock'), at('edges', 'item')).at(-1)).to.deep.equal(
+      at('edges', 'dock'),
+    );
   });
 
   it('is shorter again once one is back, however one got there, and never grows beyond its bound', () => {

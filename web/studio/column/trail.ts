@@ -1,6 +1,9 @@
 import { create } from 'zustand';
 import { useView } from '../../stores/view.ts';
+import { presentDesk } from '../../session/desk.ts';
 import type { Where } from '../chapters/chapter.ts';
+import { chapterOf } from '../chapters/list.ts';
+import { whereIs } from './where.ts';
 
 /** A place in the column: a chapter, and where in it. */
 export interface Spot extends Where {
@@ -25,22 +28,29 @@ export function keepTrail(): () => void {
   return useView.subscribe(() => {
     const next = spotNow();
     if (isSame(here, next)) return;
-    useTrail.setState(({ past }) => ({ past: pastAfter(past, here, next) }));
+    const isAside = depthOf(here) === depthOf(next);
+    useTrail.setState(({ past }) => ({ past: pastAfter(past, here, next, isAside) }));
     here = next;
   });
 }
 
 /** The trail after going on from one place to another: whoever is back where he was has not come from farther. */
-export function pastAfter(past: readonly Spot[], here: Spot, next: Spot): readonly Spot[] {
+export function pastAfter(past: readonly Spot[], here: Spot, next: Spot, isAside: boolean): readonly Spot[] {
   const last = past.at(-1);
   if (last && isSame(last, next)) return past.slice(0, -1);
-  // From part to part one goes sideways.
-  if (isPart(here) && isPart(next) && here.chapter === next.chapter) return past;
+  // From part to part of the same kind one goes sideways.
+  if (isAside && isPart(here) && isPart(next) && here.chapter === next.chapter) return past;
   return [...past, here].slice(-MOST);
 }
 
 export function goBack(to: Spot): void {
   useView.setState(to);
+}
+
+/** How deep in its chapter a place is. */
+function depthOf(spot: Spot): number {
+  const desk = presentDesk();
+  return (desk && whereIs(desk, chapterOf(spot.chapter), spot).inside?.crumbs?.length) ?? 0;
 }
 
 function isPart({ selection }: Spot): boolean {

@@ -52,14 +52,16 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
             />
           ))}
         </div>
-        <Fields
-          schema={Icons}
-          values={icons}
-          of="Icons"
-          only={['style']}
-          onTurn={turnIcons}
-          onEnd={endGesture}
-        />
+        <div className="mt-1.5">
+          <Fields
+            schema={Icons}
+            values={icons}
+            of="Icons"
+            only={['style']}
+            onTurn={turnIcons}
+            onEnd={endGesture}
+          />
+        </div>
       </Section>
       <Section title="Tile" note="under applications">
         <Fields

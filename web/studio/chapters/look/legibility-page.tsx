@@ -2,7 +2,8 @@ import { APP_LIST } from '../../../../core/scene/sections/app-list.ts';
 import { showLegibility, useLegibilityShown } from './view.ts';
 import { named, type Edit } from '../../../../core/desk/edits/edit.ts';
 import clsx from 'clsx';
-import { useEffect, useState } from 'react';
+import { ChevronDown } from 'lucide-react';
+import { useEffect, useState, type ReactNode } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { enough, type Judgement } from '../../../../core/legibility/judge.ts';
 import type { Mend } from '../../../../core/legibility/mends.ts';
@@ -72,22 +73,44 @@ export function LegibilityPage() {
         {judgements?.length === 0 && <p className="text-dust">There is no text on the desk.</p>}
         {shown.slice(0, MOST_ROWS).map(row)}
       </Section>
-      {unshown.length > 0 && (
-        <Section
-          title={`In the ${unshown[0]?.half} half`}
-          note={`${unshown.filter((one) => enough(one) < 1).length} of ${unshown.length} hard to read`}
-        >
-          <p className="mb-1 text-[12px] text-dust">
-            The desk is never in this half by itself: it is fixed to the other one, under Look.
-          </p>
-          {unshown.slice(0, MOST_ROWS).map(row)}
-        </Section>
-      )}
+      {unshown.length > 0 && <Unshown judgements={unshown} row={row} />}
       <p className="mt-3 text-[12px] text-dust">
         Measured over every backdrop of a rotation{half?.by === 'choice' ? '' : ' and in both halves'}, with
         the finish laid over the pixels.
       </p>
     </>
+  );
+}
+
+/** What a half would be like that the desk, as it is, is never in: counted apart, and folded away. */
+function Unshown({
+  judgements,
+  row,
+}: {
+  judgements: readonly Judgement[];
+  row: (one: Judgement) => ReactNode;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  const weak = judgements.filter((one) => enough(one) < 1).length;
+  return (
+    <section className="mt-5" aria-label="The half that is never shown">
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        onClick={() => setOpen(!isOpen)}
+        className="flex w-full items-start gap-2 rounded-lg bg-pit px-2.5 py-2 text-left text-dust hover:text-chalk"
+      >
+        <span className="min-w-0 flex-1">
+          The {judgements[0]?.half} half is never shown: the desk is fixed to the other one.{' '}
+          {weak === 0 ? 'Every text could be read there.' : `There ${weak} of ${judgements.length} are weak.`}
+        </span>
+        <ChevronDown
+          size={14}
+          className={clsx('mt-0.5 shrink-0 transition-transform', isOpen && 'rotate-180')}
+        />
+      </button>
+      {isOpen && judgements.slice(0, MOST_ROWS).map(row)}
+    </section>
   );
 }
 

@@ -1,0 +1,165 @@
+import { expect } from 'chai';
+import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
+import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
+
+withApp('the column', ({ server, open }) => {
+  const desk = (name: string) => ({
+    ...emptyDesk(),
+    name,
+    widgets: [clockAt('one', fromCorner(200, 200)), clockAt('two', fromCorner(600, 350))],
+  });
+
+  it('leads back to where one came from, wherever what was opened belongs', async () => {
+    const id = await addDesk(server, desk('Back'));
+    const page = await open(`/desk/${id}`);
+    await page.getByRole('button', { name: 'Look', exact: true }).click();
+    await page.getByRole('button', { name: /^Type/ }).click();
+    await handle(page, 'one').click();
+    await page.getByRole('button', { name: 'Back to Type' }).waitFor();
+    await handle(page, 'two').click();
+    await page.getByRole('button', { name: 'Back to Type' }).click();
+    await page.getByRole('heading', { name: 'Type', level: 2 }).waitFor();
+    await page.getByRole('button', { name: 'Back to Look' }).click();
+    await page.getByRole('heading', { name: 'Look', level: 2 }).waitFor();
+  });
+
+  it('says what is wrong once a press is over, so that it is what was pressed that is taken', async () => {
+    const id = await addDesk(server, desk('Pressed next'));
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'one').click();
+    const zone = page.getByRole('combobox', { name: 'Time zone' });
+    await zone.fill('Marrow/Point');
+    const accent = page.getByRole('button', { name: 'Colour: Accent' });
+    const box = await accent.boundingBox();
+    if (!box) throw new Error('no swatch');
+    await page.mouse.move(box.x + 12, box.y + 12);
+    await page.mouse.down();
+    expect(await accent.boundingBox()).to.deep.equal(box);
+    await page.mouse.up();
+    await page.getByText(/^Not taken/).waitFor();
+    expect((await accent.boundingBox())?.y).to.be.above(box.y);
+    await page.locator('[aria-label="Colour: Accent"][aria-pressed="true"]').waitFor();
+    expect(await zone.inputValue()).to.equal('Marrow/Point');
+    await untilKept(page);
+    expect((await stored(server, id)).desk.widgets[0]?.options).to.deep.include({
+      zone: '',
+      colour: 'accent',
+    });
+  });
+
+  it('stays with a picture that was asked for and not chosen, says how one gets here, and changes nothing', async () => {
+    const id = await addDesk(server, desk('No picture yet'));
+    const page = await open(`/desk/${id}`);
+    const before = (await stored(server, id)).desk.backdrops;
+    await page.getByRole('button', { name: 'Backdrop', exact: true }).click();
+    const asked = page.waitForEvent('filechooser');
+    await page.getByRole('radio', { name: 'Picture' }).click();
+    await asked;
+    await page.getByRole('region', { name: 'No picture yet' }).waitFor();
+    await page.getByRole('radio', { name: 'Picture', checked: true }).waitFor();
+    await page.getByText('What lies there stays until one is here.').waitFor();
+    await page.getByRole('radio', { name: 'Motif' }).click();
+    await page.getByRole('region', { name: 'No picture yet' }).waitFor({ state: 'detached' });
+    expect((await stored(server, id)).desk.backdrops).to.deep.equal(before);
+    await page.getByRole('radio', { name: 'Picture' }).click();
+    await page.getByLabel('Picture file').setInputFiles({
+      name: 'hide.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from(
+        'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+        'base64',
+      ),
+    });
+    await page.getByRole('region', { name: 'How it lies' }).waitFor();
+    await untilKept(page);
+    expect((await stored(server, id)).desk.backdrops[0]?.source.kind).to.equal('picture');
+  });
+
+  it('takes turns of the wheel that follow one another as one step, and folds the faces away', async () => {
+    const id = await addDesk(server, desk('One step'));
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'one').click();
+    await page.getByRole('button', { name: 'Face Line' }).waitFor();
+    expect(await page.getByRole('group', { name: 'Faces' }).count()).to.equal(0);
+    const across = page.getByRole('textbox', { name: 'Offset across' });
+    await across.click();
+    await across.hover();
+    for (let notch = 0; notch < 4; notch++) await page.mouse.wheel(0, -100);
+    await page.waitForFunction(
+      () => document.querySelector<HTMLInputElement>('[aria-label="Offset across"]')?.value === '204',
+    );
+    await untilKept(page);
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await untilKept(page);
+    expect((await stored(server, id)).desk.widgets[0]?.place.x).to.equal(200);
+  });
+
+  it('keeps the colour that palettes are drawn from for the desk', async () => {
+    const id = await addDesk(server, desk('Drawn from'));
+    const page = await open(`/desk/${id}`);
+    await page.getByRole('button', { name: 'Palette', exact: true }).click();
+    await page.getByRole('button', { name: 'my own' }).click();
+    await page.getByRole('button', { name: 'Start from the backdrop' }).waitFor();
+    await page.reload();
+    await page.getByRole('button', { name: 'Start from the backdrop' }).click();
+    await page.getByRole('button', { name: 'my own' }).waitFor();
+    await page.reload();
+    await page.getByRole('button', { name: 'my own' }).waitFor();
+  });
+});
+
+withApp('what lies behind', ({ server, open }) => {
+  it('stays until the next one is here: no half and no window ever shows nothing', async () => {
+    const base = emptyDesk();
+    const [first] = base.backdrops;
+    if (!first) throw new Error('no backdrop');
+    const lies = (half: 'light' | 'dark') => ({ ...first, id: half, for: { ...first.for, half } });
+    const id = await addDesk(server, {
+      ...base,
+      name: 'Two halves',
+      widgets: [clockAt('one', fromCorner(200, 200))],
+      look: { ...base.look, half: { by: 'choice', half: 'dark' } },
+      backdrops: [first, lies('light')].map((one, index) =>
+        one.source.kind === 'motif' ? { ...one, source: { ...one.source, seed: 40 + index } } : one,
+      ),
+    });
+    const page = await open(`/desk/${id}`);
+    const picture = page.locator('[data-stage] img[data-backdrop]');
+    await page.waitForFunction(
+      () =>
+        (document.querySelector<HTMLImageElement>('[data-stage] img[data-backdrop]')?.naturalWidth ?? 0) >
+        480,
+    );
+    const dark = await picture.getAttribute('src');
+    // What is asked for from now on takes its time.
+    const late: (() => void)[] = [];
+    await page.route('**/api/backdrops*', async (route) => {
+      await new Promise<void>((resolve) => late.push(resolve));
+      await route.continue();
+    });
+    const asked = page.waitForRequest('**/api/backdrops*');
+    await page.getByRole('button', { name: /dark half/ }).click();
+    await asked;
+    expect(await picture.getAttribute('src')).to.equal(dark);
+    expect(
+      await picture.evaluate((image: HTMLImageElement) => image.complete && image.naturalWidth > 0),
+    ).to.equal(true);
+    late.forEach((go) => go());
+    await page.unroute('**/api/backdrops*');
+    await page.waitForFunction(
+      (before) => document.querySelector('[data-stage] img[data-backdrop]')?.getAttribute('src') !== before,
+      dark,
+    );
+    // Live is another size: until that is made, what was seen last lies there.
+    const seen = await page.waitForFunction(() => {
+      const image = document.querySelector<HTMLImageElement>('[data-stage] img[data-backdrop]');
+      return image?.complete && image.naturalWidth > 480 ? image.getAttribute('src') : null;
+    });
+    const last = String(await seen.jsonValue());
+    await page.route('**/api/backdrops*', (route) => new Promise(() => void route));
+    await page.goto(`${server.address}/live/${id}`);
+    const lying = page.locator('img[data-backdrop]');
+    await lying.waitFor({ state: 'attached' });
+    expect(await lying.evaluate((image) => image.style.background)).to.contain(last);
+  });
+});
