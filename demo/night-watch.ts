@@ -1,5 +1,4 @@
 import {
-  bareFinish,
   createBackdrop,
   createDock,
   createFonts,
@@ -7,6 +6,7 @@ import {
   createMotif,
   createWidget,
 } from '../core/desk/defaults.ts';
+import { bareFinish } from '../core/values/finish.ts';
 import type { Desk } from '../core/desk/desk.ts';
 import type { Screen } from '../core/desk/sections/screens.ts';
 import type { Finish } from '../core/values/finish.ts';
@@ -67,7 +67,7 @@ export function nightWatch(): Desk {
     icons: { set: 'slate', style: 'line', tile: 'none', tileColour: 'accent' },
     pointer: { set: 'ring', size: 30, colour: 'second' },
     screens: [left, right],
-    edges: [{ ...panel, length: 'fill', thickness: 36, iconSize: 18, padding: 16, finish }, dock],
+    edges: [{ ...panel, length: { by: 'side' }, thickness: 36, iconSize: 18, padding: 16, finish }, dock],
     widgets: [
       createWidget({
         id: 'clock',

@@ -54,7 +54,7 @@ export function soundRoom(): Desk {
     icons: { set: 'shell', style: 'duo', tile: 'circle', tileColour: 'raised' },
     pointer: { set: 'pebble', size: 30, colour: 'accent' },
     edges: [
-      { ...panel, thickness: 56, iconSize: 24, length: 'fill', margin: 16, padding: 12, finish },
+      { ...panel, thickness: 56, iconSize: 24, length: { by: 'side' }, margin: 16, padding: 12, finish },
       { ...dock, iconSize: 40, thickness: 76, margin: 20, spacing: 14 },
     ],
     widgets: [

@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { RunningServer, handle, launchBrowser, take, untilKept } from '../tests/support/app.ts';
+import { RunningServer, handle, launchBrowser, take, untilKept, chooseEdge } from '../tests/support/app.ts';
 
 /** Every picture is of the same moment: first light at Marrow Point. */
 const MOMENT = new Date('2026-11-24T07:12:00Z');
@@ -28,7 +28,7 @@ const shots: Shot[] = [
     path: '/desk/dawn-count',
     prepare: (page) => take(page, handle(page, 'machine'), { x: 2, y: -128 }),
   },
-  { name: 'studio-edges', path: '/desk/night-watch', prepare: (page) => handle(page, 'panel').click() },
+  { name: 'studio-edges', path: '/desk/night-watch', prepare: (page) => chooseEdge(page, 'panel') },
   {
     name: 'studio-backdrop',
     path: '/desk/dawn-count',

@@ -1,22 +1,25 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { freeAfter, layEdge, type EdgeShape, type Flowing } from './edges.ts';
+import type { EdgeLength } from './schema.ts';
 import { isInside, sides, type Rect } from '../values/geometry.ts';
 
 const screen: Rect = { x: 0, y: 0, width: 1000, height: 600 };
 const shape: EdgeShape = {
   side: 'top',
   thickness: 40,
-  length: 'fill',
+  length: { by: 'side' },
   align: 'start',
+  offset: 0,
   margin: 0,
   padding: 10,
   spacing: 6,
   keepsWindowsOff: true,
 };
-const solid = (length: number): Flowing => ({ length, weight: null, isBlank: false });
-const gap = (length: number): Flowing => ({ length, weight: null, isBlank: true });
-const spring = (weight = 1): Flowing => ({ length: 0, weight, isBlank: true });
+const own = { before: 0, after: 0 };
+const solid = (length: number): Flowing => ({ ...own, length, weight: null, isBlank: false });
+const gap = (length: number): Flowing => ({ ...own, length, weight: null, isBlank: true });
+const spring = (weight = 1): Flowing => ({ ...own, length: 0, weight, isBlank: true });
 
 describe('layEdge', () => {
   it('lets items flow from the start, with padding outside and spacing between', () => {
@@ -41,11 +44,30 @@ describe('layEdge', () => {
   });
 
   it('is as long as its items and stands where it is aligned', () => {
-    const floating = { ...shape, side: 'bottom', length: 'items', margin: 20 } as const;
+    const floating = { ...shape, side: 'bottom', length: { by: 'items' }, margin: 20 } as const;
     const at = (align: EdgeShape['align']) => layEdge({ ...floating, align }, [solid(100)], screen).rect;
     expect(at('start')).to.deep.equal({ x: 20, y: 540, width: 120, height: 40 });
     expect(at('centre').x).to.equal(440);
     expect(at('end').x).to.equal(860);
+  });
+
+  it('is as long as it is told to be, moved along its side, and never beyond it', () => {
+    const at = (change: Partial<EdgeShape>) => {
+      const { x, width } = layEdge({ ...shape, align: 'centre', ...change }, [solid(100)], screen).rect;
+      return [x, width];
+    };
+    expect(at({ length: { by: 'fixed', px: 400 } })).to.deep.equal([300, 400]);
+    expect(at({ length: { by: 'fixed', px: 4000 } })).to.deep.equal([0, 1000]);
+    expect(at({ length: { by: 'share', percent: 25 } })).to.deep.equal([375, 250]);
+    expect(at({ length: { by: 'share', percent: 25 }, offset: 40 })).to.deep.equal([415, 250]);
+    expect(at({ length: { by: 'share', percent: 25 }, offset: -900 })).to.deep.equal([0, 250]);
+    expect(at({ length: { by: 'share', percent: 25 }, offset: 900 })).to.deep.equal([750, 250]);
+  });
+
+  it('keeps what items keep outside of them, before and after', () => {
+    const wide = { ...solid(50), before: 30, after: 12 };
+    const { items } = layEdge({ ...shape, spacing: 0 }, [solid(100), wide, solid(40)], screen);
+    expect(items.map(({ x }) => x)).to.deep.equal([10, 140, 202]);
   });
 
   it('lies upright on a left side', () => {
@@ -69,8 +91,14 @@ describe('layEdge', () => {
     const edge = fc.record({
       side: fc.constantFrom(...sides),
       thickness: fc.integer({ min: 16, max: 240 }),
-      length: fc.constantFrom('fill' as const, 'items' as const),
+      length: fc.constantFrom<EdgeLength>(
+        { by: 'side' },
+        { by: 'items' },
+        { by: 'fixed', px: 420 },
+        { by: 'share', percent: 40 },
+      ),
       align: fc.constantFrom('start' as const, 'centre' as const, 'end' as const),
+      offset: fc.integer({ min: -3000, max: 3000 }),
       margin: fc.integer({ min: 0, max: 200 }),
       padding: fc.integer({ min: 0, max: 200 }),
       spacing: fc.integer({ min: 0, max: 100 }),

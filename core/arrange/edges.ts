@@ -1,16 +1,19 @@
 import type { Alignment } from '../values/place.ts';
-import type { EdgeFrame } from './schema.ts';
-import { cutSide, isHorizontal, type Rect, type Side } from '../values/geometry.ts';
+import type { EdgeFrame, EdgeLength } from './schema.ts';
+import { clamp, cutSide, isHorizontal, type Rect, type Side } from '../values/geometry.ts';
 
 /** What decides where an edge and its items are. */
 export type EdgeShape = Pick<
   EdgeFrame,
-  'side' | 'thickness' | 'length' | 'align' | 'margin' | 'padding' | 'spacing' | 'keepsWindowsOff'
+  'side' | 'thickness' | 'length' | 'align' | 'offset' | 'margin' | 'padding' | 'spacing' | 'keepsWindowsOff'
 >;
 
 export interface Flowing {
   /** Length of its own along the edge. */
   length: number;
+  /** Blank outside of it, before and after. */
+  before: number;
+  after: number;
   /** A spring's share of what is left; null for what does not stretch. */
   weight: number | null;
   /** A blank: no spacing is added beside it. */
@@ -39,13 +42,19 @@ export function layEdge(edge: EdgeShape, items: readonly Flowing[], frame: Rect)
   const padding = Math.min(edge.padding, room / 2);
 
   const spaces = items.map((item, index) => spaceBefore(item, items[index - 1], edge.spacing));
-  const content = items.reduce((sum, item, index) => sum + item.length + (spaces[index] ?? 0), 0);
+  const content = items.reduce(
+    (sum, { before, length: own, after }, index) => sum + before + own + after + (spaces[index] ?? 0),
+    0,
+  );
   const needed = content + 2 * padding;
-  const length = edge.length === 'fill' ? room : Math.min(needed, room);
-  const spare = length - needed;
-  const shrink = spare < 0 && content > 0 ? (length - 2 * padding) / content : 1;
+  const length = Math.min(room, wantedLength(edge.length, needed, room));
+  // A length that is given may be shorter than the room inside its ends.
+  const inside = Math.min(padding, length / 2);
+  const spare = length - content - 2 * inside;
+  const shrink = spare < 0 && content > 0 ? (length - 2 * inside) / content : 1;
 
-  const start = (horizontal ? frame.x : frame.y) + margin + aligned(edge.align, room - length);
+  const along = clamp(alignedBy(edge.align, room - length) + edge.offset, 0, room - length);
+  const start = (horizontal ? frame.x : frame.y) + margin + along;
   const thickness = Math.min(edge.thickness, Math.max(0, depthRoom - margin));
   const across = acrossStart(edge.side, frame, margin, thickness);
   const box = (at: number, long: number): Rect =>
@@ -55,23 +64,49 @@ export function layEdge(edge: EdgeShape, items: readonly Flowing[], frame: Rect)
 
   const weights = items.reduce((sum, item) => sum + (item.weight ?? 0), 0);
   const left = Math.max(0, spare);
-  let at = start + padding + (weights === 0 ? aligned(edge.align, left) : 0);
+  let at = start + inside + (weights === 0 ? alignedBy(edge.align, left) : 0);
   const rects = items.map((item, index) => {
-    at += (spaces[index] ?? 0) * shrink;
+    at += ((spaces[index] ?? 0) + item.before) * shrink;
     const stretch = item.weight === null ? 0 : (left * item.weight) / weights;
     const long = item.length * shrink + stretch;
     const rect = box(at, long);
-    at += long;
+    at += long + item.after * shrink;
     return rect;
   });
   return { rect: box(start, length), items: rects, missing: Math.max(0, -spare) };
+}
+
+/** The items around one, from spring to spring. */
+export function stretchOf<Item extends { id: string; type: string }>(
+  items: readonly Item[],
+  id: string,
+): Item[] {
+  const at = items.findIndex((item) => item.id === id);
+  if (at < 0 || items[at]?.type === 'spring') return [];
+  const before = items.slice(0, at).findLastIndex(({ type }) => type === 'spring');
+  const after = items.slice(at).findIndex(({ type }) => type === 'spring');
+  return items.slice(before + 1, after < 0 ? undefined : at + after);
+}
+
+function wantedLength(length: EdgeLength, needed: number, room: number): number {
+  switch (length.by) {
+    case 'items':
+      return needed;
+    case 'side':
+      return room;
+    case 'fixed':
+      return length.px;
+    case 'share':
+      return (room * length.percent) / 100;
+  }
 }
 
 function spaceBefore(item: Flowing, previous: Flowing | undefined, spacing: number): number {
   return previous && !previous.isBlank && !item.isBlank ? spacing : 0;
 }
 
-function aligned(align: Alignment, spare: number): number {
+/** How much of a spare length lies before what is aligned in it. */
+export function alignedBy(align: Alignment, spare: number): number {
   return align === 'start' ? 0 : align === 'centre' ? spare / 2 : spare;
 }
 

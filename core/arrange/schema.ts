@@ -11,23 +11,146 @@ function pixels(min: number, max: number, label: string, description = 'px') {
   return field(z.number().min(min).max(max).meta({ description }), { label, unit: 'px', control: 'slider' });
 }
 
+/** How long an edge is along its side. */
+export const EdgeLength = z.discriminatedUnion('by', [
+  z.looseObject({ by: z.literal('items') }).meta({ description: 'As long as its items' }),
+  z.looseObject({ by: z.literal('side') }).meta({ description: 'As long as its side' }),
+  z.looseObject({
+    by: z.literal('fixed'),
+    px: field(z.number().min(16).max(16384).meta({ description: 'px' }), { label: 'Long', unit: 'px' }),
+  }),
+  z.looseObject({
+    by: z.literal('share'),
+    percent: field(z.number().min(1).max(100).meta({ description: 'Of its side' }), {
+      label: 'Of the side',
+      unit: '%',
+      control: 'slider',
+    }),
+  }),
+]);
+export type EdgeLength = TypeOf<typeof EdgeLength>;
+
+const delay = (label: string) =>
+  field(z.number().int().min(0).max(5000).meta({ description: 'ms' }), {
+    label,
+    unit: 'ms',
+    control: 'slider',
+    step: 50,
+  });
+
+/** When an edge is there. */
+export const Shows = z.discriminatedUnion('by', [
+  z.looseObject({ by: z.literal('always') }),
+  z
+    .looseObject({ by: z.literal('slips'), in: delay('Comes after'), out: delay('Goes after') })
+    .meta({ description: 'Out of the way until the pointer is at its side' }),
+]);
+export type Shows = TypeOf<typeof Shows>;
+
+/** How a dock's items grow under the pointer. */
+export const Growth = z.looseObject({
+  factor: field(z.number().min(1).max(3).meta({ description: 'How many times its size; 1 is not at all' }), {
+    label: 'Grows to',
+    unit: '×',
+    control: 'slider',
+    step: 0.05,
+    decimals: 2,
+  }),
+  reach: field(z.number().min(20).max(600).meta({ description: 'px to either side of the pointer' }), {
+    label: 'Felt as far as',
+    unit: 'px',
+    control: 'slider',
+    step: 5,
+  }),
+});
+export type Growth = TypeOf<typeof Growth>;
+
+const isDock = ({ kind }: Readonly<Record<string, unknown>>) => kind === 'dock';
+
 /** An edge of a screen, without the items on it. */
 export const EdgeFrame = z.looseObject({
   id: Id,
   kind: z.enum(['panel', 'dock']),
   screen: Id,
   side: field(Side.clone(), { label: 'Side', control: 'side' }),
-  length: field(z.enum(['items', 'fill']).meta({ description: 'As long as its items, or as its side' }), {
+  length: field(EdgeLength.clone(), {
     label: 'Length',
-    choices: { items: 'As its items', fill: 'Whole side' },
+    isWide: true,
+    variants: {
+      items: { label: 'As its items', start: {} },
+      side: { label: 'Whole side', start: {} },
+      fixed: { label: 'Fixed', start: { px: 600 } },
+      share: { label: 'Share', start: { percent: 50 } },
+    },
   }),
   align: field(Alignment.clone(), { label: 'Stands at' }),
+  offset: field(
+    z.number().min(-16384).max(16384).meta({ description: 'px along its side, from where it stands' }),
+    {
+      label: 'Moved along',
+      unit: 'px',
+    },
+  ),
   thickness: pixels(16, 240, 'Thickness'),
   iconSize: pixels(8, 160, 'Icons'),
   margin: pixels(0, 200, 'Off the side', "px between the edge and the screen's side"),
   padding: pixels(0, 200, 'Inside ends', 'px inside both ends'),
   spacing: pixels(0, 200, 'Between items', 'px between two items'),
+  backing: field(
+    z
+      .enum(['strip', 'side', 'none'])
+      .meta({ description: 'Its surface: as long as it is, along the whole side, or none' }),
+    { label: 'Surface', choices: { strip: 'As long', side: 'Side', none: 'None' } },
+  ),
+  growth: field(Growth.clone(), { label: 'Growth', when: isDock }),
+  labels: field(z.boolean().meta({ description: 'Whether a dock tells the name of what is pointed at' }), {
+    label: 'Names on pointing',
+    when: isDock,
+  }),
+  shows: field(Shows.clone(), {
+    label: 'Shows',
+    isWide: true,
+    variants: {
+      always: { label: 'Always there', start: {} },
+      slips: { label: 'Slips away', start: { in: 150, out: 500 } },
+    },
+  }),
   keepsWindowsOff: field(z.boolean(), { label: 'Keeps windows off' }),
+  locked: field(z.boolean(), { label: 'Locked' }),
   finish: OwnFinish,
 });
 export type EdgeFrame = TypeOf<typeof EdgeFrame>;
+
+/** What every item has, whatever its kind. */
+export const ItemFrame = z.looseObject({
+  id: Id,
+  keeps: field(
+    z
+      .number()
+      .int()
+      .min(1)
+      .max(5)
+      .meta({ description: 'How long it keeps its place where there is too little room' }),
+    {
+      label: 'Keeps its place',
+      control: 'slider',
+    },
+  ),
+  iconSize: field(
+    z.number().min(8).max(160).nullable().meta({ description: "px; null follows the edge's" }),
+    {
+      label: 'Icon',
+      unit: 'px',
+      instead: { word: null, label: 'Icon as on the edge', off: 24 },
+    },
+  ),
+  before: field(z.number().min(0).max(400).meta({ description: 'px outside, before it' }), {
+    label: 'Outside, before',
+    unit: 'px',
+  }),
+  after: field(z.number().min(0).max(400).meta({ description: 'px outside, after it' }), {
+    label: 'Outside, after',
+    unit: 'px',
+  }),
+});
+export type ItemFrame = TypeOf<typeof ItemFrame>;

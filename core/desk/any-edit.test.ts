@@ -60,6 +60,13 @@ const idsOf = (parts: readonly { id: string }[]) => parts.map(({ id }) => id);
 /** Also one that is nowhere: an edit of what is not there changes nothing. */
 const orGone = (parts: readonly { id: string }[]) => [...idsOf(parts), 'gone'];
 
+const itemIds = (desk: Desk) => desk.edges.flatMap(({ items }) => idsOf(items));
+const frameFor = (choose: Choices) => ({
+  keeps: 1 + choose.upTo(4),
+  iconSize: choose.of([null, 8, 40]),
+  before: choose.upTo(60),
+});
+
 /** Every edit by its name, done to parts that are picked; the type checker asks for all of them. */
 const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = {
   rename: (_, choose) => edits.rename(choose.of(['Gull room', 'Ångström', '潮', 'x'])),
@@ -226,6 +233,18 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       note: choose.upTo(9),
     });
   },
+  setItemFrame: (desk, choose) => edits.setItemFrame(choose.of(['gone', ...itemIds(desk)]), frameFor(choose)),
+  setItemFrames: (desk, choose) =>
+    edits.setItemFrames(
+      [choose.of(['gone', ...itemIds(desk)]), choose.of(['gone', ...itemIds(desk)])],
+      frameFor(choose),
+    ),
+  orderEdge: (desk, choose) => edits.orderEdge(choose.of(orGone(desk.edges)), choose.upTo(5)),
+  swapItem: (desk, choose) =>
+    edits.swapItem(
+      choose.of(['gone', ...itemIds(desk)]),
+      createItem(choose.newId('swapped'), choose.of(itemKinds).type),
+    ),
   moveItem: (desk, choose) =>
     edits.moveItem(
       choose.of(orGone(desk.edges.flatMap(({ items }) => items))),

@@ -40,7 +40,7 @@ export const compositions: readonly Composition[] = [
       edges: [
         {
           ...createPanel('strip', id, 'top', items('app-list', 'workspaces', 'spring', 'tray', 'date')),
-          length: 'fill',
+          length: { by: 'side' },
         },
         createDock('dock', id, 'bottom', desk.look.finish, starters(desk)),
       ],
@@ -67,7 +67,7 @@ export const compositions: readonly Composition[] = [
             ...starters(desk),
             ...items('spring', 'tray', 'clock'),
           ]),
-          length: 'fill',
+          length: { by: 'side' },
           thickness: 56,
           iconSize: 26,
         },

@@ -15,13 +15,8 @@ import type { Edge, Item } from './sections/edges.ts';
 import type { Widget } from './sections/widgets.ts';
 import type { Side } from '../values/geometry.ts';
 import type { Family } from '../values/family.ts';
-import type { Finish } from '../values/finish.ts';
+import { bareFinish, type Finish } from '../values/finish.ts';
 import type { Place } from '../values/place.ts';
-
-/** A bare finish with the tint of another, so that one press makes it a surface again. */
-export function bareFinish(of: Finish): Finish {
-  return { ...of, kind: 'bare', shadow: 0 };
-}
 
 export interface NewWidget {
   id: string;
@@ -50,7 +45,15 @@ export function createWidget({ id, type, face, place, deskFinish, options = {} }
 }
 
 export function createItem(id: string, type: ItemType, options: Record<string, unknown> = {}): Item {
-  return { id, type, options: itemKindOf(type).options.parse(options) };
+  return {
+    id,
+    type,
+    options: itemKindOf(type).options.parse(options),
+    keeps: 3,
+    iconSize: null,
+    before: 0,
+    after: 0,
+  };
 }
 
 /** A panel only as long as its items, hanging from its side. */
@@ -62,12 +65,18 @@ export function createPanel(id: string, screen: string, side: Side, items: Item[
     side,
     thickness: 40,
     iconSize: 20,
-    length: 'items',
+    length: { by: 'items' },
     align: 'end',
+    offset: 0,
     margin: 0,
     padding: 14,
     spacing: 6,
+    backing: 'strip',
+    growth: { factor: 1, reach: 140 },
+    labels: true,
+    shows: { by: 'always' },
     keepsWindowsOff: true,
+    locked: false,
     finish: null,
     items,
   };
@@ -84,6 +93,7 @@ export function createDock(id: string, screen: string, side: Side, deskFinish: F
     margin: 20,
     padding: 6,
     spacing: 10,
+    growth: { factor: 1.35, reach: 140 },
     keepsWindowsOff: false,
     finish: bareFinish(deskFinish),
   };

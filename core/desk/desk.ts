@@ -19,7 +19,7 @@ export interface Sections {
   workspaces: Workspace[];
 }
 
-export const FORMAT = 3;
+export const FORMAT = 4;
 
 /** The document. */
 export interface Desk extends Sections {

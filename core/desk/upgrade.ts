@@ -78,6 +78,33 @@ export const steps: Record<number, Step> = {
       return { ...rest, source: withMotif(source) };
     }),
   }),
+
+  /** Format 3 knew two lengths of an edge, always showed it, and its items had nothing but their options. */
+  3: ({ edges, ...desk }) => ({
+    ...desk,
+    format: 4,
+    edges: asArray(edges).map((edge) => {
+      const { length, items, ...rest } = asRecord(edge);
+      return {
+        offset: 0,
+        backing: 'strip',
+        // Icons grew a little by themselves; a dock does so from now on where it is asked to.
+        growth: { factor: 1, reach: 140 },
+        labels: true,
+        shows: { by: 'always' },
+        locked: false,
+        ...rest,
+        length: length === 'fill' ? { by: 'side' } : length === 'items' ? { by: 'items' } : length,
+        items: asArray(items).map((item) => ({
+          keeps: 3,
+          iconSize: null,
+          before: 0,
+          after: 0,
+          ...asRecord(item),
+        })),
+      };
+    }),
+  }),
 };
 
 /** A source of format 2 with its scene as a motif, and those of a rotation's entries. */

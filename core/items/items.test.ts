@@ -30,6 +30,7 @@ function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): 
     thickness: 40,
     iconSize: 20,
     isVertical: false,
+    room: 'full',
     ...change,
   };
 }

@@ -3,11 +3,16 @@ import { middleBaseline, putLine, setLine, type Layout, type LineStyle } from '.
 import { clamp, type Rect } from '../values/geometry.ts';
 
 /** Room before and after what an item shows, px along the edge. */
-export const ITEM_PADDING = 8;
+const ITEM_PADDING = 8;
+const TIGHT_PADDING = 3;
 /** Px between an icon and its label. */
 const LABEL_GAP = 8;
 /** From one line of writing to the next on an upright edge, as a share of the size. */
 const LEADING = 1.25;
+
+export function paddingOf({ room }: ItemContext): number {
+  return room === 'full' ? ITEM_PADDING : TIGHT_PADDING;
+}
 
 /** How text on an edge is set: its size follows the edge's depth. */
 export function itemText({ thickness, isVertical }: ItemContext): LineStyle {
@@ -19,19 +24,20 @@ export function itemText({ thickness, isVertical }: ItemContext): LineStyle {
 export function layLines(texts: readonly string[], context: ItemContext, style = itemText(context)): Layout {
   const { thickness, isVertical, fonts } = context;
   const lines = texts.map((text) => setLine(text, style, fonts));
+  const padding = paddingOf(context);
   if (!isVertical) {
-    const width = Math.ceil(Math.max(0, ...lines.map(({ room }) => room))) + 2 * ITEM_PADDING;
+    const width = Math.ceil(Math.max(0, ...lines.map(({ room }) => room))) + 2 * padding;
     return {
       size: { width, height: thickness },
       runs: lines.map((line) => putLine(line, { centre: width / 2 }, middleBaseline(line, 0, thickness))),
     };
   }
   const pitch = (lines[0]?.run.size ?? 0) * LEADING;
-  const height = Math.ceil(lines.length * pitch) + ITEM_PADDING;
+  const height = Math.ceil(lines.length * pitch) + padding;
   return {
     size: { width: thickness, height },
     runs: lines.map((line, index) =>
-      putLine(line, { centre: thickness / 2 }, middleBaseline(line, ITEM_PADDING / 2 + index * pitch, pitch)),
+      putLine(line, { centre: thickness / 2 }, middleBaseline(line, padding / 2 + index * pitch, pitch)),
     ),
   };
 }
@@ -45,16 +51,17 @@ export function layIcon(label: string | null, context: ItemContext): IconLayout 
   const { iconSize, thickness, isVertical, fonts } = context;
   const size = (along: number) =>
     isVertical ? { width: thickness, height: along } : { width: along, height: thickness };
+  const padding = paddingOf(context);
   const across = (thickness - iconSize) / 2;
   const icon = isVertical
-    ? { x: across, y: ITEM_PADDING, width: iconSize, height: iconSize }
-    : { x: ITEM_PADDING, y: across, width: iconSize, height: iconSize };
-  const alone = Math.ceil(iconSize + 2 * ITEM_PADDING);
+    ? { x: across, y: padding, width: iconSize, height: iconSize }
+    : { x: padding, y: across, width: iconSize, height: iconSize };
+  const alone = Math.ceil(iconSize + 2 * padding);
   if (label === null) return { size: size(alone), runs: [], icon };
   const line = setLine(label, itemText(context), fonts);
-  const left = ITEM_PADDING + iconSize + LABEL_GAP;
+  const left = padding + iconSize + LABEL_GAP;
   return {
-    size: size(Math.ceil(left + line.room + ITEM_PADDING)),
+    size: size(Math.ceil(left + line.room + padding)),
     runs: [putLine(line, { left }, middleBaseline(line, 0, thickness))],
     icon,
   };

@@ -21,6 +21,9 @@ interface PartContext extends DeskFacts {
   textColour(colour: Colour): Paint;
 }
 
+/** How much room an item has: as much as it wants, little around it, or too little for its label. */
+export type Room = 'full' | 'tight' | 'bare';
+
 export interface ItemContext extends PartContext {
   edge: 'panel' | 'dock';
   side: Side;
@@ -28,6 +31,7 @@ export interface ItemContext extends PartContext {
   /** The edge's depth and the size of icons on it, px. */
   thickness: number;
   iconSize: number;
+  room: Room;
 }
 
 export type WidgetContext = PartContext;

@@ -18,6 +18,8 @@ export interface SceneText {
 export interface ScenePart {
   id: string;
   rect: Rect;
+  /** Where its surface lies, if not where it stands. */
+  ground?: Rect;
   surface: Surface;
   /** Of its drawing, and of all that it does to what lies beneath. */
   scale: number;

@@ -6,7 +6,7 @@ import type { Roles } from '../colour/roles.ts';
 import type { Icons } from '../icons/schema.ts';
 import type { Edge } from '../desk/sections/edges.ts';
 import type { Half } from '../values/roles.ts';
-import type { Fonts, Run } from '../kinds/layout.ts';
+import type { Fonts, Layout, Run } from '../kinds/layout.ts';
 import type { ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
 import type { Feed, Tick } from '../sources/readings.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
@@ -24,6 +24,10 @@ export interface Conditions {
   /** Readings from outside. */
   feeds?: readonly Feed[];
   isAppListOpen?: boolean;
+  /** Id of the edge of which what found no room is open. */
+  openMore?: string | null;
+  /** Ids of the edges that slip away and are there; null while all are, as where they are arranged. */
+  out?: readonly string[] | null;
 }
 
 type ItemUnion = {
@@ -54,8 +58,36 @@ export interface SceneEdge {
   surface: Surface;
   /** Corners that touch the screen's side are not rounded. */
   touchesSide: boolean;
-  /** Px that its items lack. */
+  /** What it was laid in: what those before it leave. */
+  frame: Rect;
+  /** Where its surface lies; null where it has none. */
+  backing: Rect | null;
+  locked: boolean;
+  /** It has slipped away: it stands off the screen, where it would be there. */
+  isAway: boolean;
+  growth: Edge['growth'] | null;
+  tellsNames: boolean;
+  /** Px that its items lack, even with some of them put away. */
   missing: number;
+  items: SceneItem[];
+  /** What opens those that found no room; null where all did. */
+  more: SceneMore | null;
+}
+
+export interface SceneMore {
+  /** Ids of the items that found no room. */
+  ids: readonly string[];
+  rect: Rect;
+  at: Point;
+  layout: Layout;
+}
+
+/** The items of an edge that found no room, open beside it. */
+export interface SceneRest {
+  id: string;
+  edge: string;
+  rect: Rect;
+  surface: Surface;
   items: SceneItem[];
 }
 
@@ -116,6 +148,8 @@ export interface SceneSections {
   edges: SceneEdge[];
   /** The later one stands above. */
   widgets: SceneWidget[];
+  /** Null unless they are open. */
+  rest: SceneRest | null;
   /** Null unless it is open. */
   appList: SceneAppList | null;
 }

@@ -41,8 +41,8 @@ describe('solve', () => {
   it('cuts the strips of edges off the free area, in the order of the document', () => {
     const desk = emptyDesk();
     desk.edges = [
-      { ...createPanel('first', 'main', 'top', []), length: 'fill', thickness: 40 },
-      { ...createPanel('second', 'main', 'left', []), length: 'fill', thickness: 50 },
+      { ...createPanel('first', 'main', 'top', []), length: { by: 'side' }, thickness: 40 },
+      { ...createPanel('second', 'main', 'left', []), length: { by: 'side' }, thickness: 50 },
     ];
     const [screen] = solve(desk, { moment: DAWN }).screens;
     expect(screen?.edges.map(({ rect }) => rect)).to.deep.equal([
@@ -54,7 +54,7 @@ describe('solve', () => {
 
   it('moves what hangs from the free area when a panel moves, and what hangs from a neighbour when that moves', () => {
     const desk = emptyDesk();
-    desk.edges = [{ ...createPanel('panel', 'main', 'top', []), length: 'fill', thickness: 40 }];
+    desk.edges = [{ ...createPanel('panel', 'main', 'top', []), length: { by: 'side' }, thickness: 40 }];
     desk.widgets = [
       clockAt('host', { hangs: { from: 'free', screen: 'main', point: 'top-left' }, x: 20, y: 20 }),
       clockAt('guest', {
@@ -173,7 +173,7 @@ describe('every kind', () => {
       for (const side of ['top', 'left'] as const) {
         const desk = emptyDesk();
         const item = createItem('part', kind.type);
-        desk.edges = [{ ...createPanel('edge', 'main', side, [item]), length: 'fill' }];
+        desk.edges = [{ ...createPanel('edge', 'main', side, [item]), length: { by: 'side' } }];
         const [part] = solve(desk, { moment: DAWN }).screens[0]?.edges[0]?.items ?? [];
         const along = side === 'top' ? part?.rect.width : part?.rect.height;
         expect(along, side).to.be.greaterThan(0);

@@ -17,6 +17,8 @@ export interface Solving {
   moment: number;
   half: Half;
   isAppListOpen: boolean;
+  openMore: string | null;
+  out: ReadonlySet<string> | null;
   needs: Needs;
   /** By the colour beneath. */
   contexts: Map<string, WidgetContext>;

@@ -36,7 +36,7 @@ export interface FieldFacts {
   /** Which of the choices there are beside the other values; all of them where it is absent. */
   choicesFor?(values: Readonly<Record<string, unknown>>): readonly string[];
   /** A word that the value can be instead of what its control gives: it is switched on, and off to what is said here. */
-  instead?: { word: string; label: string; off: unknown };
+  instead?: { word: string | null; label: string; off: unknown };
   /** For a value of one of several shapes, told apart by a key: each shape's title, and what it starts as. */
   variants?: Readonly<Record<string, { label: string; start: object }>>;
   /** For a list of records: what one of them is called. */

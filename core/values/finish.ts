@@ -53,3 +53,8 @@ function amount(max: number, unit: string, label: string, description: string, w
     when,
   });
 }
+
+/** A bare finish with the tint of another, so that one press makes it a surface again. */
+export function bareFinish(of: Finish): Finish {
+  return { ...of, kind: 'bare', shadow: 0 };
+}

@@ -1,5 +1,20 @@
 import { expect } from 'chai';
-import { centreOf, drag, handle, stored, take, untilKept, withApp } from '../support/app.ts';
+import type { Page } from 'playwright-core';
+import { createDock, createItem, createPanel } from '../../core/desk/defaults.ts';
+import type { Desk } from '../../core/desk/desk.ts';
+import type { Edge } from '../../core/desk/sections/edges.ts';
+import {
+  addDesk,
+  centreOf,
+  drag,
+  handle,
+  stored,
+  take,
+  untilKept,
+  withApp,
+  chooseEdge,
+} from '../support/app.ts';
+import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
 
 withApp('edges', ({ server, open }) => {
   it('move to another side by dragging, and the free area with them', async () => {
@@ -55,7 +70,7 @@ withApp('edges', ({ server, open }) => {
     await page.getByRole('radio', { name: 'Whole side' }).click();
     await untilKept(page);
     const [edge] = (await stored(server, 'bare-desk')).desk.edges;
-    expect(edge?.length).to.equal('fill');
+    expect(edge?.length).to.deep.equal({ by: 'side' });
     expect(edge?.items.map(({ type }) => type)).not.to.include('divider');
     expect(edge?.items.map(({ type }) => type).slice(0, 3)).to.deep.equal([
       'app-list',
@@ -71,7 +86,7 @@ withApp('edges', ({ server, open }) => {
 
   it('let items be dragged along them on the stage', async () => {
     const page = await open('/desk/dawn-count');
-    await handle(page, 'dock').click({ position: { x: 4, y: 4 } });
+    await chooseEdge(page, 'dock');
     const first = handle(page, 'dock-1');
     await drag(page, first, { x: 75, y: 0 });
     await untilKept(page);
@@ -94,5 +109,211 @@ withApp('edges', ({ server, open }) => {
     await page.getByRole('button', { name: 'Workspace Cut' }).click();
     await page.keyboard.press('Escape');
     await handle(page, 'dock').waitFor();
+  });
+
+  const withEdges = (name: string, edges: Desk['edges'], widgets: Desk['widgets'] = []) =>
+    addDesk(server, { ...emptyDesk(), name, edges, widgets });
+  const starters = (count: number, label = false) =>
+    Array.from({ length: count }, (_, index) =>
+      createItem(`item-${index}`, 'application', {
+        application: emptyDesk().applications[index % 8]?.id,
+        label,
+      }),
+    );
+  const panel = (items: Edge['items'], change: Partial<Edge> = {}): Edge => ({
+    ...createPanel('panel', 'main', 'top', items),
+    ...change,
+  });
+  const dock = (items: Edge['items'], change: Partial<Edge> = {}): Edge => ({
+    ...createDock('dock', 'main', 'bottom', emptyDesk().look.finish, items),
+    ...change,
+  });
+  const kept = async (page: Page, id: string) => {
+    await untilKept(page);
+    return (await stored(server, id)).desk.edges;
+  };
+
+  it('give items at once, also off a strip that is not chosen: along it, onto another, and off', async () => {
+    const id = await withEdges('Items in hand', [panel([createItem('clock', 'clock')]), dock(starters(4))]);
+    const page = await open(`/desk/${id}`);
+    const first = handle(page, 'item-0');
+    await drag(page, first, { x: 60, y: 0 });
+    expect((await kept(page, id))[1]?.items.map((item) => item.id)).to.deep.equal([
+      'item-1',
+      'item-0',
+      'item-2',
+      'item-3',
+    ]);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    const from = await centreOf(handle(page, 'item-2'));
+    const to = await centreOf(handle(page, 'clock'));
+    await drag(page, handle(page, 'item-2'), { x: to.x + 30 - from.x, y: to.y - from.y });
+    const moved = await kept(page, id);
+    expect(moved[0]?.items.map((item) => item.id)).to.deep.equal(['clock', 'item-2']);
+    expect(moved[1]?.items).to.have.length(3);
+    // Off every edge it is said what letting go would do.
+    const off = await centreOf(handle(page, 'item-3'));
+    await page.mouse.move(off.x, off.y);
+    await page.mouse.down();
+    await page.mouse.move(off.x, off.y - 160, { steps: 8 });
+    await page.getByText(/^Let go to take .* from the dock/).waitFor();
+    await page.mouse.up();
+    expect((await kept(page, id))[1]?.items).to.have.length(2);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    expect((await kept(page, id))[1]?.items).to.have.length(3);
+  });
+
+  it('are dragged longer, thicker and elsewhere by their handles, unless they are locked', async () => {
+    const id = await withEdges('By its handles', [dock(starters(4))]);
+    const page = await open(`/desk/${id}`);
+    await chooseEdge(page, 'dock');
+    const box = await handle(page, 'dock').boundingBox();
+    await drag(page, page.locator('[data-span="end"]'), { x: 60, y: 0 });
+    const after = await handle(page, 'dock').boundingBox();
+    if (!box || !after) throw new Error('no dock');
+    expect(after.x).to.be.closeTo(box.x, 1);
+    expect(after.width).to.be.closeTo(box.width + 60, 4);
+    await drag(page, page.locator('[data-span="inner"]'), { x: 0, y: -20 });
+    const [longer] = await kept(page, id);
+    expect(longer?.length.by).to.equal('fixed');
+    expect(longer?.thickness).to.be.greaterThan(80);
+    await page.keyboard.press('l');
+    await page.locator('[data-span]').first().waitFor({ state: 'detached' });
+    await drag(page, page.locator('[data-grip="dock"]'), { x: -300, y: -200 });
+    await page.getByText('Locked: press L to unlock it first.').waitFor();
+    expect((await kept(page, id))[0]).to.deep.include({ locked: true, side: 'bottom' });
+  });
+
+  it('own the corners in an order that can be changed', async () => {
+    const id = await withEdges('Corners', [
+      panel([], { length: { by: 'side' } }),
+      { ...panel([], { length: { by: 'side' }, side: 'left' }), id: 'rail' },
+    ]);
+    const page = await open(`/desk/${id}`);
+    const top = async () => (await handle(page, 'rail').boundingBox())?.y ?? NaN;
+    const before = await top();
+    await page.getByRole('button', { name: 'Edges', exact: true }).click();
+    await page.getByRole('button', { name: 'Move Panel at the left', exact: true }).focus();
+    await page.keyboard.press('ArrowUp');
+    expect((await kept(page, id)).map((edge) => edge.id)).to.deep.equal(['rail', 'panel']);
+    expect(await top()).to.be.below(before - 5);
+  });
+
+  it('start from strips of ours, and stand as another one with all that is on them', async () => {
+    const id = await withEdges('Strips', []);
+    const page = await open(`/desk/${id}`);
+    await page.getByRole('button', { name: 'Edges', exact: true }).click();
+    await page.locator('[data-strip="full"]').click();
+    await page.getByRole('heading', { name: 'Panel', level: 2 }).waitFor();
+    const [first] = await kept(page, id);
+    await page.getByRole('button', { name: /^Stand as/ }).click();
+    await page.locator('[data-strip="rail"]').click();
+    const [rail] = await kept(page, id);
+    expect(rail?.side).to.equal('left');
+    expect(rail?.items).to.deep.equal(first?.items);
+    await page.getByRole('button', { name: 'Back to Edges' }).click();
+    await page.locator('[data-strip="concert"]').click();
+    expect((await kept(page, id)).map(({ kind }) => kind)).to.deep.equal(['panel', 'panel', 'dock']);
+  });
+
+  it('put away what finds no room, behind a button that opens it, by the keyboard too', async () => {
+    const id = await withEdges('Too tight', [
+      panel(starters(30, true), { length: { by: 'fixed', px: 560 } }),
+    ]);
+    const page = await open(`/desk/${id}`);
+    await chooseEdge(page, 'panel');
+    await page.getByText(/^No room for .* behind the \+\d+/).waitFor();
+    await page.getByRole('button', { name: 'Try' }).click();
+    const more = page.getByRole('button', { name: /^\d+ more$/ });
+    await more.focus();
+    await page.keyboard.press('Enter');
+    const rest = page.getByRole('dialog', { name: 'What found no room' });
+    await rest.waitFor();
+    await page.keyboard.press('ArrowDown');
+    expect(await rest.locator('button:focus').count()).to.equal(1);
+    await page.keyboard.press('Escape');
+    await rest.waitFor({ state: 'detached' });
+    // The focus is given back.
+    expect(await more.evaluate((button) => button === document.activeElement)).to.equal(true);
+    await more.click();
+    await rest.getByRole('button').first().click();
+    await rest.waitFor({ state: 'detached' });
+  });
+
+  it('slip away in use, come with the pointer at their side or by a key, and go again', async () => {
+    const id = await withEdges('Slips', [dock(starters(5), { shows: { by: 'slips', in: 60, out: 120 } })]);
+    const page = await open(`/live/${id}`);
+    const edge = page.locator('[data-edge="dock"]');
+    const away = page.locator('[data-edge="dock"][data-away]');
+    await away.waitFor();
+    const screen = await page.locator('[data-screen]').boundingBox();
+    if (!screen) throw new Error('no screen');
+    const middle = screen.x + screen.width / 2;
+    // Passing by is not asking.
+    await page.mouse.move(middle, screen.y + screen.height - 1);
+    await page.mouse.move(middle, screen.y + 100);
+    await page.mouse.move(middle, screen.y + screen.height - 1);
+    await page.locator('[data-edge="dock"]:not([data-away])').waitFor();
+    const there = await edge.boundingBox();
+    await page.mouse.move(middle, (there?.y ?? 0) + 10);
+    expect(await away.count()).to.equal(0);
+    await page.mouse.move(middle, screen.y + 60);
+    await away.waitFor();
+    await page.keyboard.press('e');
+    await page.locator('[data-edge="dock"]:not([data-away])').waitFor();
+    await page.keyboard.press('e');
+    await away.waitFor();
+    // The focus that comes to it calls it.
+    await edge.getByRole('button').first().focus();
+    await page.keyboard.press('Tab');
+    await page.locator('[data-edge="dock"]:not([data-away])').waitFor();
+  });
+
+  it('let icons of a dock grow under the pointer, neighbours making room', async () => {
+    const id = await withEdges('Grows', [dock(starters(5), { growth: { factor: 1.8, reach: 140 } })]);
+    const page = await open(`/live/${id}`);
+    const icons = page.locator('[data-grows]');
+    await icons.nth(4).waitFor();
+    const boxes = () =>
+      icons.evaluateAll((all) => all.map((one) => one.getBoundingClientRect().toJSON() as DOMRect));
+    const before = await boxes();
+    const [, , third] = before;
+    if (!third) throw new Error('no icon');
+    await page.mouse.move(third.x + third.width / 2, third.y + third.height / 2);
+    await page.waitForFunction((width) => {
+      const icon = document.querySelectorAll('[data-grows]')[2];
+      return (icon?.getBoundingClientRect().width ?? 0) > width * 1.6;
+    }, third.width);
+    const grown = await boxes();
+    grown.slice(1).forEach((box, index) => {
+      const left = grown[index];
+      expect(box.x).to.be.at.least((left?.x ?? 0) + (left?.width ?? 0) - 1);
+    });
+    expect(grown[4]?.x).to.be.greaterThan(before[4]?.x ?? NaN);
+    await page.mouse.move(third.x, 5);
+    await page.waitForFunction(
+      (width) =>
+        (document.querySelectorAll('[data-grows]')[2]?.getBoundingClientRect().width ?? 0) < width * 1.02,
+      third.width,
+    );
+  });
+
+  it('say at once that they stand over something, and move it off', async () => {
+    const id = await withEdges(
+      'Covered',
+      [dock(starters(5), { length: { by: 'side' } })],
+      [clockAt('one', fromCorner(300, 530))],
+    );
+    const page = await open(`/desk/${id}`);
+    await page
+      .locator('[data-cover]', { hasText: 'The dock at the bottom stands over the clock (line)' })
+      .waitFor();
+    await page.getByRole('button', { name: 'Move it off' }).click();
+    await page.locator('[data-cover]').waitFor({ state: 'detached' });
+    await untilKept(page);
+    const clock = await handle(page, 'one').boundingBox();
+    const edge = await handle(page, 'dock').boundingBox();
+    expect((clock?.y ?? 0) + (clock?.height ?? 0)).to.be.below(edge?.y ?? 0);
   });
 });

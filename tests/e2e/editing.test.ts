@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { bareDesk } from '../../demo/bare-desk.ts';
 import { createWidget } from '../../core/desk/defaults.ts';
-import { addDesk, drag, handle, stored, untilKept, withApp } from '../support/app.ts';
+import { addDesk, drag, handle, stored, untilKept, withApp, chooseEdge } from '../support/app.ts';
 
 withApp('editing', ({ server, open }) => {
   const widget = async (desk: string, id: string) =>
@@ -114,7 +114,7 @@ withApp('editing', ({ server, open }) => {
 
   it('edits an item: its options, its place, its copy', async () => {
     const page = await open('/desk/sound-room');
-    await handle(page, 'panel').click({ position: { x: 5, y: 250 } });
+    await chooseEdge(page, 'panel');
     await handle(page, 'panel-3').click();
     await page.getByRole('heading', { name: 'Workspaces', level: 2 }).waitFor();
     await page.getByRole('radio', { name: 'Bars' }).click();
@@ -137,7 +137,7 @@ withApp('editing', ({ server, open }) => {
 
   it('says when the items of an edge do not fit', async () => {
     const page = await open('/desk/dawn-count');
-    await handle(page, 'dock').click({ position: { x: 4, y: 4 } });
+    await chooseEdge(page, 'dock');
     await page.getByRole('textbox', { name: 'Icons, exact' }).fill('96');
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Thickness, exact' }).fill('160');

@@ -1,3 +1,4 @@
+import { createPanel } from '../../core/desk/defaults.ts';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
@@ -235,20 +236,11 @@ withApp('nothing left in the air', ({ server, open }) => {
       ...base,
       name: 'Full of edges',
       edges: Array.from({ length: 40 }, (_, index) => ({
-        id: `e${index}`,
-        kind: 'panel' as const,
-        screen: base.screens[0]?.id ?? '',
-        side: 'top' as const,
+        ...createPanel(`e${index}`, base.screens[0]?.id ?? '', 'top', []),
         thickness: 16,
         iconSize: 12,
-        length: 'fill' as const,
-        align: 'start' as const,
-        margin: 0,
-        padding: 0,
-        spacing: 0,
+        length: { by: 'side' as const },
         keepsWindowsOff: false,
-        finish: null,
-        items: [],
       })),
     });
     const page = await open(`/desk/${id}`);

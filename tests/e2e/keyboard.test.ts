@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
-import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
+import { addDesk, handle, stored, untilKept, withApp, chooseEdge } from '../support/app.ts';
 
 withApp('by the keyboard alone', ({ server, open }) => {
   const focused = (page: Page) =>
@@ -29,7 +29,7 @@ withApp('by the keyboard alone', ({ server, open }) => {
     const [edge] = (await stored(server, id)).desk.edges;
     expect(edge?.items).to.have.length(6);
     expect(edge?.items.at(-1)?.type).to.equal('divider');
-    expect(edge?.length).to.equal('fill');
+    expect(edge?.length).to.deep.equal({ by: 'side' });
   });
 
   it('the search takes every key from the first, and none of them is a shortcut', async () => {
@@ -81,7 +81,7 @@ withApp('by the keyboard alone', ({ server, open }) => {
 
   it('arrows choose in a group, and move a row by its grip', async () => {
     const page = await open('/desk/dawn-count');
-    await handle(page, 'panel').click();
+    await chooseEdge(page, 'panel');
     const names = () =>
       page.locator('aside li').evaluateAll((rows) => rows.map((row) => row.getAttribute('aria-label')));
     await page.locator('aside li').first().waitFor();

@@ -170,7 +170,7 @@ function everyEdge(): Edge[] {
       ),
     ),
     ...shape,
-    length: 'fill' as const,
+    length: { by: 'side' as const },
   }));
 }
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
-import { addDesk, centreOf, drag, handle, stored, untilKept, withApp } from '../support/app.ts';
+import { addDesk, centreOf, drag, handle, stored, untilKept, withApp, chooseEdge } from '../support/app.ts';
 
 withApp('near and far', ({ server, open }) => {
   const desk = (name: string) => ({
@@ -137,7 +137,7 @@ withApp('near and far', ({ server, open }) => {
 
   it('brings an edge near while its values are changed', async () => {
     const page = await open('/desk/dawn-count');
-    await handle(page, 'panel').click();
+    await chooseEdge(page, 'panel');
     const whole = await scale(page);
     const slider = page.getByRole('slider', { name: 'Thickness', exact: true });
     await slider.focus();

@@ -10,7 +10,7 @@ import { solve } from '../../core/scene/solve.ts';
 import { learnTextOf } from '../../core/scene/text.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { DAWN, emptyDesk } from '../support/desks.ts';
-import { addDesk, handle, stored, withApp } from '../support/app.ts';
+import { addDesk, stored, withApp, chooseEdge } from '../support/app.ts';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -86,7 +86,7 @@ withApp('a desk is solved the same', ({ server, open }) => {
     const desk = { ...emptyDesk(), name: 'Crowded', edges: [createPanel('panel', 'main', 'top', items)] };
     const id = await addDesk(server, { ...desk, screens: [{ ...desk.screens[0]!, width: 600 }] });
     const page = await open(`/desk/${id}`);
-    await handle(page, 'panel').click();
+    await chooseEdge(page, 'panel');
     await page.getByText(/px more than this side has/).waitFor();
     const spills = await page.evaluate(
       () =>

@@ -180,7 +180,7 @@ withApp('the stage', ({ server, open }) => {
     await page.getByRole('menuitem', { name: /Duplicate/ }).click();
     expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(5);
     await page.keyboard.press('Control+z');
-    await handle(page, 'dock').click({ button: 'right', position: { x: 3, y: 3 } });
+    await page.locator('[data-grip="dock"]').click({ button: 'right', force: true });
     await page.getByRole('menuitem', { name: /Remove/ }).click();
     expect(await handle(page, 'dock').count()).to.equal(0);
     await page.keyboard.press('Control+z');

@@ -149,6 +149,10 @@ export async function drag(page: Page, what: Locator, by: { x: number; y: number
   await page.mouse.up();
 }
 
+/** Chooses an edge by its grip: it may be full of items, which are taken by themselves. */
+export const chooseEdge = (page: Page, id: string) =>
+  page.locator(`[data-grip="${id}"]`).click({ force: true });
+
 export const handle = (page: Page, id: string) => page.locator(`[data-handle="${id}"]`);
 
 /** The revision that a page was last seen to have kept, by desk. */

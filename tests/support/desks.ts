@@ -65,7 +65,12 @@ function arbitraryEdge(id: string, screen: string): fc.Arbitrary<Edge> {
       side: fc.constantFrom(...sides),
       thickness: fc.integer({ min: 16, max: 240 }),
       iconSize: fc.integer({ min: 8, max: 160 }),
-      length: fc.constantFrom('fill', 'items') as fc.Arbitrary<Edge['length']>,
+      length: fc.constantFrom<Edge['length']>(
+        { by: 'side' },
+        { by: 'items' },
+        { by: 'fixed', px: 420 },
+        { by: 'share', percent: 40 },
+      ),
       align: fc.constantFrom(...alignments),
       margin: fc.integer({ min: 0, max: 200 }),
       padding: fc.integer({ min: 0, max: 200 }),

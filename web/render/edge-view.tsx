@@ -1,7 +1,17 @@
-import { memo, type CSSProperties, type FC } from 'react';
+import clsx from 'clsx';
+import {
+  memo,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  type CSSProperties,
+  type FC,
+  type KeyboardEvent,
+} from 'react';
 import { dockLine } from '../../core/items/application/application.ts';
 import { itemKindOf, type ItemType } from '../../core/items/list.ts';
-import type { SceneEdge, SceneItem } from '../../core/scene/scene.ts';
+import type { SceneEdge, SceneItem, SceneMore, SceneRest } from '../../core/scene/scene.ts';
 import { isHorizontal, type Side } from '../../core/values/geometry.ts';
 import type { EdgeFacts, ItemDrawing } from './item-drawing.ts';
 import { AppListItem } from './items/app-list/app-list.tsx';
@@ -9,6 +19,9 @@ import { ApplicationItem } from './items/application/application.tsx';
 import { DividerItem } from './items/divider/divider.tsx';
 import { TrayItem } from './items/tray/tray.tsx';
 import { WorkspacesItem } from './items/workspaces/workspaces.tsx';
+import { Actions } from './actions.ts';
+import { useGrowth } from './growth.ts';
+import { Press } from './press.tsx';
 import { QuietCard } from './quiet-card.tsx';
 import { Runs, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
@@ -27,21 +40,36 @@ const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
 };
 
 export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
-  const { rect, side, surface, kind } = edge;
+  const { rect, side, surface, kind, backing, growth, tellsNames, more } = edge;
+  const box = useRef<HTMLDivElement>(null);
+  const isInUse = useContext(Actions) !== null;
+  useGrowth(box, edge, isInUse ? growth : null);
+  const facts = useMemo(() => ({ kind, side, tellsNames }), [kind, side, tellsNames]);
   // Where there is too little room, items keep to their boxes instead of printing over one another.
   const isCrowded = edge.missing > 0;
+  const away = edge.isAway ? offScreen(edge) : { x: 0, y: 0 };
   return (
     <div
+      ref={box}
       data-edge={edge.id}
-      className="absolute left-0 top-0"
+      data-away={edge.isAway || undefined}
+      className={clsx('absolute left-0 top-0', isInUse && 'slips')}
+      // What has slipped away is not walked through by Tab; a focus that comes calls it.
       style={{
-        transform: `translate(${rect.x}px, ${rect.y}px)`,
+        transform: `translate(${rect.x + away.x}px, ${rect.y + away.y}px)`,
         width: rect.width,
         height: rect.height,
         ...surfaceColours(surface),
       }}
     >
-      <div className="absolute inset-0" style={surfaceBox(surface, 1, edge.touchesSide ? side : null)} />
+      {backing && (
+        <div
+          style={{
+            ...placeOf({ ...backing, x: backing.x - rect.x, y: backing.y - rect.y }),
+            ...surfaceBox(surface, 1, edge.touchesSide ? side : null),
+          }}
+        />
+      )}
       {kind === 'dock' && <div className="absolute" style={litLine(side)} />}
       {edge.items.map((item) => (
         <ItemBox
@@ -49,14 +77,105 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
           item={item}
           x={item.rect.x - rect.x}
           y={item.rect.y - rect.y}
-          kind={kind}
-          side={side}
+          facts={facts}
           isCut={isCrowded}
         />
       ))}
+      {more && <MoreBox edge={edge.id} more={more} x={more.rect.x - rect.x} y={more.rect.y - rect.y} />}
     </div>
   );
 });
+
+/** How far an edge goes to be off its screen. */
+function offScreen({ side, rect }: SceneEdge): { x: number; y: number } {
+  const margin = 40;
+  switch (side) {
+    case 'top':
+      return { x: 0, y: -(rect.y + rect.height + margin) };
+    case 'left':
+      return { x: -(rect.x + rect.width + margin), y: 0 };
+    case 'bottom':
+      return { x: 0, y: rect.height + margin };
+    case 'right':
+      return { x: rect.width + margin, y: 0 };
+  }
+}
+
+/** The button that opens what found no room. */
+function MoreBox({ edge, more, x, y }: { edge: string; more: SceneMore; x: number; y: number }) {
+  const { rect, at, layout, ids } = more;
+  return (
+    <div
+      data-more={edge}
+      className="absolute left-0 top-0"
+      style={{ transform: `translate(${x}px, ${y}px)`, width: rect.width, height: rect.height }}
+    >
+      <Press
+        label={`${ids.length} more`}
+        onPress={(actions) => actions.turnMore(edge)}
+        className="panel-press"
+      >
+        <span style={placeOf({ ...at, ...layout.size })}>
+          <Runs runs={layout.runs} />
+        </span>
+      </Press>
+    </div>
+  );
+}
+
+/** What of an edge found no room, open beside it. */
+export function RestView({ rest, onClose }: { rest: SceneRest; onClose: () => void }) {
+  const { rect, surface, items } = rest;
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const before = document.activeElement;
+    box.current?.querySelector('button')?.focus();
+    return () => void (before instanceof HTMLElement && before.focus());
+  }, []);
+  return (
+    <>
+      <div className="absolute inset-0" onPointerDown={onClose} />
+      <div
+        ref={box}
+        role="dialog"
+        aria-label="What found no room"
+        data-rest={rest.edge}
+        className="absolute"
+        style={{ ...surfaceColours(surface), ...surfaceBox(surface), ...placeOf(rect) }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            event.stopPropagation();
+            onClose();
+          }
+          walk(event, box.current);
+        }}
+      >
+        {items.map((item) => (
+          <ItemBox
+            key={item.id}
+            item={item}
+            x={item.rect.x - rect.x}
+            y={item.rect.y - rect.y}
+            facts={flat}
+            isCut={false}
+          />
+        ))}
+      </div>
+    </>
+  );
+}
+
+const flat: EdgeFacts = { kind: 'panel', side: 'top' };
+
+/** Arrows go from one button to the next. */
+function walk(event: KeyboardEvent, box: HTMLElement | null): void {
+  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+  if (by === 0 || !box) return;
+  event.preventDefault();
+  const buttons = [...box.querySelectorAll('button')];
+  const at = buttons.findIndex((button) => button === document.activeElement);
+  buttons[(at + by + buttons.length) % buttons.length]?.focus();
+}
 
 /** The line on which a dock's icons stand: at the side nearest the screen's. */
 function litLine(side: Side): CSSProperties {
@@ -77,13 +196,13 @@ function ItemBox({
   item,
   x,
   y,
-  kind,
-  side,
+  facts,
   isCut,
-}: EdgeFacts & {
+}: {
   item: SceneItem;
   x: number;
   y: number;
+  facts: EdgeFacts;
   isCut: boolean;
 }) {
   const { width, height } = item.rect;
@@ -96,7 +215,7 @@ function ItemBox({
     >
       {/* What an item shows is as large as it wants to be, in the middle of the room that it got. */}
       <div style={placeOf({ ...at, ...layout.size })}>
-        <ItemInside type={type} view={view} layout={layout} kind={kind} side={side} />
+        <ItemInside type={type} view={view} layout={layout} facts={facts} />
       </div>
     </div>
   );
@@ -106,13 +225,12 @@ const ItemInside = memo(function ItemInside({
   type,
   view,
   layout,
-  kind,
-  side,
-}: Pick<SceneItem, 'type' | 'view' | 'layout'> & EdgeFacts) {
+  facts,
+}: Pick<SceneItem, 'type' | 'view' | 'layout'> & { facts: EdgeFacts }) {
   const Drawn = drawings[type] as FC<{ view: unknown; layout: unknown; edge: EdgeFacts }> | null;
   return (
     <QuietCard title={itemKindOf(type).title} of={view}>
-      {Drawn ? <Drawn view={view} layout={layout} edge={{ kind, side }} /> : <Runs runs={layout.runs} />}
+      {Drawn ? <Drawn view={view} layout={layout} edge={facts} /> : <Runs runs={layout.runs} />}
     </QuietCard>
   );
 });

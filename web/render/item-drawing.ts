@@ -7,6 +7,8 @@ import type { Side } from '../../core/values/geometry.ts';
 export interface EdgeFacts {
   kind: Edge['kind'];
   side: Side;
+  /** Names of applications are told when they are pointed at. */
+  tellsNames?: boolean;
 }
 
 /** The drawing half of a kind of item: what its layout can't say. */

@@ -2,7 +2,7 @@ import { Suspense, useContext, type FC } from 'react';
 import type { SceneSections } from '../../core/scene/scene.ts';
 import { later } from '../later.ts';
 import { Actions } from './actions.ts';
-import { EdgeView } from './edge-view.tsx';
+import { EdgeView, RestView } from './edge-view.tsx';
 import { WidgetView } from './widget-view.tsx';
 
 const AppList = later(() => import('./app-list.tsx'));
@@ -11,6 +11,10 @@ const AppList = later(() => import('./app-list.tsx'));
 export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: SceneSections[Key] }> } = {
   edges: ({ solved }) => solved.map((edge) => <EdgeView key={edge.id} edge={edge} />),
   widgets: ({ solved }) => solved.map((widget) => <WidgetView key={widget.id} widget={widget} />),
+  rest: function OpenRest({ solved }) {
+    const actions = useContext(Actions);
+    return actions && solved && <RestView rest={solved} onClose={() => actions.turnMore(solved.edge)} />;
+  },
   /** There only where the desk is used. */
   appList: function OpenAppList({ solved }) {
     const actions = useContext(Actions);

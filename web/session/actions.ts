@@ -5,6 +5,8 @@ import { useConditions } from './conditions.ts';
 export const deskActions: DeskActions = {
   turnAppList: () => useConditions.getState().setAppList(!useConditions.getState().isAppListOpen),
   closeAppList: () => useConditions.getState().setAppList(false),
+  turnMore: (edge) =>
+    useConditions.getState().setMore(useConditions.getState().openMore === edge ? null : edge),
   start: (application) => useConditions.getState().toggleRunning(application),
   goTo: (workspace) => useConditions.getState().goTo(workspace),
 };

@@ -16,6 +16,10 @@ interface ConditionsState {
   running: readonly string[];
   workspace: number;
   isAppListOpen: boolean;
+  /** Id of the edge of which the rest is open. */
+  openMore: string | null;
+  /** Edges that slip away and are there; null where all are. */
+  out: readonly string[] | null;
   feeds: readonly Feed[];
   hold(moment: number): void;
   goNow(): void;
@@ -25,6 +29,8 @@ interface ConditionsState {
   toggleRunning(application: string): void;
   goTo(workspace: number): void;
   setAppList(isOpen: boolean): void;
+  setMore(edge: string | null): void;
+  setOut(out: readonly string[] | null): void;
   /** For a desk that is opened: nothing runs, and the first workspace is in front. */
   startAnew(): void;
   addSamples(source: string, origin: string, samples: readonly Sample[]): void;
@@ -41,6 +47,8 @@ export const useConditions = create<ConditionsState>()((set) => ({
   running: [],
   workspace: 0,
   isAppListOpen: false,
+  openMore: null,
+  out: null,
   feeds: [],
   hold: (moment) => set({ moment, isNow: false }),
   goNow: () => set({ moment: Date.now(), isNow: true, isPlaying: false }),
@@ -53,10 +61,14 @@ export const useConditions = create<ConditionsState>()((set) => ({
         ? running.filter((id) => id !== application)
         : [...running, application],
       isAppListOpen: false,
+      openMore: null,
     })),
   goTo: (workspace) => set({ workspace }),
-  setAppList: (isAppListOpen) => set({ isAppListOpen }),
-  startAnew: () => set({ half: null, running: [], workspace: 0, isAppListOpen: false }),
+  setAppList: (isAppListOpen) => set({ isAppListOpen, openMore: null }),
+  setMore: (openMore) => set({ openMore, isAppListOpen: false }),
+  setOut: (out) => set({ out }),
+  startAnew: () =>
+    set({ half: null, running: [], workspace: 0, isAppListOpen: false, openMore: null, out: null }),
   addSamples: (source, origin, samples) =>
     set(({ feeds }) => {
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
@@ -68,13 +80,15 @@ export const useConditions = create<ConditionsState>()((set) => ({
 }));
 
 export function conditionsOf(state: ConditionsState): Conditions {
-  const { moment, half, running, workspace, isAppListOpen, feeds } = state;
+  const { moment, half, running, workspace, isAppListOpen, openMore, out, feeds } = state;
   return {
     moment,
     half: half ?? undefined,
     running,
     workspace,
     isAppListOpen,
+    openMore,
+    out,
     feeds,
   };
 }

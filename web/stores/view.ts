@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Distance, Guide } from '../../core/arrange/snap.ts';
-import type { Rect } from '../../core/values/geometry.ts';
+import type { Point, Rect } from '../../core/values/geometry.ts';
 import { useConditions } from '../session/conditions.ts';
 
 /** A colour is picked from the stage. */
@@ -35,6 +35,8 @@ interface ViewState {
   marquee: Rect | null;
   /** Id of the screen that what is dragged would go to. */
   target: string | null;
+  /** Where an item is that would be taken off, px of the screen, and what it is. */
+  off: { at: Point; title: string } | null;
   setMode(mode: 'arrange' | 'try'): void;
   goToChapter(chapter: string, page?: string | null, spot?: string | null): void;
   pick(picking: Picking | null): void;
@@ -45,6 +47,7 @@ interface ViewState {
   toggle(id: string): void;
   open(sheet: Sheet): void;
   setHints(hints: {
+    off?: { at: Point; title: string } | null;
     target?: string | null;
     guides?: readonly Guide[];
     distances?: readonly Distance[];
@@ -73,6 +76,7 @@ export const useView = create<ViewState>()((set) => ({
   distances: none,
   marquee: null,
   target: null,
+  off: null,
   setMode(mode) {
     useConditions.getState().setAppList(false);
     set({ mode, selection: none });
@@ -91,6 +95,6 @@ export const useView = create<ViewState>()((set) => ({
       chapter: 'widgets',
     })),
   open: (sheet) => set({ sheet }),
-  setHints: ({ guides = none, distances = none, marquee = null, target = null }) =>
-    set({ guides, distances, marquee, target }),
+  setHints: ({ guides = none, distances = none, marquee = null, target = null, off = null }) =>
+    set({ guides, distances, marquee, target, off }),
 }));

@@ -9,6 +9,7 @@ import { createDock, createItem, createPanel, createWidget } from '../../core/de
 import { edits } from '../../core/desk/edits/edits.ts';
 import { partOf } from '../../core/desk/parts.ts';
 import { freePlace } from '../../core/desk/ground.ts';
+import type { Strip } from '../../core/desk/strips.ts';
 import type { Edge, Item } from '../../core/desk/sections/edges.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Alignment } from '../../core/values/place.ts';
@@ -125,6 +126,40 @@ export function addEdge(kind: Edge['kind']): void {
   if (useDesk.getState().edit(edits.addEdge(edge))) useView.getState().select([id], 'edges');
 }
 
+/** Puts a strip of ours on the screen in view. */
+export function addStrip(strip: Strip): void {
+  const desk = presentDesk();
+  const screen = currentScreen();
+  if (!desk || !screen) return;
+  const landed: string[] = [];
+  const parts = { edges: strip.make(desk, screen.id), widgets: [], items: [] };
+  const landing = { screen: screen.id, edge: null, off: 0, newId };
+  if (!useDesk.getState().edit(named(strip.title, edits.paste(parts, landing, landed)))) return;
+  const [only] = landed.length === 1 ? landed : [];
+  if (only) useView.getState().select([only], 'edges');
+}
+
+/** Makes an edge stand as a strip of ours does; what is on it stays. */
+export function becomeStrip(edge: string, { frame, title }: Strip): void {
+  if (frame) useDesk.getState().edit(named(`Become: ${title.toLowerCase()}`, edits.setEdge(edge, frame)));
+}
+
+/** Another kind of item in the place of one: the options that both have stay. */
+export function swapItem(item: Item, type: ItemType): void {
+  const fresh = createItem(item.id, type);
+  const known = new Map(Object.entries(item.options));
+  const kind = itemKindOf(type);
+  const options = Object.fromEntries(
+    Object.entries(fresh.options).map(([key, value]) => {
+      const kept = known.get(key);
+      const isTaken = known.has(key) && kind.options.safeParse({ ...fresh.options, [key]: kept }).success;
+      return [key, isTaken ? kept : value];
+    }),
+  );
+  const { keeps, iconSize, before, after } = item;
+  useDesk.getState().edit(edits.swapItem(item.id, { ...fresh, keeps, iconSize, before, after, options }));
+}
+
 export function addItem(edgeId: string, type: ItemType, index?: number): void {
   const desk = presentDesk();
   const edge = desk?.edges.find(({ id }) => id === edgeId);
@@ -203,7 +238,13 @@ export function moveToNextScreen(): void {
 
 /** Changes a switch of all selected widgets: on, unless it is on for all. */
 export function toggleFlag(flag: 'locked' | 'clicksThrough'): void {
-  const { widgets } = selectedParts();
+  const { widgets, edge } = selectedParts();
+  if (edge && flag === 'locked') {
+    useDesk
+      .getState()
+      .edit(named(edge.locked ? 'Unlock' : 'Lock', edits.setEdge(edge.id, { locked: !edge.locked })));
+    return;
+  }
   if (widgets.length === 0) return;
   const value = !widgets.every((widget) => widget[flag]);
   const label =
@@ -272,6 +313,10 @@ export function nudgeSelection(by: Point): void {
     return;
   }
   if (edge) {
+    if (edge.locked) {
+      toast('Locked: press L to unlock it first.', { id: 'locked' });
+      return;
+    }
     const side: Side = by.x < 0 ? 'left' : by.x > 0 ? 'right' : by.y < 0 ? 'top' : 'bottom';
     useDesk.getState().edit(edits.moveEdge(edge.id, side));
     return;

@@ -23,6 +23,11 @@ const hasWidgets =
     selectedParts().widgets.length >= least;
 const hasSelection = () => useView.getState().selection.length > 0;
 
+function lockable(): readonly { locked: boolean }[] {
+  const { widgets, edge } = selectedParts();
+  return edge ? [edge] : widgets;
+}
+
 function nudges(): Command[] {
   const ways = [
     ['ArrowLeft', -1, 0],
@@ -118,10 +123,10 @@ const all: readonly Command[] = [
   {
     id: 'lock',
     title: 'Lock or unlock',
-    titleNow: () => (selectedParts().widgets.every(({ locked }) => locked) ? 'Unlock' : 'Lock'),
+    titleNow: () => (lockable().every(({ locked }) => locked) ? 'Unlock' : 'Lock'),
     group: 'Selection',
     keys: ['L'],
-    isAvailable: hasWidgets(),
+    isAvailable: () => lockable().length > 0,
     run: () => toggleFlag('locked'),
   },
   {

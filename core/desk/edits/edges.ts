@@ -1,6 +1,14 @@
+import type { ItemFrame } from '../../arrange/schema.ts';
 import type { Side } from '../../values/geometry.ts';
 import type { Edge, Item } from '../sections/edges.ts';
 import { byId, editOf } from './edit.ts';
+
+function setItemFrames(ids: readonly string[], change: Partial<Omit<ItemFrame, 'id'>>) {
+  return editOf('Item', (desk) => {
+    for (const { items } of desk.edges)
+      for (const item of items) if (ids.includes(item.id)) Object.assign(item, change);
+  });
+}
 
 /** Changes of panels and docks, and of the items on them. */
 export const edgeEdits = {
@@ -26,6 +34,30 @@ export const edgeEdits = {
     editOf('Item', (desk) => {
       const item = byId(byId(desk.edges, edge)?.items ?? [], id);
       if (item) Object.assign(item.options, options);
+    }),
+
+  setItemFrame: (id: string, change: Partial<Omit<ItemFrame, 'id'>>) => setItemFrames([id], change),
+
+  setItemFrames,
+
+  /** To an index among the edges of its screen: the first owns the corners. */
+  orderEdge: (id: string, index: number) =>
+    editOf('Order of the edges', (desk) => {
+      const edge = byId(desk.edges, id);
+      if (!edge) return;
+      const here = desk.edges.filter(({ screen, id: other }) => screen === edge.screen && other !== id);
+      const next = here[index];
+      desk.edges.splice(desk.edges.indexOf(edge), 1);
+      desk.edges.splice(next ? desk.edges.indexOf(next) : desk.edges.length, 0, edge);
+    }),
+
+  /** Another kind of item in the place of one, with what both understand. */
+  swapItem: (id: string, item: Item) =>
+    editOf('Swap item', (desk) => {
+      for (const { items } of desk.edges) {
+        const at = items.findIndex((one) => one.id === id);
+        if (at >= 0) items[at] = { ...item, id };
+      }
     }),
 
   /** Moves an item to an index among the items of its edge or of another one. */

@@ -1,14 +1,12 @@
 import { z } from 'zod';
-import { EdgeFrame } from '../../arrange/schema.ts';
+import { EdgeFrame, ItemFrame } from '../../arrange/schema.ts';
 import { itemKinds, type ItemType } from '../../items/list.ts';
-import { Id } from '../../values/id.ts';
 import { defineSection, without } from './section.ts';
 
 const itemSchemas = itemKinds.map((kind) =>
-  z.looseObject({ id: Id, type: z.literal(kind.type), options: kind.options }),
+  ItemFrame.extend({ type: z.literal(kind.type), options: kind.options }),
 );
-export interface Item {
-  id: string;
+export interface Item extends ItemFrame {
   type: ItemType;
   options: Record<string, unknown>;
 }

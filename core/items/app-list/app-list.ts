@@ -16,6 +16,9 @@ export const appList = defineItem({
   title: 'App list button',
   summary: 'Opens the list of applications',
   options,
-  view: ({ icon, label }, { isVertical }) => ({ icon, label: label && !isVertical ? label : null }),
+  view: ({ icon, label }, { isVertical, room }) => ({
+    icon,
+    label: label && !isVertical && room !== 'bare' ? label : null,
+  }),
   layout: ({ label }, context) => layIcon(label, context),
 });

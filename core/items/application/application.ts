@@ -16,7 +16,7 @@ export const application = defineItem({
   title: 'Application',
   summary: 'Starts an application; marked while it runs',
   options,
-  view(options, { applications, running, edge, isVertical }) {
+  view(options, { applications, running, edge, isVertical, room }) {
     const found = applications.find(({ id }) => id === options.application);
     const name = found?.Name ?? 'No application';
     return {
@@ -25,7 +25,7 @@ export const application = defineItem({
       /** freedesktop icon name */
       icon: found?.Icon ?? 'application-x-executable',
       // On a dock the name shows itself when it is pointed at.
-      label: options.label && edge === 'panel' && !isVertical ? name : null,
+      label: options.label && edge === 'panel' && !isVertical && room !== 'bare' ? name : null,
       isRunning: running.has(options.application),
     };
   },

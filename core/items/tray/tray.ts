@@ -4,7 +4,7 @@ import { originOption } from '../../kinds/options.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
-import { ITEM_PADDING } from '../text.ts';
+import { paddingOf } from '../text.ts';
 
 const options = z.looseObject({
   from: originOption('machine'),
@@ -67,11 +67,14 @@ export const tray = defineItem({
     }
     return { signs };
   },
-  layout({ signs }, { iconSize, thickness, isVertical }): TrayLayout {
+  layout({ signs }, context): TrayLayout {
+    const { iconSize, thickness, isVertical, room } = context;
+    const padding = paddingOf(context);
+    const gap = room === 'full' ? SIGN_GAP : SIGN_GAP / 2;
     const size = Math.round(iconSize * SIGN_SHARE);
-    const along = (index: number) => ITEM_PADDING + index * (size + SIGN_GAP);
+    const along = (index: number) => padding + index * (size + gap);
     const across = (thickness - size) / 2;
-    const length = along(signs.length) - (signs.length > 0 ? SIGN_GAP : 0) + ITEM_PADDING;
+    const length = along(signs.length) - (signs.length > 0 ? gap : 0) + padding;
     return {
       size: isVertical ? { width: thickness, height: length } : { width: length, height: thickness },
       runs: [],

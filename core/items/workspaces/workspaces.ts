@@ -3,7 +3,7 @@ import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import { middleBaseline, putLine, setLine, type Layout } from '../../kinds/layout.ts';
 import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
-import { ITEM_PADDING, itemText } from '../text.ts';
+import { itemText, paddingOf } from '../text.ts';
 
 const options = z.looseObject({
   style: field(z.enum(['bars', 'numbers', 'names']).default('bars'), {
@@ -34,13 +34,13 @@ export const workspaces = defineItem({
   title: 'Workspaces',
   summary: "The desk's workspaces; press one to go there",
   options,
-  view({ style }, { workspaces: all, workspace, isVertical }): WorkspacesView {
+  view({ style }, { workspaces: all, workspace, isVertical, room }): WorkspacesView {
     return {
       style,
       marks: all.map(({ id, name }, index) => ({
         id,
         name,
-        label: style === 'names' && !isVertical ? name : String(index + 1),
+        label: style === 'names' && !isVertical && room !== 'bare' ? name : String(index + 1),
         isCurrent: index === workspace,
       })),
     };
@@ -60,14 +60,14 @@ function pressAt(at: number, along: number, { thickness, isVertical }: ItemConte
 }
 
 /** Each mark after the other, and the length that all come to. */
-function inARow(lengths: readonly number[]): { starts: number[]; length: number } {
-  let at: number = ITEM_PADDING;
+function inARow(lengths: readonly number[], padding: number): { starts: number[]; length: number } {
+  let at: number = padding;
   const starts = lengths.map((length) => {
     const start = at;
     at += length + MARK.gap;
     return start;
   });
-  return { starts, length: at - (lengths.length > 0 ? MARK.gap : 0) + ITEM_PADDING };
+  return { starts, length: at - (lengths.length > 0 ? MARK.gap : 0) + padding };
 }
 
 function sizeOf(length: number, { thickness, isVertical }: ItemContext) {
@@ -76,7 +76,7 @@ function sizeOf(length: number, { thickness, isVertical }: ItemContext) {
 
 function layBars({ marks }: WorkspacesView, context: ItemContext): WorkspacesLayout {
   const lengths = marks.map(({ isCurrent }) => (isCurrent ? MARK.current : MARK.bar));
-  const { starts, length } = inARow(lengths);
+  const { starts, length } = inARow(lengths, paddingOf(context));
   const across = (context.thickness - BAR.thick) / 2;
   return {
     size: sizeOf(length, context),
@@ -97,7 +97,7 @@ function layNames({ marks }: WorkspacesView, context: ItemContext): WorkspacesLa
     setLine(label, { ...itemText(context), colour: isCurrent ? 'ink' : 'softInk' }, fonts),
   );
   const lengths = lines.map(({ room, run }) => Math.ceil((isVertical ? run.size : room) + 2 * MARK.pad));
-  const { starts, length } = inARow(lengths);
+  const { starts, length } = inARow(lengths, paddingOf(context));
   const placed = lines.map((line, index) => {
     const [at = 0, long = 0] = [starts[index], lengths[index]];
     return isVertical

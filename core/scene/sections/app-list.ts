@@ -1,11 +1,11 @@
 import { hangFromNeighbour } from '../../arrange/place.ts';
 import { surfaceOf } from '../../colour/look.ts';
 import type { Application } from '../../desk/sections/applications.ts';
-import type { Edge } from '../../desk/sections/edges.ts';
 import { putLine, setLine, type Fonts, type Run } from '../../kinds/layout.ts';
 import { bottom, isHorizontal, moveInside, type Rect } from '../../values/geometry.ts';
 import type { SceneAppList, SceneEdge } from '../scene.ts';
 import type { Solving } from '../solving.ts';
+import { besideOf, opposite, solidFinish } from './menu.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts } from './texts.ts';
 
@@ -21,8 +21,6 @@ const INSIDE = 16;
 const ICON = 30;
 /** Between the list and its edge, and what it leaves of the screen. */
 const OFF = 10;
-
-const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
 
 /** The list of applications beside the button that opens it. */
 export const appList = defineSceneSection({
@@ -72,7 +70,7 @@ function solveAppList(
   return {
     id: APP_LIST,
     rect,
-    surface: surfaceFor(source, palette, desk.look.finish),
+    surface: surfaceOf(solidFinish(source, desk.look.finish), palette),
     search: { x: AROUND, y: AROUND, width: size.width - 2 * AROUND, height: SEARCH },
     hint: textAt('Search applications', AROUND, SEARCH, 20, 'softInk', fonts),
     none: textAt('No application like that', head, ROW, 18, 'ink', fonts),
@@ -80,27 +78,6 @@ function solveAppList(
     rowHeight: ROW,
     entries: desk.applications.map((application) => entryOf(application, fonts)),
   };
-}
-
-/** The strip of the edge level with the button. */
-function besideOf(edge: SceneEdge, button: Rect): Rect {
-  return isHorizontal(edge.side)
-    ? { ...button, y: edge.rect.y, height: edge.rect.height }
-    : { ...button, x: edge.rect.x, width: edge.rect.width };
-}
-
-/** Nothing shows through a list: what lies beneath changes with every desk. */
-function surfaceFor(edge: Edge, palette: Solving['palette'], finish: Solving['desk']['look']['finish']) {
-  const own = edge.finish ?? finish;
-  return surfaceOf(
-    {
-      ...own,
-      kind: 'matte',
-      tint: own.kind === 'bare' ? 'surface' : own.tint,
-      radius: Math.max(10, own.radius),
-    },
-    palette,
-  );
 }
 
 function textAt(

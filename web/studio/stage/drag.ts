@@ -10,16 +10,18 @@ import {
   type Rect,
 } from '../../../core/values/geometry.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
+import { thicknessAfter, withEndMoved } from '../../../core/arrange/spans.ts';
+import type { Edge } from '../../../core/desk/sections/edges.ts';
 import { linesOf } from '../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { toast } from '../../ui/toast.ts';
-import { useDesk } from '../../session/desk.ts';
+import { presentDesk, useDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
 import { groundOf, useScene } from '../../session/scene.ts';
 import { useStage } from '../../stores/stage.ts';
 import { useView } from '../../stores/view.ts';
 import { MARGIN } from '../../../core/arrange/free-spot.ts';
-import { movableRects, nameOfParts, nearestSide } from '../acts.ts';
+import { movableRects, nameOfParts, nearestSide, removeParts } from '../acts.ts';
 
 /** How near a line must be to catch, px of the stage. */
 const SNAP_REACH = 7;
@@ -50,10 +52,7 @@ export function dragWidgets(): Drag | null {
   const start = movableRects();
   const bounds = boundsOf([...start.values()]);
   if (!screen) return null;
-  if (!bounds) {
-    toast('Locked: press L to unlock it first.', { id: 'locked' });
-    return null;
-  }
+  if (!bounds) return sayLocked();
   const ground = groundOf(screen);
   const lines = new Map(screen.widgets.map((widget) => [widget.id, linesOf(widget)]));
   const others = [...ground.rects]
@@ -159,10 +158,20 @@ export function dragScale(id: string, corner: Point): Drag | null {
   };
 }
 
+function edgeOf(id: string): Edge | undefined {
+  return presentDesk()?.edges.find((edge) => edge.id === id);
+}
+
+function sayLocked(): null {
+  toast('Locked: press L to unlock it first.', { id: 'locked' });
+  return null;
+}
+
 /** Moves an edge to the side that the pointer is nearest to. */
 export function dragEdge(id: string): Drag | null {
   const screen = currentScreen();
   if (!screen) return null;
+  if (edgeOf(id)?.locked) return sayLocked();
   let target: SceneScreen | null = null;
   let side = screen.edges.find((edge) => edge.id === id)?.side ?? 'top';
   return {
@@ -182,19 +191,66 @@ export function dragEdge(id: string): Drag | null {
   };
 }
 
-/** Moves an item along its edge to where the pointer is. */
-export function dragItem(edgeId: string, itemId: string): Drag | null {
-  const edge = currentScreen()?.edges.find((candidate) => candidate.id === edgeId);
-  if (!edge) return null;
-  const axis = isHorizontal(edge.side) ? 'x' : 'y';
-  const length = axis === 'x' ? 'width' : 'height';
-  const others = edge.items.filter((item) => item.id !== itemId);
+/** Drags one end of an edge, or its inner side. */
+export function dragSpan(id: string, what: 'start' | 'end' | 'inner'): Drag | null {
+  const solved = currentScreen()?.edges.find((edge) => edge.id === id);
+  const edge = edgeOf(id);
+  if (!solved || !edge) return null;
+  if (edge.locked) return sayLocked();
   return {
-    turn({ at }) {
-      const index = others.filter(({ rect }) => rect[axis] + rect[length] / 2 < at[axis]).length;
-      useDesk.getState().turn(edits.moveItem(itemId, edgeId, index));
+    turn({ by }) {
+      const change =
+        what === 'inner'
+          ? { thickness: thicknessAfter(edge.thickness, edge.side, by) }
+          : withEndMoved(
+              { ...solved, align: edge.align, margin: edge.margin },
+              what,
+              isHorizontal(edge.side) ? by.x : by.y,
+            );
+      useDesk.getState().turn(named(what === 'inner' ? 'Thickness' : 'Length', edits.setEdge(id, change)));
     },
     end: () => useDesk.getState().endGesture(),
+  };
+}
+
+/** How far off every edge an item is before it is taken off, px of the stage. */
+const OFF_REACH = 44;
+
+/** Moves an item along its edge, onto another one, or off: it goes where the pointer is. */
+export function dragItem(itemId: string): Drag | null {
+  const from = presentDesk()?.edges.find(({ items }) => items.some(({ id }) => id === itemId));
+  if (!from) return null;
+  if (from.locked) return sayLocked();
+  const title = nameOfParts([itemId]);
+  let isOff = false;
+  return {
+    turn({ at, scale }) {
+      const edge = currentScreen()?.edges.find(({ id, rect }) => {
+        const reach = OFF_REACH / scale;
+        const { x, y, width, height } = rect;
+        const isOn =
+          at.x > x - reach && at.x < x + width + reach && at.y > y - reach && at.y < y + height + reach;
+        return isOn && !edgeOf(id)?.locked;
+      });
+      isOff = !edge;
+      useView.getState().setHints({ off: edge ? null : { at, title } });
+      if (!edge) return;
+      const [axis, length] = isHorizontal(edge.side) ? (['x', 'width'] as const) : (['y', 'height'] as const);
+      const others = edge.items.filter(({ id }) => id !== itemId);
+      const next = others.find(({ rect }) => rect[axis] + rect[length] / 2 >= at[axis]);
+      const items = edgeOf(edge.id)?.items.filter(({ id }) => id !== itemId) ?? [];
+      const index = next ? items.findIndex(({ id }) => id === next.id) : items.length;
+      useDesk.getState().turn(edits.moveItem(itemId, edge.id, index));
+    },
+    end() {
+      clearHints();
+      if (!isOff) {
+        useDesk.getState().endGesture();
+        return;
+      }
+      useDesk.getState().dropGesture();
+      removeParts([itemId]);
+    },
   };
 }
 

@@ -2,16 +2,16 @@ import { rectsOn } from '../../../core/scene/parts.ts';
 import { useLegibilityShown } from '../chapters/look/view.ts';
 import clsx from 'clsx';
 import { Lock } from 'lucide-react';
-import { Suspense, memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
+import { Suspense, memo, useMemo, type CSSProperties, type KeyboardEvent, type MouseEvent } from 'react';
 import { later } from '../../later.ts';
 import { distancesAround, type Distance, type Guide } from '../../../core/arrange/snap.ts';
-import type { Point, Rect } from '../../../core/values/geometry.ts';
+import { isHorizontal, type Point, type Rect, type Side } from '../../../core/values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { presentDesk } from '../../session/desk.ts';
 import { focusFirstField } from '../column/first-field.ts';
 import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
-import { dragEdge, dragItem, dragMarquee, dragScale, dragWidgets } from './drag.ts';
+import { dragEdge, dragItem, dragMarquee, dragScale, dragSpan, dragWidgets } from './drag.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
@@ -51,8 +51,25 @@ export function Overlay({
         <FocalLayer screen={screen} scale={scale} />
       </Suspense>
       {screen.edges.map((edge) => (
-        <EdgeHandles key={edge.id} edge={edge} scale={scale} chosen={chosen} />
+        <EdgeHandle key={edge.id} edge={edge} scale={scale} isSelected={chosen.has(edge.id)} />
       ))}
+      {/* All in one row: an item that is dragged onto another edge stays the one that the pointer holds. */}
+      {screen.edges.flatMap((edge) => {
+        const isOpen = chosen.has(edge.id) || edge.items.some((item) => chosen.has(item.id));
+        return edge.items.map((item) => (
+          <ItemHandle
+            key={item.id}
+            edge={edge}
+            item={item}
+            scale={scale}
+            isSelected={chosen.has(item.id)}
+            isOpen={isOpen}
+          />
+        ));
+      })}
+      {screen.edges.map(
+        (edge) => chosen.has(edge.id) && <SpanHandles key={`${edge.id} spans`} edge={edge} scale={scale} />,
+      )}
       {screen.widgets.map((widget) => (
         <WidgetHandle
           key={widget.id}
@@ -179,29 +196,9 @@ function Corner({ id, corner }: { id: string; corner: Point }) {
   );
 }
 
-function EdgeHandles({
-  edge,
-  scale,
-  chosen,
-}: {
-  edge: SceneEdge;
-  scale: number;
-  chosen: ReadonlySet<string>;
-}) {
-  const isOpen = chosen.has(edge.id) || edge.items.some((item) => chosen.has(item.id));
-  return (
-    <>
-      <EdgeHandle edge={edge} scale={scale} isSelected={chosen.has(edge.id)} />
-      {isOpen &&
-        edge.items.map((item) => (
-          <ItemHandle key={item.id} edge={edge} item={item} scale={scale} isSelected={chosen.has(item.id)} />
-        ))}
-    </>
-  );
-}
-
 function EdgeHandle({ edge, scale, isSelected }: { edge: SceneEdge; scale: number; isSelected: boolean }) {
   const select = () => useView.getState().select([edge.id], 'edges');
+  const isLocked = edge.locked;
   const bind = useStageDrag({
     start: () => {
       select();
@@ -216,7 +213,10 @@ function EdgeHandle({ edge, scale, isSelected }: { edge: SceneEdge; scale: numbe
       aria-label={`${titleOfEdge(edge)} at the ${edge.side}`}
       aria-pressed={isSelected}
       data-handle={edge.id}
-      className="absolute left-0 top-0 cursor-move touch-none rounded-[5px] hover:outline hover:outline-brass/70"
+      className={clsx(
+        'group absolute left-0 top-0 touch-none rounded-[5px] hover:outline hover:outline-brass/70',
+        isLocked ? 'cursor-default' : 'cursor-move',
+      )}
       style={boxStyle(edge.rect, scale)}
       onKeyDown={onEnter(select)}
       onDoubleClick={() => focusFirstField()}
@@ -224,7 +224,91 @@ function EdgeHandle({ edge, scale, isSelected }: { edge: SceneEdge; scale: numbe
       {...bind()}
     >
       {isSelected && <div className={clsx(frame, 'outline')} />}
+      {/* What is full of items can still be taken. */}
+      <span data-grip={edge.id} className="absolute grid place-items-center" style={gripPlace[edge.side]}>
+        <span
+          className={clsx(
+            'rounded-full bg-brass shadow-[0_0_0_2px_rgb(0_0_0/.35)]',
+            isHorizontal(edge.side) ? 'h-1.5 w-7' : 'h-7 w-1.5',
+            isSelected ? 'opacity-100' : 'opacity-0 group-hover:opacity-100 group-focus-visible:opacity-100',
+          )}
+        />
+      </span>
+      {isSelected && isLocked && (
+        <span className="absolute -right-2.5 -top-2.5 grid size-5 place-items-center rounded-full bg-brass text-on-brass">
+          <Lock size={11} strokeWidth={2.5} />
+        </span>
+      )}
     </div>
+  );
+}
+
+/** Where an edge's grip stands: off its inner side, in the middle. */
+const gripPlace: Record<Side, CSSProperties> = {
+  top: { top: '100%', left: '50%', width: 36, height: 16, marginLeft: -18 },
+  bottom: { bottom: '100%', left: '50%', width: 36, height: 16, marginLeft: -18 },
+  left: { left: '100%', top: '50%', height: 36, width: 16, marginTop: -18 },
+  right: { right: '100%', top: '50%', height: 36, width: 16, marginTop: -18 },
+};
+
+/** Handles for how long and how thick an edge is. */
+function SpanHandles({ edge, scale }: { edge: SceneEdge; scale: number }) {
+  const { x, y, width, height } = edge.rect;
+  const flat = isHorizontal(edge.side);
+  if (edge.locked) return null;
+  const start = flat ? { x, y: y + height / 2 } : { x: x + width / 2, y };
+  const end = flat ? { x: x + width, y: y + height / 2 } : { x: x + width / 2, y: y + height };
+  const inner = {
+    top: { x: x + width * 0.75, y: y + height },
+    bottom: { x: x + width * 0.75, y },
+    left: { x: x + width, y: y + height * 0.75 },
+    right: { x, y: y + height * 0.75 },
+  }[edge.side];
+  return (
+    <>
+      <SpanHandle
+        edge={edge}
+        what="start"
+        at={start}
+        scale={scale}
+        cursor={flat ? 'ew-resize' : 'ns-resize'}
+      />
+      <SpanHandle edge={edge} what="end" at={end} scale={scale} cursor={flat ? 'ew-resize' : 'ns-resize'} />
+      <SpanHandle
+        edge={edge}
+        what="inner"
+        at={inner}
+        scale={scale}
+        cursor={flat ? 'ns-resize' : 'ew-resize'}
+      />
+    </>
+  );
+}
+
+function SpanHandle({
+  edge,
+  what,
+  at,
+  scale,
+  cursor,
+}: {
+  edge: SceneEdge;
+  what: 'start' | 'end' | 'inner';
+  at: Point;
+  scale: number;
+  cursor: string;
+}) {
+  const bind = useStageDrag({ start: () => dragSpan(edge.id, what) });
+  return (
+    <span
+      data-span={what}
+      title={what === 'inner' ? 'Thickness' : 'Length'}
+      className="absolute left-0 top-0 grid size-5 touch-none place-items-center"
+      style={{ transform: `translate(${at.x * scale - 10}px, ${at.y * scale - 10}px)`, cursor }}
+      {...bind()}
+    >
+      <span className="size-2.5 rounded-[3px] border-2 border-brass bg-pit" />
+    </span>
   );
 }
 
@@ -233,17 +317,20 @@ function ItemHandle({
   item,
   scale,
   isSelected,
+  isOpen,
 }: {
   edge: SceneEdge;
   item: SceneItem;
   scale: number;
   isSelected: boolean;
+  /** Its edge, or something on it, is selected. */
+  isOpen: boolean;
 }) {
   const select = () => useView.getState().select([item.id], 'edges');
   const bind = useStageDrag({
     start: () => {
       select();
-      return dragItem(edge.id, item.id);
+      return dragItem(item.id);
     },
     onPress: select,
   });
@@ -253,13 +340,15 @@ function ItemHandle({
   return (
     <div
       role="button"
-      tabIndex={0}
+      // A strip of its own is walked through only once it is chosen.
+      tabIndex={isOpen ? 0 : -1}
       aria-label={`${document ? titleOfItem(document) : item.type} on the ${titleOfEdge(edge).toLowerCase()}`}
       aria-pressed={isSelected}
       data-handle={item.id}
       className={clsx(
-        'absolute left-0 top-0 cursor-grab touch-none rounded-[4px] outline-1 outline-dashed hover:outline-brass',
-        isSelected ? 'outline-brass' : 'outline-brass/35',
+        'absolute left-0 top-0 cursor-grab touch-none rounded-[4px] hover:outline hover:outline-1 hover:outline-dashed hover:outline-brass',
+        isOpen && 'outline-1 outline-dashed',
+        isOpen && (isSelected ? 'outline-brass' : 'outline-brass/35'),
       )}
       style={boxStyle(item.rect, scale)}
       onKeyDown={onEnter(select)}
@@ -277,6 +366,7 @@ function Hints({ screen, scale }: { screen: SceneScreen; scale: number }) {
   const guides = useView((view) => view.guides);
   const moving = useView((view) => view.distances);
   const marquee = useView((view) => view.marquee);
+  const off = useView((view) => view.off);
   const selection = useView((view) => view.selection);
   const distances = moving.length > 0 ? moving : restingDistances(screen, selection);
   return (
@@ -300,6 +390,15 @@ function Hints({ screen, scale }: { screen: SceneScreen; scale: number }) {
       {nearest(distances).map((distance) => (
         <DistanceLabel key={distance.side} distance={distance} scale={scale} />
       ))}
+      {off && (
+        <span
+          role="status"
+          className="absolute left-0 top-0 whitespace-nowrap rounded-md bg-brass px-2 text-[12px] font-semibold leading-6 text-on-brass"
+          style={{ transform: `translate(${off.at.x * scale + 12}px, ${off.at.y * scale + 12}px)` }}
+        >
+          Let go to take {off.title}
+        </span>
+      )}
       {marquee && (
         <div
           className="absolute left-0 top-0 border border-brass bg-brass/15"

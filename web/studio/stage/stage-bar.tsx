@@ -3,6 +3,7 @@ import { useScene } from '../../session/scene.ts';
 import { useStage } from '../../stores/stage.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
+import { CoverNote } from './cover-note.tsx';
 import { commandsById } from '../commands.ts';
 
 const arrangeHints = [
@@ -18,6 +19,7 @@ export function StageBar({ scale }: { scale: number }) {
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 whitespace-nowrap pl-[22px] pr-3 text-[12px] text-dust">
       <div className="flex min-w-0 flex-1 gap-4 overflow-hidden">
+        {mode === 'arrange' && <CoverNote />}
         {mode === 'arrange' ? (
           arrangeHints.map(([key, text]) => (
             <span key={key}>

@@ -52,15 +52,20 @@ const OnDock: ItemDrawing<'application'> = ({ view, layout, edge }) => {
         className="dock-icon"
         style={{ '--lift': lift } as CSSProperties}
       >
-        <span style={{ ...placeOf(layout.icon), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}>
+        <span
+          data-grows={edge.side}
+          style={{ ...placeOf(layout.icon), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}
+        >
           <ApplicationIcon application={view.application} name={view.icon} size={layout.icon.width} />
         </span>
-        <span
-          className="dock-name pointer-events-none absolute whitespace-nowrap text-[17px] font-medium"
-          style={{ ...name, textShadow: '0 1px 8px rgb(0 0 0 / .6)' }}
-        >
-          {view.name}
-        </span>
+        {edge.tellsNames && (
+          <span
+            className="dock-name pointer-events-none absolute whitespace-nowrap text-[17px] font-medium"
+            style={{ ...name, textShadow: '0 1px 8px rgb(0 0 0 / .6)' }}
+          >
+            {view.name}
+          </span>
+        )}
       </Press>
       {view.isRunning && <span className="absolute" style={stud(edge.side)} data-stud={view.application} />}
     </>

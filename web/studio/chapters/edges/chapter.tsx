@@ -51,7 +51,7 @@ export const edges: Chapter = {
       id: 'edge-length',
       title: 'Fill the side, or be as long as the items',
       titleNow: () =>
-        edgeNow()?.length === 'fill' ? 'Make it as long as its items' : 'Make it fill its side',
+        edgeNow()?.length.by === 'side' ? 'Make it as long as its items' : 'Make it fill its side',
       also: 'full width stretch length',
       group: 'Selection',
       keys: ['F'],
@@ -80,6 +80,6 @@ function edgeNow(): Edge | null {
 function turnLength(): void {
   const edge = edgeNow();
   if (!edge) return;
-  const length = edge.length === 'fill' ? 'items' : 'fill';
+  const length = edge.length.by === 'side' ? ({ by: 'items' } as const) : ({ by: 'side' } as const);
   useDesk.getState().edit(named('Length', edits.setEdge(edge.id, { length })));
 }

@@ -1,6 +1,6 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { DropdownMenu } from 'radix-ui';
-import { Plus, Trash2 } from 'lucide-react';
+import { Lock, LockOpen, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { EdgeFrame } from '../../../../core/arrange/schema.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
@@ -11,34 +11,60 @@ import { peekAt } from '../../../stores/stage.ts';
 import { currentScreen, useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
+import { Fold } from '../../../ui/fold.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
-import { addItem, removeParts, titleOfItem } from '../../acts.ts';
+import { strips } from '../../../../core/desk/strips.ts';
+import { StripCards } from './strip-card.tsx';
+import { addItem, becomeStrip, removeParts, titleOfItem, toggleFlag } from '../../acts.ts';
 import { Fields } from '../../form/form.tsx';
 import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
 
+const shapes = strips.filter(({ frame }) => frame !== undefined);
+
 /** Everything about one panel or dock. */
 export function EdgeEditor({ edge }: { edge: Edge }) {
   const { turn, endGesture } = useDesk.getState();
-  const missing = useScreenInView()?.edges.find(({ id }) => id === edge.id)?.missing ?? 0;
+  const solved = useScreenInView()?.edges.find(({ id }) => id === edge.id);
+  const missing = solved?.missing ?? 0;
+  const rest = edge.items.filter(({ id }) => solved?.more?.ids.includes(id)).map(titleOfItem);
   const hasSpring = edge.items.some(({ type }) => type === 'spring');
   return (
     <>
-      <div className="-mt-12 mb-4 flex justify-end">
-        <IconButton label="Remove" onClick={() => removeParts([edge.id])} className="hover:!text-rust">
+      <div className="-mt-2 mb-3 flex items-center gap-0.5">
+        <IconButton
+          label={edge.locked ? 'Unlock' : 'Lock'}
+          aria-pressed={edge.locked}
+          onClick={() => toggleFlag('locked')}
+        >
+          {edge.locked ? <LockOpen size={15} /> : <Lock size={15} />}
+        </IconButton>
+        <IconButton
+          label="Remove"
+          onClick={() => removeParts([edge.id])}
+          className="ml-auto hover:!text-rust"
+        >
           <Trash2 size={15} />
         </IconButton>
       </div>
+      <Fold label="Stand as" value="as it is" note={`${shapes.length} of ours`}>
+        {() => <StripCards of={shapes} onPress={(strip) => becomeStrip(edge.id, strip)} />}
+      </Fold>
       <Section title="Items" note="drag, or arrows on the grip">
         <Items edge={edge} />
         {missing > 0 && (
           <p role="status" className="mt-1 text-[12px] text-rust">
-            The items need {Math.ceil(missing)} px more than this side has: each is cut to its share. Take
-            some away, or make the icons smaller.
+            Even one item needs {Math.ceil(missing)} px more than there is: what is shown is cut.
           </p>
         )}
-        {hasSpring && edge.length === 'items' && (
+        {rest.length > 0 && (
+          <p role="status" className="mt-1 text-[12px] text-rust">
+            No room for {rest.join(', ')}: {rest.length === 1 ? 'it is' : 'they are'} behind the +
+            {rest.length}. Those that keep their place least go first.
+          </p>
+        )}
+        {hasSpring && edge.length.by === 'items' && (
           <p className="mt-1 text-[12px] text-dust">
             A spring has room to stretch only when the edge fills its side.
           </p>

@@ -1,37 +1,34 @@
 import { Plus } from 'lucide-react';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import { strips } from '../../../../core/desk/strips.ts';
+import type { Edge } from '../../../../core/desk/sections/edges.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 import { Button } from '../../../ui/buttons.tsx';
+import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { Section } from '../../../ui/section.tsx';
-import { addEdge, titleOfEdge } from '../../acts.ts';
+import { addEdge, addStrip, removeParts, titleOfEdge } from '../../acts.ts';
+import { StripCards } from './strip-card.tsx';
 
-/** The edges of the screen on the stage. */
+/** The edges of the screen on the stage, and what one can start from. */
 export function EdgesChapter() {
   const screen = useScreenInView();
   const edges = useDesk((state) => state.history?.present.edges) ?? [];
   const here = edges.filter((edge) => edge.screen === screen?.id);
   return (
     <>
-      <Section title="On this screen" note="the first takes its side first">
+      <Section title="On this screen" note={here.length > 1 ? 'the first owns the corners' : undefined}>
         {here.length === 0 && (
           <p className="text-dust">No edge yet. A panel holds signs and menus, a dock starts applications.</p>
         )}
-        {here.map((edge) => (
-          <button
-            key={edge.id}
-            type="button"
-            onClick={() => useView.getState().select([edge.id], 'edges')}
-            className="flex h-11 items-center justify-between rounded-lg bg-nap px-3 text-left hover:outline hover:outline-brass/70"
-          >
-            <span className="font-medium">{titleOfEdge(edge)}</span>
-            <span className="text-dust">
-              {edge.side}, {edge.items.length} {edge.items.length === 1 ? 'item' : 'items'}
-            </span>
-          </button>
-        ))}
+        <OrderedList
+          isTall
+          rows={here.map(rowOf)}
+          onMove={(id, index) => useDesk.getState().edit(edits.orderEdge(id, index))}
+        />
       </Section>
-      <div className="mt-4 flex gap-2">
+      <div className="mt-3 flex gap-2">
         <Button onClick={() => addEdge('panel')}>
           <Plus size={15} /> Panel
         </Button>
@@ -39,6 +36,27 @@ export function EdgesChapter() {
           <Plus size={15} /> Dock
         </Button>
       </div>
+      <Section title="Start from" note="put there as they are">
+        <StripCards of={strips} onPress={addStrip} />
+      </Section>
     </>
   );
+}
+
+function rowOf(edge: Edge): OrderedRow {
+  const title = `${titleOfEdge(edge)} at the ${edge.side}`;
+  return {
+    id: edge.id,
+    title,
+    content: (
+      <>
+        <span className="font-medium">{titleOfEdge(edge)}</span>
+        <span className="truncate text-dust">
+          {edge.side}, {edge.items.length} {edge.items.length === 1 ? 'item' : 'items'}
+        </span>
+      </>
+    ),
+    onPress: () => useView.getState().select([edge.id], 'edges'),
+    onRemove: () => removeParts([edge.id]),
+  };
 }

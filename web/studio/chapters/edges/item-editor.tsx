@@ -1,13 +1,60 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import { ArrowLeft, ArrowRight, Copy, Trash2 } from 'lucide-react';
+import { ArrowLeft, ArrowRight, Copy, Replace, Trash2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
 import { edits } from '../../../../core/desk/edits/edits.ts';
+import { ItemFrame } from '../../../../core/arrange/schema.ts';
+import { stretchOf } from '../../../../core/arrange/edges.ts';
 import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
-import { itemKindOf } from '../../../../core/items/list.ts';
+import { itemKindOf, itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
-import { duplicateSelection, removeSelection } from '../../acts.ts';
+import { duplicateSelection, removeSelection, swapItem } from '../../acts.ts';
+import { menuItem, menuPanel } from '../../../ui/menu.ts';
+
+/** Takes the icon's size to all between the springs around it. */
+function Stretch({ item, edge }: { item: Item; edge: Edge }) {
+  const ids = stretchOf(edge.items, item.id).map(({ id }) => id);
+  if (ids.length < 2) return null;
+  return (
+    <button
+      type="button"
+      className="text-brass hover:underline"
+      onClick={() =>
+        useDesk
+          .getState()
+          .edit(named('Icons of the stretch', edits.setItemFrames(ids, { iconSize: item.iconSize })))
+      }
+    >
+      icon size for all {ids.length} between the springs
+    </button>
+  );
+}
+
+/** Another kind of item in its place. */
+function Swap({ item }: { item: Item }) {
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger asChild>
+        <IconButton label="Swap for another kind">
+          <Replace size={15} />
+        </IconButton>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content className={menuPanel} align="start" sideOffset={4}>
+          {itemKinds
+            .filter(({ type }) => type !== item.type)
+            .map(({ type, title }) => (
+              <DropdownMenu.Item key={type} className={menuItem} onSelect={() => swapItem(item, type)}>
+                {title}
+              </DropdownMenu.Item>
+            ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
 
 /** Everything about one item of an edge. */
 export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; index: number }) {
@@ -24,6 +71,7 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
         <IconButton label="Later" disabled={index === edge.items.length - 1} onClick={() => move(index + 1)}>
           <ArrowRight size={15} />
         </IconButton>
+        <Swap item={item} />
         <IconButton label="Duplicate" onClick={duplicateSelection}>
           <Copy size={15} />
         </IconButton>
@@ -31,6 +79,14 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
           <Trash2 size={15} />
         </IconButton>
       </div>
+      <Section title="Room" note={<Stretch item={item} edge={edge} />}>
+        <Fields
+          schema={ItemFrame}
+          values={{ ...item }}
+          onTurn={(change, label) => turn(named(label, edits.setItemFrame(item.id, change)))}
+          onEnd={endGesture}
+        />
+      </Section>
       <Section title="Options">
         <Fields
           schema={kind.options}

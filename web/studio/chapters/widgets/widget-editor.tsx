@@ -1,12 +1,12 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import clsx from 'clsx';
-import { BringToFront, ChevronDown, Copy, SendToBack, Trash2 } from 'lucide-react';
-import { memo, useMemo, useState } from 'react';
+import { BringToFront, Copy, SendToBack, Trash2 } from 'lucide-react';
+import { memo, useMemo } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
+import { Fold } from '../../../ui/fold.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../../acts.ts';
@@ -60,26 +60,12 @@ type KindProps = Pick<Widget, 'id' | 'type' | 'face' | 'options'>;
 
 /** The face that it has; the others are out of the way until they are asked for. */
 const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
-  const [isOpen, setOpen] = useState(false);
   const { faces } = widgetKindOf(type);
   const now = faces.find((one) => one.id === face);
   return (
-    <section className="mb-5" aria-label="Face">
-      <button
-        type="button"
-        aria-expanded={isOpen}
-        onClick={() => setOpen(!isOpen)}
-        className="flex h-9 w-full items-center gap-2.5 rounded-lg bg-pit px-2.5 text-left hover:outline hover:outline-seam"
-      >
-        <span className="w-[82px] shrink-0 text-dust">Face</span>
-        <span className="min-w-0 flex-1 truncate">{now?.title}</span>
-        <span className="text-[12px] text-dust">
-          {isOpen ? 'put away' : `${faces.length} to choose from`}
-        </span>
-        <ChevronDown size={14} className={clsx('text-dust transition-transform', isOpen && 'rotate-180')} />
-      </button>
-      {isOpen && (
-        <div className="mt-2 grid grid-cols-2 gap-2" role="group" aria-label="Faces">
+    <Fold label="Face" value={now?.title ?? face} note={`${faces.length} to choose from`}>
+      {() => (
+        <div className="grid grid-cols-2 gap-2" role="group" aria-label="Faces">
           {faces.map((other) => (
             <FaceCard
               key={other.id}
@@ -92,7 +78,7 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
           ))}
         </div>
       )}
-    </section>
+    </Fold>
   );
 });
 

@@ -1,0 +1,159 @@
+import { asked, away, changesAt, presenceAt, turned, type Presence } from '../../core/presence/presence.ts';
+import type { Edge } from '../../core/desk/sections/edges.ts';
+import type { SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
+import { isHorizontal, type Point, type Rect } from '../../core/values/geometry.ts';
+import { useConditions } from './conditions.ts';
+import { presentDesk } from './desk.ts';
+import { useScene } from './scene.ts';
+
+/** How near a side the pointer asks for what slipped away there, and how far off an edge it still holds it, px. */
+const AT_SIDE = 5;
+const AROUND = 14;
+
+/** The key that calls what slips away, and sends it off again. */
+export const CALL_KEY = 'E';
+
+type Slipping = Edge & { shows: { by: 'slips'; in: number; out: number } };
+
+function slippingEdges(): Slipping[] {
+  return (presentDesk()?.edges ?? []).filter((edge): edge is Slipping => edge.shows.by === 'slips');
+}
+
+/**
+ * Lets edges slip away while a desk is in use, and come when somebody asks for them: the pointer at their side, the
+ * focus in them, a key. Gives back what stops it; then all are there.
+ */
+export function watchPresence(): () => void {
+  const states = new Map<string, Presence>();
+  const stopping = new AbortController();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let pointer: { screen: string; at: Point } | null = null;
+
+  function isAskedFor({ id }: Slipping, screen: SceneScreen | undefined): boolean {
+    const edge = screen?.edges.find((one) => one.id === id);
+    if (!screen || !edge) return false;
+    const { openMore, isAppListOpen } = useConditions.getState();
+    const opensList = isAppListOpen && edge.items.some(({ type }) => type === 'app-list');
+    if (openMore === id || opensList) return true;
+    const focused = document.activeElement?.closest<HTMLElement>('[data-edge]');
+    if (focused?.dataset['edge'] === id && document.activeElement?.matches(':focus-visible')) return true;
+    if (pointer?.screen !== screen.id) return false;
+    return isIn(pointer.at, states.get(id)?.isThere ? whole(edge, screen.rect) : side(edge, screen.rect));
+  }
+
+  function look(): void {
+    clearTimeout(timer);
+    const now = performance.now();
+    const screens = useScene.getState().scene?.screens ?? [];
+    let next = Infinity;
+    const out: string[] = [];
+    for (const edge of slippingEdges()) {
+      const delays = { in: edge.shows.in, out: edge.shows.out };
+      const screen = screens.find(({ id }) => id === edge.screen);
+      const state = asked(
+        presenceAt(states.get(edge.id) ?? away, now, delays),
+        isAskedFor(edge, screen),
+        now,
+        delays,
+      );
+      states.set(edge.id, presenceAt(state, now, delays));
+      if (states.get(edge.id)?.isThere) out.push(edge.id);
+      next = Math.min(next, changesAt(state, delays) ?? Infinity);
+    }
+    const known = useConditions.getState().out;
+    if (known === null || known.join() !== out.join()) useConditions.getState().setOut(out);
+    if (Number.isFinite(next)) timer = setTimeout(look, Math.max(0, next - now) + 1);
+  }
+
+  function onKeyDown(event: KeyboardEvent): void {
+    const isTyping = event.target instanceof Element && event.target.matches('input, textarea, select');
+    if (event.key.toUpperCase() !== CALL_KEY || event.ctrlKey || event.metaKey || event.altKey || isTyping)
+      return;
+    const now = performance.now();
+    for (const { id } of slippingEdges()) states.set(id, turned(states.get(id) ?? away, now));
+    const out = slippingEdges().filter(({ id }) => states.get(id)?.isThere);
+    useConditions.getState().setOut(out.map(({ id }) => id));
+    // It stays until the pointer or the focus has been on it and is gone again.
+    clearTimeout(timer);
+    event.preventDefault();
+  }
+
+  const options = { signal: stopping.signal, capture: true };
+  addEventListener(
+    'pointermove',
+    ({ clientX, clientY }) => {
+      pointer = pointOnScreen(clientX, clientY);
+      look();
+    },
+    options,
+  );
+  document.documentElement.addEventListener('pointerleave', () => ((pointer = null), look()), options);
+  addEventListener('focusin', look, options);
+  addEventListener('focusout', () => setTimeout(look), options);
+  addEventListener('keydown', onKeyDown, options);
+  const stopHearing = useConditions.subscribe((state, before) => {
+    if (state.openMore !== before.openMore || state.isAppListOpen !== before.isAppListOpen) look();
+  });
+  look();
+  return () => {
+    stopping.abort();
+    stopHearing();
+    clearTimeout(timer);
+    useConditions.getState().setOut(null);
+  };
+}
+
+/** The screen that a point of the page lies on, and where on it. */
+function pointOnScreen(x: number, y: number): { screen: string; at: Point } | null {
+  for (const element of document.querySelectorAll<HTMLElement>('[data-screen]')) {
+    const box = element.getBoundingClientRect();
+    if (x < box.left || x > box.right || y < box.top || y > box.bottom) continue;
+    const scale = box.width / element.offsetWidth;
+    return {
+      screen: element.dataset['screen'] ?? '',
+      at: { x: (x - box.left) / scale, y: (y - box.top) / scale },
+    };
+  }
+  return null;
+}
+
+function isIn({ x, y }: Point, { x: left, y: top, width, height }: Rect): boolean {
+  return x >= left && x <= left + width && y >= top && y <= top + height;
+}
+
+/** The line along the screen's side on which the pointer asks for an edge. */
+function side({ side: at, rect }: SceneEdge, screen: Rect): Rect {
+  const along = isHorizontal(at)
+    ? { x: rect.x - AROUND, width: rect.width + 2 * AROUND }
+    : { y: rect.y - AROUND, height: rect.height + 2 * AROUND };
+  switch (at) {
+    case 'top':
+      return { ...screen, ...along, height: AT_SIDE };
+    case 'bottom':
+      return { ...screen, ...along, y: screen.height - AT_SIDE, height: AT_SIDE };
+    case 'left':
+      return { ...screen, ...along, width: AT_SIDE };
+    case 'right':
+      return { ...screen, ...along, x: screen.width - AT_SIDE, width: AT_SIDE };
+  }
+}
+
+/** An edge with what lies between it and the side, and a little around it. */
+function whole({ side: at, rect }: SceneEdge, screen: Rect): Rect {
+  const grown = {
+    x: rect.x - AROUND,
+    y: rect.y - AROUND,
+    width: rect.width + 2 * AROUND,
+    height: rect.height + 2 * AROUND,
+  };
+  switch (at) {
+    case 'top':
+      return { ...grown, y: 0, height: grown.y + grown.height };
+    case 'bottom':
+      return { ...grown, height: screen.height - grown.y };
+    case 'left':
+      return { ...grown, x: 0, width: grown.x + grown.width };
+    case 'right':
+      return { ...grown, width: screen.width - grown.x };
+  }
+}
