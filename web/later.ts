@@ -26,8 +26,9 @@ export async function persist<Result>(load: () => Promise<Result>): Promise<Resu
   for (;;) {
     try {
       return await load();
-    } catch (error) {
-      if (await isServerThere()) throw error;
+    } catch {
+      // It may have come back since: what fails once more now is an error.
+      if (await isServerThere()) return load();
       await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
     }
   }

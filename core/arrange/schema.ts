@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Presses } from '../values/presses.ts';
 import { Finish } from '../values/finish.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
@@ -152,5 +153,6 @@ export const ItemFrame = z.looseObject({
     label: 'Outside, after',
     unit: 'px',
   }),
+  presses: field(Presses.clone(), { label: 'Press' }),
 });
 export type ItemFrame = TypeOf<typeof ItemFrame>;

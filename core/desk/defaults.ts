@@ -1,3 +1,4 @@
+import { plainPresses } from '../values/presses.ts';
 import { itemKindOf, type ItemType } from '../items/list.ts';
 import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
 import {
@@ -53,6 +54,7 @@ export function createItem(id: string, type: ItemType, options: Record<string, u
     iconSize: null,
     before: 0,
     after: 0,
+    presses: plainPresses,
   };
 }
 

@@ -140,6 +140,38 @@ describe('upgrading', () => {
     };
   }
 
+  const without = (record: object, keys: readonly string[]) =>
+    Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
+
+  it('brings format 3, with two lengths of an edge and switches for the signs of a tray, to the present one', () => {
+    const desk = dawnCount();
+    const old = {
+      ...desk,
+      format: 3,
+      edges: desk.edges.map((edge, index) => ({
+        ...without(edge, ['offset', 'backing', 'growth', 'labels', 'shows', 'locked']),
+        length: index === 0 ? 'fill' : 'items',
+        items: edge.items.map(({ id, type, options }) => ({
+          id,
+          type,
+          options: type === 'tray' ? { from: 'simulated', network: true, processor: false } : options,
+        })),
+      })),
+    };
+    const read = readDesk(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const [first, second] = read.value.edges;
+    expect([first?.length, second?.length]).to.deep.equal([{ by: 'side' }, { by: 'items' }]);
+    expect(first).to.deep.include({ shows: { by: 'always' }, locked: false, offset: 0, backing: 'strip' });
+    expect(second?.growth.factor).to.equal(1);
+    expect(first?.items.find(({ type }) => type === 'tray')?.options['signs']).to.deep.equal([
+      { sign: 'network', shows: 'always' },
+      { sign: 'processor', shows: 'never' },
+      { sign: 'daylight', shows: 'always' },
+    ]);
+    expect(first?.items.every(({ keeps, presses }) => keeps === 3 && presses.left === 'own')).to.equal(true);
+  });
+
   it('brings format 2, whose motifs were called scenes, to the present one', () => {
     const inFormat2 = (source: Record<string, unknown>): Record<string, unknown> => {
       const { motif, entries, ...rest } = source;

@@ -1,5 +1,6 @@
 import { plainAdjust } from '../backdrop/schema.ts';
 import { plainUse } from '../text/schema.ts';
+import { plainPresses } from '../values/presses.ts';
 import { FORMAT } from './desk.ts';
 import type { Family } from '../values/family.ts';
 
@@ -100,12 +101,24 @@ export const steps: Record<number, Step> = {
           iconSize: null,
           before: 0,
           after: 0,
-          ...asRecord(item),
+          presses: plainPresses,
+          ...withSigns(asRecord(item)),
         })),
       };
     }),
   }),
 };
+
+/** A tray of format 3 had a switch for each sign. */
+function withSigns(item: Record<string, unknown>): Record<string, unknown> {
+  if (item['type'] !== 'tray') return item;
+  const { network = true, processor = true, daylight = true, ...rest } = asRecord(item['options']);
+  const signs = Object.entries({ network, processor, daylight }).map(([sign, isOn]) => ({
+    sign,
+    shows: isOn === false ? 'never' : 'always',
+  }));
+  return { ...item, options: { ...rest, signs } };
+}
 
 /** A source of format 2 with its scene as a motif, and those of a rotation's entries. */
 function withMotif(source: unknown): unknown {

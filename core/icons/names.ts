@@ -49,6 +49,10 @@ export const iconNames = [
   'printer',
   'computer',
   'drive-harddisk',
+  'system-lock-screen',
+  'system-suspend',
+  'system-reboot',
+  'system-log-out',
 ] as const;
 export type IconName = (typeof iconNames)[number];
 

@@ -7,6 +7,9 @@ import type { MachineReading } from '../sources/machine/machine.ts';
 import { appList } from './app-list/app-list.ts';
 import { application } from './application/application.ts';
 import { clock } from './clock/clock.ts';
+import { daylight } from './daylight/daylight.ts';
+import { reading as reading_ } from './reading/reading.ts';
+import { isInside } from '../values/geometry.ts';
 import { date } from './date/date.ts';
 import { divider } from './divider/divider.ts';
 import { gap } from './gap/gap.ts';
@@ -22,6 +25,7 @@ function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): 
     workspaces: desk.workspaces,
     running: new Set(),
     workspace: 0,
+    half: 'dark',
     fonts: fontsOf(desk.look),
     readings: createReadings({ moment: DAWN, place: desk.place, seed: desk.seed, feeds }),
     textColour: () => '#ffffff',
@@ -172,7 +176,27 @@ describe('items', () => {
     });
 
     it('shows only what is asked for; at 07:12 in November it is night still', () => {
-      expect(signs({}, { network: false, processor: false })).to.deep.equal(['weather-clear-night']);
+      const only = [
+        { sign: 'daylight', shows: 'always' },
+        { sign: 'network', shows: 'never' },
+      ];
+      expect(signs({}, { signs: only })).to.deep.equal(['weather-clear-night']);
+    });
+
+    it('shows signs in the order that they are given, and some only when they have something to say', () => {
+      const order = [
+        { sign: 'processor', shows: 'busy' },
+        { sign: 'daylight', shows: 'always' },
+        { sign: 'network', shows: 'busy' },
+      ];
+      expect(signs({ processor: 90, network: { down: 10, up: 0 } }, { signs: order })).to.deep.equal([
+        'speedometer-high',
+        'weather-clear-night',
+      ]);
+      expect(signs({ processor: 5, network: { down: 900_000, up: 0 } }, { signs: order })).to.deep.equal([
+        'weather-clear-night',
+        'network-transmit-receive',
+      ]);
     });
   });
 
@@ -186,6 +210,94 @@ describe('items', () => {
     expect(spring.weight?.(spring.options.parse({ weight: 3 }))).to.equal(3);
     const line = divider.layout(divider.view(divider.options.parse({}), contextOf()), contextOf());
     expect(line.size.width).to.be.within(1, 20);
+  });
+
+  it('a divider is a line as thick as it is told to be, down to a dot', () => {
+    const line = (options: object) =>
+      divider.layout(divider.view(divider.options.parse(options), contextOf()), contextOf()).line;
+    expect(line({ thick: 4, reach: 50, room: 20 })).to.deep.equal({ x: 8, y: 10, width: 4, height: 20 });
+    expect(line({ thick: 6, reach: 1, room: 20 })).to.deep.equal({ x: 7, y: 17, width: 6, height: 6 });
+  });
+
+  describe('sun and moon', () => {
+    const seen = (options: object, change: Partial<ItemContext> = {}) =>
+      daylight.view(daylight.options.parse(options), contextOf(change));
+
+    it('say what comes next: at 07:12 the sun has yet to rise', () => {
+      const { label, title, icon } = seen({});
+      expect(icon).to.equal('weather-clear-night');
+      // The sun's own tests hold the moment itself.
+      expect(label).to.match(/^07:(49|5[0-3])$/);
+      expect(title).to.equal(`Sunrise ${label}`);
+      expect(seen({ shows: 'height' }).label).to.match(/^-[5-7]°$/);
+    });
+
+    it('say how much of the moon is lit: full on that day of November', () => {
+      const { phase, title } = seen({ shows: 'moon' });
+      expect(phase).to.be.closeTo(0.5, 0.03);
+      expect(title).to.match(/^Full moon, (99|100) % lit$/);
+    });
+
+    it('stand under the icon on an upright edge, and go where there is too little room', () => {
+      const upright = contextOf({ isVertical: true, side: 'left' });
+      const view = daylight.view(daylight.options.parse({}), upright);
+      const { runs, icon } = daylight.layout(view, upright);
+      expect(runs[0]?.baseline).to.be.greaterThan(icon.y + icon.height);
+      expect(seen({}, { room: 'bare' }).label).to.equal(null);
+    });
+  });
+
+  describe('a machine reading', () => {
+    const laid = (
+      options: object,
+      reading: Partial<MachineReading> | null,
+      change: Partial<ItemContext> = {},
+    ) => {
+      const context = contextOf(change, reading ? machineIs(reading) : undefined);
+      const view = reading_.view(reading_.options.parse({ from: 'this-machine', ...options }), context);
+      return { view, ...reading_.layout(view, context) };
+    };
+
+    it('is as long for 3 % as for 100 %, so that what stands beside it keeps still', () => {
+      const short = laid({}, { processor: 3 });
+      expect(short.runs[0]?.text).to.equal('3 %');
+      expect(short.size.width).to.equal(laid({}, { processor: 100 }).size.width);
+    });
+
+    it('stands as a bar, a ring or a graph within the edge, upright too', () => {
+      for (const face of ['bar', 'ring', 'graph']) {
+        for (const isVertical of [false, true]) {
+          const { mark, size } = laid(
+            { face },
+            { processor: 40 },
+            { isVertical, side: isVertical ? 'left' : 'top' },
+          );
+          expect(mark && isInside(mark, { x: 0, y: 0, ...size }), `${face} ${isVertical}`).to.equal(true);
+        }
+      }
+      expect(laid({ face: 'graph' }, { processor: 40 }).view.series.at(-1)).to.equal(0.4);
+    });
+
+    it('says what can not be known', () => {
+      expect(laid({}, null).runs[0]?.text).to.equal('–');
+    });
+  });
+
+  it('workspaces stand as bars, dots, numbers, names and small pictures, all of which can be pressed', () => {
+    for (const style of ['bars', 'dots', 'numbers', 'names', 'small']) {
+      for (const isVertical of [false, true]) {
+        const context = contextOf({ isVertical, side: isVertical ? 'left' : 'top' });
+        const { marks, size } = workspaces.layout(
+          workspaces.view(workspaces.options.parse({ style }), context),
+          context,
+        );
+        expect(marks).to.have.length(3);
+        for (const { press, bar } of marks) {
+          expect(isInside(press, { x: 0, y: 0, ...size })).to.equal(true);
+          if (style !== 'names' && style !== 'numbers') expect(bar && isInside(bar, press)).to.equal(true);
+        }
+      }
+    }
   });
 
   it('the app list button makes room for its label', () => {

@@ -5,12 +5,32 @@ import { clock } from './clock/clock.ts';
 import { date } from './date/date.ts';
 import { divider } from './divider/divider.ts';
 import { gap } from './gap/gap.ts';
+import { half } from './half/half.ts';
+import { label } from './label/label.ts';
+import { daylight } from './daylight/daylight.ts';
+import { reading } from './reading/reading.ts';
+import { session } from './session/session.ts';
 import { spring } from './spring/spring.ts';
 import { tray } from './tray/tray.ts';
 import { workspaces } from './workspaces/workspaces.ts';
 
 /** Every kind of item. Add a new one here. */
-export const itemKinds = [appList, application, workspaces, clock, date, tray, gap, spring, divider] as const;
+export const itemKinds = [
+  appList,
+  application,
+  workspaces,
+  tray,
+  clock,
+  date,
+  daylight,
+  reading,
+  half,
+  session,
+  label,
+  gap,
+  spring,
+  divider,
+] as const;
 
 export type ItemType = (typeof itemKinds)[number]['type'];
 type KindOf<Type extends ItemType> = Extract<(typeof itemKinds)[number], { type: Type }>;

@@ -1,5 +1,5 @@
 import type { ItemContext } from '../kinds/kind.ts';
-import { middleBaseline, putLine, setLine, type Layout, type LineStyle } from '../kinds/layout.ts';
+import { middleBaseline, putLine, setLine, type Layout, type Line, type LineStyle } from '../kinds/layout.ts';
 import { clamp, type Rect } from '../values/geometry.ts';
 
 /** Room before and after what an item shows, px along the edge. */
@@ -23,8 +23,10 @@ export function itemText({ thickness, isVertical }: ItemContext): LineStyle {
 /** Lines of text in the middle of an item: one on a horizontal edge, one above the other on an upright one. */
 export function layLines(texts: readonly string[], context: ItemContext, style = itemText(context)): Layout {
   const { thickness, isVertical, fonts } = context;
-  const lines = texts.map((text) => setLine(text, style, fonts));
   const padding = paddingOf(context);
+  const lines = isVertical
+    ? narrowed(texts, style, context)
+    : texts.map((text) => setLine(text, style, fonts));
   if (!isVertical) {
     const width = Math.ceil(Math.max(0, ...lines.map(({ room }) => room))) + 2 * padding;
     return {
@@ -42,12 +44,31 @@ export function layLines(texts: readonly string[], context: ItemContext, style =
   };
 }
 
+/** What an upright edge keeps free at its sides, and the smallest size that is still set, px. */
+const SIDES = 4;
+const LEAST = 8;
+
+/** Lines no wider than an upright edge: smaller where they would be. */
+function narrowed(texts: readonly string[], style: LineStyle, { thickness, fonts }: ItemContext): Line[] {
+  const lines = texts.map((text) => setLine(text, style, fonts));
+  const widest = Math.max(0, ...lines.map(({ room }) => room));
+  const share = (thickness - 2 * SIDES) / widest;
+  if (share >= 1 || widest === 0) return lines;
+  const size = Math.max(LEAST, Math.floor(style.size * share));
+  return texts.map((text) => setLine(text, { ...style, size }, fonts));
+}
+
 export interface IconLayout extends Layout {
   icon: Rect;
 }
 
 /** An icon with its label beside it, which has room on a horizontal edge only. */
-export function layIcon(label: string | null, context: ItemContext): IconLayout {
+export function layIcon(
+  label: string | null,
+  context: ItemContext,
+  /** What stands under the icon on an upright edge, line by line; nothing where it is absent. */
+  under: readonly string[] = [],
+): IconLayout {
   const { iconSize, thickness, isVertical, fonts } = context;
   const size = (along: number) =>
     isVertical ? { width: thickness, height: along } : { width: along, height: thickness };
@@ -57,12 +78,27 @@ export function layIcon(label: string | null, context: ItemContext): IconLayout 
     ? { x: across, y: padding, width: iconSize, height: iconSize }
     : { x: padding, y: across, width: iconSize, height: iconSize };
   const alone = Math.ceil(iconSize + 2 * padding);
-  if (label === null) return { size: size(alone), runs: [], icon };
+  if (isVertical && under.length > 0) return layUnder(under, icon, context);
+  if (label === null || isVertical) return { size: size(alone), runs: [], icon };
   const line = setLine(label, itemText(context), fonts);
   const left = padding + iconSize + LABEL_GAP;
   return {
     size: size(Math.ceil(left + line.room + padding)),
     runs: [putLine(line, { left }, middleBaseline(line, 0, thickness))],
+    icon,
+  };
+}
+
+function layUnder(texts: readonly string[], icon: Rect, context: ItemContext): IconLayout {
+  const { thickness } = context;
+  const lines = narrowed(texts, itemText(context), context);
+  const pitch = (lines[0]?.run.size ?? 0) * LEADING;
+  const top = icon.y + icon.height + paddingOf(context) / 2;
+  return {
+    size: { width: thickness, height: Math.ceil(top + lines.length * pitch + paddingOf(context)) },
+    runs: lines.map((line, index) =>
+      putLine(line, { centre: thickness / 2 }, middleBaseline(line, top + index * pitch, pitch)),
+    ),
     icon,
   };
 }

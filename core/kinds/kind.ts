@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import type { Need, Readings } from '../sources/readings.ts';
 import type { Side } from '../values/geometry.ts';
-import type { Colour } from '../values/roles.ts';
+import type { Colour, Half } from '../values/roles.ts';
 import type { Fonts, Layout, Paint } from './layout.ts';
 
 /** What the desk says that more than one part may show. */
@@ -12,6 +12,7 @@ export interface DeskFacts {
   running: ReadonlySet<string>;
   /** Index of the workspace in front. */
   workspace: number;
+  half: Half;
   fonts: Fonts;
 }
 

@@ -7,6 +7,7 @@ import type { Icons } from '../icons/schema.ts';
 import type { Edge } from '../desk/sections/edges.ts';
 import type { Half } from '../values/roles.ts';
 import type { Fonts, Layout, Run } from '../kinds/layout.ts';
+import type { Presses } from '../values/presses.ts';
 import type { ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
 import type { Feed, Tick } from '../sources/readings.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
@@ -48,6 +49,8 @@ export type SceneItem = ItemUnion & {
   rect: Rect;
   /** Where its inside begins, from the top left of its rectangle. */
   at: Point;
+  /** What the pointer's buttons do on it; null where they do what it is for. */
+  presses: Presses | null;
 };
 
 export interface SceneEdge {

@@ -45,6 +45,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
       workspaces: desk.workspaces,
       running: new Set(running),
       workspace: Math.min(workspace, desk.workspaces.length - 1),
+      half,
       fonts: fontsOf(look),
     },
     moment,

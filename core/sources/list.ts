@@ -1,10 +1,11 @@
 import { machine } from './machine/machine.ts';
+import { moon } from './moon/moon.ts';
 import { sun } from './sun/sun.ts';
 import { time } from './time/time.ts';
 import type { SIMULATED, Source } from './source.ts';
 
 /** Every source. Add a new one here. */
-export const sources = { time, sun, machine } as const;
+export const sources = { time, sun, moon, machine } as const;
 
 export type SourceId = keyof typeof sources;
 export type ReadingOf<Id extends SourceId> = ReturnType<(typeof sources)[Id]['read']>;

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { DAWN, arbitraryMoment } from '../../tests/support/desks.ts';
 import { halfAt } from '../look/half.ts';
 import { byType } from '../kinds/kind.ts';
-import { formatBytes, formatRate } from '../widgets/machine/units.ts';
+import { formatBytes, formatRate } from '../sources/machine/units.ts';
 import { sources } from './list.ts';
 import { createReadings } from './readings.ts';
 import { dayOf, formatMoment, isDatePattern, wallClock } from './time/time.ts';

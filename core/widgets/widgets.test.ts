@@ -16,6 +16,7 @@ function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
     workspaces: desk.workspaces,
     running: new Set(),
     workspace: 0,
+    half: 'dark' as const,
     fonts: fontsOf(desk.look),
     readings: createReadings({ moment, place: desk.place, seed: desk.seed, feeds }),
     textColour: (colour) => `#${colour}`,

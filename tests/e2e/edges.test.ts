@@ -241,6 +241,75 @@ withApp('edges', ({ server, open }) => {
     await rest.waitFor({ state: 'detached' });
   });
 
+  it('do by each button and the wheel what an item was given to do', async () => {
+    const presses = {
+      left: 'app-list',
+      middle: 'next-workspace',
+      right: 'half',
+      wheel: 'workspaces',
+    } as const;
+    const id = await withEdges('Presses', [
+      panel([
+        { ...createItem('clock', 'clock'), presses },
+        createItem('spaces', 'workspaces', { style: 'names' }),
+        createItem('button', 'app-list'),
+        createItem('leave', 'session', { act: 'leave' }),
+        createItem('switch', 'half'),
+      ]),
+    ]);
+    const page = await open(`/live/${id}`);
+    const clock = page.locator('[data-item="clock"]');
+    const current = page.locator('[aria-current="true"]');
+    await current.waitFor();
+    const first = await current.getAttribute('aria-label');
+    const untilOther = (label: string | null) =>
+      page.waitForFunction(
+        (before) => document.querySelector('[aria-current="true"]')?.getAttribute('aria-label') !== before,
+        label,
+      );
+    await clock.click({ button: 'middle' });
+    await untilOther(first);
+    await clock.hover();
+    const second = await current.getAttribute('aria-label');
+    await page.mouse.wheel(0, -120);
+    await untilOther(second);
+    await page.getByRole('button', { name: 'Look at the dark half' }).waitFor();
+    await clock.click({ button: 'right' });
+    await page.getByRole('button', { name: 'Look at the light half' }).click();
+    await page.getByRole('button', { name: 'Look at the dark half' }).waitFor();
+    await page.getByRole('button', { name: 'Leave', exact: true }).click();
+    await page.getByText('The session would end.').waitFor();
+    // By the keyboard as well: the clock became a button.
+    await clock.getByRole('button', { name: 'Open the app list' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('dialog', { name: 'App list' }).waitFor();
+  });
+
+  it('swap an item for another kind in its place, with what both understand, and set its room', async () => {
+    const id = await withEdges('Swapped', [
+      panel([
+        createItem('one', 'clock', { zone: 'UTC' }),
+        createItem('two', 'app-list'),
+        createItem('three', 'tray'),
+      ]),
+    ]);
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'one').click();
+    await page.getByRole('button', { name: 'Swap for another kind' }).click();
+    await page.getByRole('menuitem', { name: 'Date', exact: true }).click();
+    await page.getByRole('heading', { name: 'Date', level: 2 }).waitFor();
+    const [swapped] = (await kept(page, id))[0]?.items ?? [];
+    expect(swapped).to.deep.include({ id: 'one', type: 'date' });
+    expect(swapped?.options['zone']).to.equal('UTC');
+    await page.getByRole('switch', { name: 'Icon as on the edge' }).click();
+    await page.getByRole('button', { name: 'icon size for all 3 between the springs' }).click();
+    await page.getByRole('textbox', { name: 'Outside, before' }).fill('40');
+    await page.keyboard.press('Enter');
+    const items = (await kept(page, id))[0]?.items ?? [];
+    expect(items.map(({ iconSize }) => iconSize)).to.deep.equal([24, 24, 24]);
+    expect(items[0]?.before).to.equal(40);
+  });
+
   it('slip away in use, come with the pointer at their side or by a key, and go again', async () => {
     const id = await withEdges('Slips', [dock(starters(5), { shows: { by: 'slips', in: 60, out: 120 } })]);
     const page = await open(`/live/${id}`);

@@ -52,8 +52,8 @@ withApp('editing', ({ server, open }) => {
       align: 'start',
     });
     // It goes where the dock goes.
-    const dock = await handle(page, 'dock').boundingBox();
-    await page.mouse.move((dock?.x ?? 0) + 4, (dock?.y ?? 0) + 4);
+    const dock = await page.locator('[data-grip="dock"]').boundingBox();
+    await page.mouse.move((dock?.x ?? 0) + 18, (dock?.y ?? 0) + 8);
     await page.mouse.down();
     await page.mouse.move((dock?.x ?? 0) + 420, (dock?.y ?? 0) - 440, { steps: 6 });
     await page.mouse.up();
@@ -117,7 +117,8 @@ withApp('editing', ({ server, open }) => {
     await chooseEdge(page, 'panel');
     await handle(page, 'panel-3').click();
     await page.getByRole('heading', { name: 'Workspaces', level: 2 }).waitFor();
-    await page.getByRole('radio', { name: 'Bars' }).click();
+    await page.getByRole('combobox', { name: 'Shown as' }).click();
+    await page.getByRole('option', { name: 'Bars' }).click();
     await page.getByRole('button', { name: 'Earlier' }).click();
     await page.keyboard.press('Control+d');
     await untilKept(page);
@@ -138,14 +139,14 @@ withApp('editing', ({ server, open }) => {
   it('says when the items of an edge do not fit', async () => {
     const page = await open('/desk/dawn-count');
     await chooseEdge(page, 'dock');
-    await page.getByRole('textbox', { name: 'Icons, exact' }).fill('96');
+    await page.getByRole('textbox', { name: 'Icons, exact' }).fill('150');
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Thickness, exact' }).fill('160');
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Between items, exact' }).fill('60');
     await page.keyboard.press('Enter');
     await page.getByRole('radio', { name: 'left', exact: true }).click();
-    await page.getByText(/The items need \d+ px more than this side has/).waitFor();
+    await page.getByText(/^No room for .* behind the \+\d/).waitFor();
     await page.getByRole('textbox', { name: 'Thickness, exact' }).fill('9000');
     await page.keyboard.press('Enter');
     await untilKept(page);

@@ -153,26 +153,29 @@ function everyEdge(): Edge[] {
     { side: 'left', kind: 'panel', thickness: 64 },
     { side: 'right', kind: 'panel', thickness: 26 },
   ] as const;
-  return shapes.map(({ side, ...shape }) => ({
-    ...createPanel(
-      `edge-${side}`,
-      'main',
-      side,
-      itemKinds.flatMap((kind) =>
-        kind.type === 'gap' || kind.type === 'spring'
-          ? []
-          : variants(kind.options).map((options, index) =>
-              createItem(`${side}-${kind.type}-${index}`, kind.type, {
-                ...(kind.type === 'application' ? { application: 'tally' } : {}),
-                ...options,
-              }),
-            ),
-      ),
-    ),
-    ...shape,
-    length: { by: 'side' as const },
-  }));
+  return shapes.flatMap(({ side, ...shape }) => {
+    const items = itemKinds.flatMap((kind) =>
+      kind.type === 'gap' || kind.type === 'spring'
+        ? []
+        : variants(kind.options).map((options, index) =>
+            createItem(`${side}-${kind.type}-${index}`, kind.type, {
+              ...(kind.type === 'application' ? { application: 'tally' } : {}),
+              ...options,
+            }),
+          ),
+    );
+    // Beside one another, so that all have room.
+    const many = Math.ceil(items.length / STRIPS);
+    return Array.from({ length: STRIPS }, (_, strip) => ({
+      ...createPanel(`edge-${side}-${strip}`, 'main', side, items.slice(strip * many, (strip + 1) * many)),
+      ...shape,
+      length: { by: 'side' as const },
+    }));
+  });
 }
+
+/** On how many edges along each side the items stand. */
+const STRIPS = 3;
 
 interface Drawn {
   text: string;
@@ -301,6 +304,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
       await learnTextOf(whole);
       const [screen] = solve(whole, { moment: DAWN }).screens;
       if (!screen) throw new Error('no screen');
+      expect(screen.edges.map(({ more }) => more)).to.deep.equal(screen.edges.map(() => null));
       const page = await shown(whole);
       compare(whole, await textsOn(page), screen);
       const picture = sharp(await page.screenshot());

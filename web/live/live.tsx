@@ -6,7 +6,7 @@ import { Actions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
 import { deskActions } from '../session/actions.ts';
 import { useConditions } from '../session/conditions.ts';
-import { watchPresence } from '../session/presence.ts';
+import { letSlip } from '../session/slipping.ts';
 import { useDesk } from '../session/desk.ts';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { useScene } from '../session/scene.ts';
@@ -32,7 +32,7 @@ export function Live() {
   const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
   useEffect(() => agreeWithOthers(id), [id]);
-  useEffect(watchPresence, [id]);
+  useEffect(letSlip, [id]);
   useEffect(fetchLater, []);
   useEffect(() => {
     if (name) document.title = name;

@@ -1,21 +1,17 @@
 import clsx from 'clsx';
-import {
-  memo,
-  useContext,
-  useEffect,
-  useMemo,
-  useRef,
-  type CSSProperties,
-  type FC,
-  type KeyboardEvent,
-} from 'react';
+import { memo, useContext, useMemo, useRef, type CSSProperties, type FC } from 'react';
 import { dockLine } from '../../core/items/application/application.ts';
 import { itemKindOf, type ItemType } from '../../core/items/list.ts';
-import type { SceneEdge, SceneItem, SceneMore, SceneRest } from '../../core/scene/scene.ts';
+import type { SceneEdge, SceneItem, SceneMore } from '../../core/scene/scene.ts';
 import { isHorizontal, type Side } from '../../core/values/geometry.ts';
 import type { EdgeFacts, ItemDrawing } from './item-drawing.ts';
 import { AppListItem } from './items/app-list/app-list.tsx';
 import { ApplicationItem } from './items/application/application.tsx';
+import { DaylightItem } from './items/daylight/daylight.tsx';
+import { HalfItem } from './items/half/half.tsx';
+import { ReadingItem } from './items/reading/reading.tsx';
+import { SessionItem } from './items/session/session.tsx';
+import { WithPresses } from './item-presses.tsx';
 import { DividerItem } from './items/divider/divider.tsx';
 import { TrayItem } from './items/tray/tray.tsx';
 import { WorkspacesItem } from './items/workspaces/workspaces.tsx';
@@ -37,6 +33,11 @@ const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
   divider: DividerItem,
   gap: null,
   spring: null,
+  daylight: DaylightItem,
+  reading: ReadingItem,
+  half: HalfItem,
+  session: SessionItem,
+  label: null,
 };
 
 export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
@@ -123,60 +124,6 @@ function MoreBox({ edge, more, x, y }: { edge: string; more: SceneMore; x: numbe
   );
 }
 
-/** What of an edge found no room, open beside it. */
-export function RestView({ rest, onClose }: { rest: SceneRest; onClose: () => void }) {
-  const { rect, surface, items } = rest;
-  const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const before = document.activeElement;
-    box.current?.querySelector('button')?.focus();
-    return () => void (before instanceof HTMLElement && before.focus());
-  }, []);
-  return (
-    <>
-      <div className="absolute inset-0" onPointerDown={onClose} />
-      <div
-        ref={box}
-        role="dialog"
-        aria-label="What found no room"
-        data-rest={rest.edge}
-        className="absolute"
-        style={{ ...surfaceColours(surface), ...surfaceBox(surface), ...placeOf(rect) }}
-        onKeyDown={(event) => {
-          if (event.key === 'Escape') {
-            event.stopPropagation();
-            onClose();
-          }
-          walk(event, box.current);
-        }}
-      >
-        {items.map((item) => (
-          <ItemBox
-            key={item.id}
-            item={item}
-            x={item.rect.x - rect.x}
-            y={item.rect.y - rect.y}
-            facts={flat}
-            isCut={false}
-          />
-        ))}
-      </div>
-    </>
-  );
-}
-
-const flat: EdgeFacts = { kind: 'panel', side: 'top' };
-
-/** Arrows go from one button to the next. */
-function walk(event: KeyboardEvent, box: HTMLElement | null): void {
-  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-  if (by === 0 || !box) return;
-  event.preventDefault();
-  const buttons = [...box.querySelectorAll('button')];
-  const at = buttons.findIndex((button) => button === document.activeElement);
-  buttons[(at + by + buttons.length) % buttons.length]?.focus();
-}
-
 /** The line on which a dock's icons stand: at the side nearest the screen's. */
 function litLine(side: Side): CSSProperties {
   const across = { [side]: 0 } as CSSProperties;
@@ -192,7 +139,7 @@ function litLine(side: Side): CSSProperties {
   };
 }
 
-function ItemBox({
+export function ItemBox({
   item,
   x,
   y,
@@ -206,7 +153,8 @@ function ItemBox({
   isCut: boolean;
 }) {
   const { width, height } = item.rect;
-  const { type, view, layout, at } = item;
+  const { type, view, layout, at, presses } = item;
+  const inside = <ItemInside type={type} view={view} layout={layout} facts={facts} />;
   return (
     <div
       data-item={item.id}
@@ -215,7 +163,7 @@ function ItemBox({
     >
       {/* What an item shows is as large as it wants to be, in the middle of the room that it got. */}
       <div style={placeOf({ ...at, ...layout.size })}>
-        <ItemInside type={type} view={view} layout={layout} facts={facts} />
+        {presses ? <WithPresses presses={presses}>{inside}</WithPresses> : inside}
       </div>
     </div>
   );

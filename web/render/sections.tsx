@@ -2,9 +2,10 @@ import { Suspense, useContext, type FC } from 'react';
 import type { SceneSections } from '../../core/scene/scene.ts';
 import { later } from '../later.ts';
 import { Actions } from './actions.ts';
-import { EdgeView, RestView } from './edge-view.tsx';
+import { EdgeView } from './edge-view.tsx';
 import { WidgetView } from './widget-view.tsx';
 
+const RestView = later(() => import('./rest-view.tsx'));
 const AppList = later(() => import('./app-list.tsx'));
 
 /** How each section of a screen is drawn. The type checker asks for every one. */
@@ -13,7 +14,14 @@ export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: Scene
   widgets: ({ solved }) => solved.map((widget) => <WidgetView key={widget.id} widget={widget} />),
   rest: function OpenRest({ solved }) {
     const actions = useContext(Actions);
-    return actions && solved && <RestView rest={solved} onClose={() => actions.turnMore(solved.edge)} />;
+    return (
+      actions &&
+      solved && (
+        <Suspense>
+          <RestView rest={solved} onClose={() => actions.turnMore(solved.edge)} />
+        </Suspense>
+      )
+    );
   },
   /** There only where the desk is used. */
   appList: function OpenAppList({ solved }) {

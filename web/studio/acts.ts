@@ -156,8 +156,10 @@ export function swapItem(item: Item, type: ItemType): void {
       return [key, isTaken ? kept : value];
     }),
   );
-  const { keeps, iconSize, before, after } = item;
-  useDesk.getState().edit(edits.swapItem(item.id, { ...fresh, keeps, iconSize, before, after, options }));
+  const { keeps, iconSize, before, after, presses } = item;
+  useDesk
+    .getState()
+    .edit(edits.swapItem(item.id, { ...fresh, keeps, iconSize, before, after, presses, options }));
 }
 
 export function addItem(edgeId: string, type: ItemType, index?: number): void {

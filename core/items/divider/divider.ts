@@ -4,23 +4,32 @@ import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { layBlank } from '../blank.ts';
 
-/** Px along the edge. */
-const LENGTH = 13;
-
 export const divider = defineItem({
   type: 'divider',
   title: 'Divider',
   summary: 'A thin line between groups',
   options: z.looseObject({
-    reach: field(z.number().min(10).max(100).default(50), { label: 'Reach', unit: '%', control: 'slider' }),
+    reach: field(z.number().min(1).max(100).default(50), { label: 'Reach', unit: '%', control: 'slider' }),
+    thick: field(z.number().min(1).max(24).default(1).meta({ description: 'px' }), {
+      label: 'Thick',
+      unit: 'px',
+      control: 'slider',
+    }),
+    room: field(z.number().min(1).max(80).default(13).meta({ description: 'px along the edge' }), {
+      label: 'Room',
+      unit: 'px',
+      control: 'slider',
+    }),
   }),
-  view: ({ reach }) => ({ reach }),
-  layout({ reach }, context) {
+  view: ({ reach, thick, room }) => ({ reach, thick, room: Math.max(room, thick) }),
+  layout({ reach, thick, room }, context) {
     const { thickness, isVertical } = context;
-    const [long, start] = [(thickness * reach) / 100, (thickness * (1 - reach / 100)) / 2];
+    // Down to a dot: never shorter than it is thick.
+    const long = Math.max(thick, (thickness * reach) / 100);
+    const start = (thickness - long) / 2;
     const line: Rect = isVertical
-      ? { x: start, y: LENGTH / 2, width: long, height: 1 }
-      : { x: LENGTH / 2, y: start, width: 1, height: long };
-    return { ...layBlank(LENGTH, context), line };
+      ? { x: start, y: (room - thick) / 2, width: long, height: thick }
+      : { x: (room - thick) / 2, y: start, width: thick, height: long };
+    return { ...layBlank(room, context), line };
   },
 });

@@ -6,14 +6,20 @@ import type { Rect } from '../../values/geometry.ts';
 import { itemText, paddingOf } from '../text.ts';
 
 const options = z.looseObject({
-  style: field(z.enum(['bars', 'numbers', 'names']).default('bars'), {
+  style: field(z.enum(['bars', 'dots', 'numbers', 'names', 'small']).default('bars'), {
     label: 'Shown as',
-    choices: { bars: 'Bars', numbers: 'Numbers', names: 'Names' },
+    choices: {
+      bars: 'Bars',
+      dots: 'Dots',
+      numbers: 'Numbers',
+      names: 'Names',
+      small: 'Small pictures',
+    },
   }),
 });
 
 export interface WorkspacesView {
-  style: 'bars' | 'numbers' | 'names';
+  style: 'bars' | 'dots' | 'numbers' | 'names' | 'small';
   marks: { id: string; name: string; label: string; isCurrent: boolean }[];
 }
 
@@ -23,7 +29,9 @@ export interface WorkspacesLayout extends Layout {
 }
 
 /** Px along the edge: a bar, the longer one in front, what lies between two, and the room around a name. A bar with its gap can be pressed: 24. */
-const MARK = { bar: 16, current: 28, gap: 8, pad: 6 } as const;
+const MARK = { bar: 16, current: 28, dot: 10, gap: 8, pad: 6 } as const;
+/** Of a small picture: what of the edge's depth it takes, and its length for its height. */
+const SMALL = { share: 0.6, shape: 1.6 } as const;
 /** Px across the edge: a bar, the line under a name, and how far below the writing that is. */
 const BAR = { thick: 5, line: 2, below: 4 } as const;
 /** How much of the edge's depth a press takes. */
@@ -45,7 +53,8 @@ export const workspaces = defineItem({
       })),
     };
   },
-  layout: (view, context) => (view.style === 'bars' ? layBars(view, context) : layNames(view, context)),
+  layout: (view, context) =>
+    view.style === 'numbers' || view.style === 'names' ? layNames(view, context) : layMarks(view, context),
 });
 
 /** A rectangle by where it stands along the edge and across it. */
@@ -74,18 +83,32 @@ function sizeOf(length: number, { thickness, isVertical }: ItemContext) {
   return isVertical ? { width: thickness, height: length } : { width: length, height: thickness };
 }
 
-function layBars({ marks }: WorkspacesView, context: ItemContext): WorkspacesLayout {
-  const lengths = marks.map(({ isCurrent }) => (isCurrent ? MARK.current : MARK.bar));
+/** Px along and across the edge of what stands for a workspace. */
+function markSize(style: WorkspacesView['style'], isCurrent: boolean, { thickness }: ItemContext) {
+  if (style === 'dots') {
+    const dot = isCurrent ? MARK.dot : MARK.dot - 2;
+    return { along: dot, across: dot };
+  }
+  if (style === 'small') {
+    const across = Math.round(thickness * SMALL.share);
+    return { along: Math.round(across * SMALL.shape), across };
+  }
+  return { along: isCurrent ? MARK.current : MARK.bar, across: BAR.thick };
+}
+
+function layMarks({ style, marks }: WorkspacesView, context: ItemContext): WorkspacesLayout {
+  const sizes = marks.map(({ isCurrent }) => markSize(style, isCurrent, context));
+  const lengths = sizes.map(({ along }) => along);
   const { starts, length } = inARow(lengths, paddingOf(context));
-  const across = (context.thickness - BAR.thick) / 2;
   return {
     size: sizeOf(length, context),
     runs: [],
     marks: marks.map((_, index) => {
       const [at = 0, long = 0] = [starts[index], lengths[index]];
+      const deep = sizes[index]?.across ?? 0;
       return {
         press: pressAt(at, long, context),
-        bar: box(at, long, across, BAR.thick, context.isVertical),
+        bar: box(at, long, (context.thickness - deep) / 2, deep, context.isVertical),
       };
     }),
   };

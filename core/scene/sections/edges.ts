@@ -2,6 +2,7 @@ import { freeAfter, type Flowing } from '../../arrange/edges.ts';
 import type { Edge, Item } from '../../desk/sections/edges.ts';
 import { bareFinish } from '../../values/finish.ts';
 import { itemKindOf } from '../../items/list.ts';
+import { isPlain } from '../../values/presses.ts';
 import { layLines } from '../../items/text.ts';
 import type { ItemContext, Room } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
@@ -137,7 +138,16 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
 }
 
 export function placedItem({ item, view, layout }: LookedItem, rect: Rect): SceneItem {
-  return { id: item.id, type: item.type, view, layout, rect, at: middleOf(rect, layout.size) } as SceneItem;
+  const presses = isPlain(item.presses) ? null : item.presses;
+  return {
+    id: item.id,
+    type: item.type,
+    view,
+    layout,
+    rect,
+    at: middleOf(rect, layout.size),
+    presses,
+  } as SceneItem;
 }
 
 function placedMore(ids: readonly string[], layout: Layout, rect: Rect): SceneMore {

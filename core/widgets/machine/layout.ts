@@ -11,7 +11,7 @@ import {
 } from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import type { Rect, Size } from '../../values/geometry.ts';
-import type { Meter } from './meters.ts';
+import type { Meter } from '../../sources/machine/meters.ts';
 
 /** What the faces of a machine show. */
 export interface MachineView {

@@ -3,7 +3,7 @@ import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption, originOption } from '../../kinds/options.ts';
 import { field } from '../../values/field.ts';
 import { layMachine, type MachineView } from './layout.ts';
-import { meterIds, meterOf, shareOf, type Meter } from './meters.ts';
+import { meterIds, meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
 
 const faces = [
   { id: 'rings', title: 'Rings' },

@@ -42,6 +42,10 @@ import {
   Wifi,
   WifiOff,
   Wrench,
+  Lock,
+  LogOut,
+  MoonStar,
+  RotateCw,
   type LucideIcon,
 } from 'lucide-react';
 import type { IconName } from '../../../core/icons/names.ts';
@@ -96,6 +100,10 @@ const line: Record<IconName, LucideIcon> = {
   printer: Printer,
   computer: Monitor,
   'drive-harddisk': HardDrive,
+  'system-lock-screen': Lock,
+  'system-suspend': MoonStar,
+  'system-reboot': RotateCw,
+  'system-log-out': LogOut,
 };
 
 export default function ReedIcon({ name, size }: IconDrawing) {

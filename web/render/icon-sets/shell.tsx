@@ -43,6 +43,10 @@ import {
   WifiHighIcon,
   WifiSlashIcon,
   WrenchIcon,
+  ArrowsClockwiseIcon,
+  LockIcon,
+  MoonStarsIcon,
+  SignOutIcon,
   type Icon,
   type IconWeight,
 } from '@phosphor-icons/react';
@@ -98,6 +102,10 @@ const drawings: Record<IconName, Icon> = {
   printer: PrinterIcon,
   computer: DesktopIcon,
   'drive-harddisk': HardDrivesIcon,
+  'system-lock-screen': LockIcon,
+  'system-suspend': MoonStarsIcon,
+  'system-reboot': ArrowsClockwiseIcon,
+  'system-log-out': SignOutIcon,
 };
 
 const weights: Record<IconStyle, IconWeight> = { line: 'light', filled: 'fill', duo: 'duotone' };

@@ -83,6 +83,12 @@ import {
   IconSquareChevronRightFilled,
   IconDropletsFilled,
   IconDeviceSpeakerFilled,
+  IconLock,
+  IconLockFilled,
+  IconLogout,
+  IconRefresh,
+  IconZzz,
+  IconBedFilled,
   type Icon,
 } from '@tabler/icons-react';
 import type { IconName } from '../../../core/icons/names.ts';
@@ -137,10 +143,16 @@ const line: Record<IconName, Icon> = {
   printer: IconPrinter,
   computer: IconDeviceDesktop,
   'drive-harddisk': IconDatabase,
+  'system-lock-screen': IconLock,
+  'system-suspend': IconZzz,
+  'system-reboot': IconRefresh,
+  'system-log-out': IconLogout,
 };
 
 /** What encloses no area has no filled form: its line stands in, as heavy. */
 const filled: Partial<Record<IconName, Icon>> = {
+  'system-lock-screen': IconLockFilled,
+  'system-suspend': IconBedFilled,
   'audio-volume-high': IconDeviceSpeakerFilled,
   'weather-showers': IconDropletsFilled,
   'utilities-terminal': IconSquareChevronRightFilled,

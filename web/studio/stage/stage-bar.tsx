@@ -1,10 +1,13 @@
+import { Suspense } from 'react';
+import { later } from '../../later.ts';
 import { Maximize, Minus, Plus, SquareSplitHorizontal } from 'lucide-react';
 import { useScene } from '../../session/scene.ts';
 import { useStage } from '../../stores/stage.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
-import { CoverNote } from './cover-note.tsx';
 import { commandsById } from '../commands.ts';
+
+const CoverNote = later(async () => ({ default: (await import('./cover-note.tsx')).CoverNote }));
 
 const arrangeHints = [
   ['Alt', 'pass snaps'],
@@ -19,7 +22,11 @@ export function StageBar({ scale }: { scale: number }) {
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 whitespace-nowrap pl-[22px] pr-3 text-[12px] text-dust">
       <div className="flex min-w-0 flex-1 gap-4 overflow-hidden">
-        {mode === 'arrange' && <CoverNote />}
+        {mode === 'arrange' && (
+          <Suspense>
+            <CoverNote />
+          </Suspense>
+        )}
         {mode === 'arrange' ? (
           arrangeHints.map(([key, text]) => (
             <span key={key}>

@@ -18,7 +18,7 @@ import { later } from '../../later.ts';
 import { Actions } from '../../render/actions.ts';
 import { LivePainting } from '../../render/backdrop-view.tsx';
 import { paintBackdrop } from '../../workers/pixels.ts';
-import { watchPresence } from '../../session/presence.ts';
+import { letSlip } from '../../session/slipping.ts';
 import { useDesk } from '../../session/desk.ts';
 import { ScreenView } from '../../render/screen-view.tsx';
 import { deskActions } from '../../session/actions.ts';
@@ -50,7 +50,7 @@ export function Stage() {
   useCamera(area);
   const mode = useView((state) => state.mode);
   // What slips away does so where the desk is used; where it is arranged all of it is there.
-  useEffect(() => (mode === 'try' ? watchPresence() : undefined), [mode]);
+  useEffect(() => (mode === 'try' ? letSlip() : undefined), [mode]);
   const shown = useMemo(() => shownOf(scene, view, stage.isTogether), [scene, view, stage.isTogether]);
   const camera = shown && cameraFor(stage, shown);
   return (

@@ -1,5 +1,5 @@
 import type { MachineLayout, MachineView } from '../../../../core/widgets/machine/layout.ts';
-import type { Meter } from '../../../../core/widgets/machine/meters.ts';
+import type { Meter } from '../../../../core/sources/machine/meters.ts';
 import type { Rect } from '../../../../core/values/geometry.ts';
 import { paint, placeOf } from '../../runs.tsx';
 

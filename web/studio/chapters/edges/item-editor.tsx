@@ -9,6 +9,8 @@ import { itemKindOf, itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
+import { signIds } from '../../../../core/items/tray/tray.ts';
+import type { Values } from '../../form/controls.tsx';
 import { Fields } from '../../form/form.tsx';
 import { duplicateSelection, removeSelection, swapItem } from '../../acts.ts';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
@@ -31,6 +33,14 @@ function Stretch({ item, edge }: { item: Item; edge: Edge }) {
     </button>
   );
 }
+
+/** What is added to the lists of options: a sign that is not there yet. */
+const adders = {
+  signs: (entries: readonly Values[]) => {
+    const sign = signIds.find((id) => entries.every((entry) => entry['sign'] !== id));
+    return sign ? { sign, shows: 'always' } : null;
+  },
+};
 
 /** Another kind of item in its place. */
 function Swap({ item }: { item: Item }) {
@@ -91,6 +101,7 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
         <Fields
           schema={kind.options}
           values={item.options}
+          adders={adders}
           onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
           onEnd={endGesture}
         />

@@ -1,4 +1,4 @@
-import type { MachineReading } from '../../sources/machine/machine.ts';
+import type { MachineReading } from './machine.ts';
 import { formatBytes, formatRate } from './units.ts';
 
 export interface Meter {

@@ -1,0 +1,102 @@
+import { z } from 'zod';
+import { defineItem, type ItemContext } from '../../kinds/kind.ts';
+import { middleBaseline, putLine, setLine, type Layout, type Paint } from '../../kinds/layout.ts';
+import { colourOption, originOption } from '../../kinds/options.ts';
+import { meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
+import { field } from '../../values/field.ts';
+import type { Rect } from '../../values/geometry.ts';
+import { itemText, layLines, paddingOf } from '../text.ts';
+
+const options = z.looseObject({
+  meter: field(z.enum(['processor', 'memory', 'disk', 'network']).default('processor'), {
+    label: 'Reading',
+    choices: { processor: 'Processor', memory: 'Memory', disk: 'Disk', network: 'Network' },
+  }),
+  face: field(z.enum(['number', 'bar', 'ring', 'graph']).default('number'), {
+    label: 'Shown as',
+    choices: { number: 'Number', bar: 'Bar', ring: 'Ring', graph: 'Graph' },
+  }),
+  from: originOption('machine'),
+  span: field(z.number().int().min(1).max(60).default(5), {
+    label: 'Graph over',
+    unit: 'min',
+    when: ({ face }) => face === 'graph',
+  }),
+  colour: colourOption('accent', 'Marks'),
+});
+
+export interface ReadingView {
+  face: 'number' | 'bar' | 'ring' | 'graph';
+  meter: Meter;
+  /** Shares, oldest first. */
+  series: readonly (number | null)[];
+  colour: Paint;
+}
+
+export interface ReadingLayout extends Layout {
+  /** Where the bar, the ring or the graph stands. */
+  mark: Rect | null;
+}
+
+/** The widest that each figure may become. */
+const widest = { processor: '100 %', memory: '100 %', disk: '100 %', network: '999.9 MB/s' } as const;
+
+/** Px along a flat edge: a bar and a graph; how thick a bar is, and what of the depth a graph takes. */
+const BAR = { long: 52, thick: 6 } as const;
+const GRAPH = { long: 72, share: 0.6, points: 36 } as const;
+
+export const reading = defineItem({
+  type: 'reading',
+  title: 'Machine reading',
+  summary: 'One reading as a number, a bar, a ring or a small graph',
+  options,
+  needs: ({ from }) => [{ source: 'machine', origin: from, every: 'second' }],
+  view({ meter, face, from, span, colour }, { readings, textColour }): ReadingView {
+    const past =
+      face === 'graph' ? readings.series('machine', from, GRAPH.points, (span * 60_000) / GRAPH.points) : [];
+    return {
+      face,
+      meter: meterOf(meter, readings.get('machine', from)?.value ?? null),
+      series: past.map((one) => shareOf(meter, one)),
+      colour: textColour(colour),
+    };
+  },
+  layout(view, context): ReadingLayout {
+    return view.face === 'number' ? layNumber(view.meter, context) : layMark(view.face, context);
+  },
+});
+
+/** As much room as the widest figure needs: what stands beside it keeps still. */
+function layNumber({ id, figure, unit }: Meter, context: ItemContext): ReadingLayout {
+  const { thickness, isVertical, fonts } = context;
+  // Upright the unit stands under the figure.
+  if (isVertical) return { ...layLines([figure, unit].filter(Boolean), context), mark: null };
+  const style = { ...itemText(context), font: 'figures' as const };
+  const line = setLine(`${figure} ${unit}`.trim(), style, fonts);
+  const room = Math.ceil(Math.max(line.room, setLine(widest[id], style, fonts).room));
+  const padding = paddingOf(context);
+  return {
+    size: { width: room + 2 * padding, height: thickness },
+    runs: [putLine(line, { right: padding + room }, middleBaseline(line, 0, thickness))],
+    mark: null,
+  };
+}
+
+function layMark(face: 'bar' | 'ring' | 'graph', context: ItemContext): ReadingLayout {
+  const { thickness, isVertical, iconSize } = context;
+  const padding = paddingOf(context);
+  const along = face === 'ring' ? iconSize : face === 'bar' ? BAR.long : GRAPH.long;
+  const across = face === 'ring' ? iconSize : face === 'bar' ? BAR.thick : thickness * GRAPH.share;
+  // A graph stays flat, as deep as the edge lets it; a bar turns with the edge.
+  const [long, deep] = isVertical && face === 'graph' ? [thickness * 0.5, thickness * 0.8] : [along, across];
+  const start = (thickness - deep) / 2;
+  const mark = isVertical
+    ? { x: start, y: padding, width: deep, height: long }
+    : { x: padding, y: start, width: long, height: deep };
+  const length = long + 2 * padding;
+  return {
+    size: isVertical ? { width: thickness, height: length } : { width: length, height: thickness },
+    runs: [],
+    mark,
+  };
+}

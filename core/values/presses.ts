@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { field } from './field.ts';
+import type { TypeOf } from './types.ts';
+
+/** What a press on an item can do, whatever its kind. */
+export const pressActs = {
+  own: 'What it is for',
+  none: 'Nothing',
+  'app-list': 'Open the app list',
+  'next-workspace': 'Next workspace',
+  'previous-workspace': 'Previous workspace',
+  half: 'Look at the other half',
+} as const;
+export type PressAct = keyof typeof pressActs;
+const acts = Object.keys(pressActs) as [PressAct, ...PressAct[]];
+
+const press = (label: string) => field(z.enum(acts), { label, choices: pressActs });
+
+/** What the buttons of a pointer and its wheel do on an item. */
+export const Presses = z.looseObject({
+  left: press('Left'),
+  middle: press('Middle'),
+  right: press('Right'),
+  wheel: field(z.enum(['none', 'workspaces']), {
+    label: 'Wheel',
+    choices: { none: 'Nothing', workspaces: 'Workspaces' },
+  }),
+});
+export type Presses = TypeOf<typeof Presses>;
+
+export const plainPresses: Presses = { left: 'own', middle: 'none', right: 'none', wheel: 'none' };
+
+export function isPlain({ left, middle, right, wheel }: Presses): boolean {
+  return left === 'own' && middle === 'none' && right === 'none' && wheel === 'none';
+}
