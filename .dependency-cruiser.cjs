@@ -6,6 +6,7 @@ const layers = {
     'sources',
     'colour',
     'arrange',
+    'presence',
     'icons',
     'pointer',
     'backdrop',

@@ -368,6 +368,27 @@ withApp('edges', ({ server, open }) => {
     );
   });
 
+  it('show what is outside and what is inside as measures while they change', async () => {
+    const id = await withEdges('Measured', [dock(starters(4), { margin: 30, padding: 10 })]);
+    const page = await open(`/desk/${id}`);
+    await chooseEdge(page, 'dock');
+    const measure = page.locator('[data-measure]');
+    const set = async (name: string, value: string) => {
+      await page.getByRole('textbox', { name: `${name}, exact` }).fill(value);
+      await page.keyboard.press('Enter');
+    };
+    await set('Inside ends', '40');
+    await page.getByText('40 inside').first().waitFor();
+    expect(await measure.count()).to.equal(2);
+    await set('Off the side', '60');
+    await page.getByText('60 outside').waitFor();
+    const off = await measure.boundingBox();
+    const edge = await handle(page, 'dock').boundingBox();
+    expect(off?.y).to.be.closeTo((edge?.y ?? 0) + (edge?.height ?? 0), 1.5);
+    // They go by themselves.
+    await measure.waitFor({ state: 'detached' });
+  });
+
   it('say at once that they stand over something, and move it off', async () => {
     const id = await withEdges(
       'Covered',

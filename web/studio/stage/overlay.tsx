@@ -15,6 +15,7 @@ import { dragEdge, dragItem, dragMarquee, dragScale, dragSpan, dragWidgets } fro
 import { useStageDrag } from './use-stage-drag.ts';
 
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
+const Measures = later(async () => ({ default: (await import('./measures.tsx')).Measures }));
 const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
 }));
@@ -82,6 +83,11 @@ export function Overlay({
       {showsLegibility && (
         <Suspense>
           <LegibilityLayer screen={screen} scale={scale} />
+        </Suspense>
+      )}
+      {isCurrent && (
+        <Suspense>
+          <Measures screen={screen} scale={scale} />
         </Suspense>
       )}
       {isCurrent && <Hints screen={screen} scale={scale} />}
