@@ -10,6 +10,7 @@ import { rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
 import { widgetKinds } from '../widgets/list.ts';
 import { createBackdrop, createItem, createPanel, createMotif, createWidget } from './defaults.ts';
+import { edgesWithWay } from './ways.ts';
 import type { Edit } from './edits/edit.ts';
 import { edits } from './edits/edits.ts';
 import type { Ground } from './ground.ts';
@@ -232,6 +233,12 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     return edits.setItem(edge?.id ?? 'gone', choose.of(orGone(edge?.items ?? [])), {
       note: choose.upTo(9),
     });
+  },
+  setEdges(desk, choose) {
+    let made = 0;
+    return edits.setEdges(
+      edgesWithWay(desk, choose.of(desk.screens).id, () => choose.newId(`way-${made++}`)),
+    );
   },
   setItemFrame: (desk, choose) => edits.setItemFrame(choose.of(['gone', ...itemIds(desk)]), frameFor(choose)),
   setItemFrames: (desk, choose) =>

@@ -389,6 +389,23 @@ withApp('edges', ({ server, open }) => {
     await measure.waitFor({ state: 'detached' });
   });
 
+  it('say at once when the last way to start an application is gone, and offer one', async () => {
+    const id = await withEdges('Last way', [
+      panel([createItem('button', 'app-list'), createItem('clock', 'clock')]),
+    ]);
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'button').click();
+    await page.keyboard.press('Delete');
+    await page.getByText('Nothing on the desk starts an application any more.').waitFor();
+    await page.getByRole('button', { name: 'Put a button there' }).click();
+    await page.locator('[data-stage] [data-handle][aria-label^="App list button"]').waitFor();
+    await untilKept(page);
+    expect((await stored(server, id)).desk.edges[0]?.items.map(({ type }) => type)).to.deep.equal([
+      'app-list',
+      'clock',
+    ]);
+  });
+
   it('say at once that they stand over something, and move it off', async () => {
     const id = await withEdges(
       'Covered',

@@ -19,6 +19,7 @@ import { Header } from './header/header.tsx';
 import { useClipboard } from './clipboard.ts';
 import { keepView } from './kept-view.ts';
 import { useKeys } from './keys.ts';
+import { useLastWay } from './last-way.ts';
 import { useRefusals } from './kept-aside.ts';
 import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
@@ -48,6 +49,7 @@ export function Studio() {
   useKeys();
   useClipboard();
   useRefusals();
+  useLastWay();
   useEffect(fetchLater, []);
   useEffect(() => setNavigate((path) => void navigate(path)), [navigate]);
   useEffect(() => {

@@ -14,6 +14,9 @@ function setItemFrames(ids: readonly string[], change: Partial<Omit<ItemFrame, '
 export const edgeEdits = {
   addEdge: (edge: Edge) => editOf(`Add ${edge.kind}`, (desk) => void desk.edges.push(edge)),
 
+  /** All edges, as they are to be. */
+  setEdges: (edges: Edge[]) => editOf('A way to start applications', (desk) => void (desk.edges = edges)),
+
   setEdge: (id: string, change: Partial<Omit<Edge, 'id' | 'items'>>) =>
     editOf('Edge', (desk) => {
       const edge = byId(desk.edges, id);
