@@ -35,22 +35,8 @@ export interface LaidEdge {
  */
 export function layEdge(edge: EdgeShape, items: readonly Flowing[], frame: Rect): LaidEdge {
   const horizontal = isHorizontal(edge.side);
-  const side = horizontal ? frame.width : frame.height;
   const depthRoom = horizontal ? frame.height : frame.width;
-  const margin = Math.min(edge.margin, side / 2, depthRoom / 2);
-  const room = side - 2 * margin;
-  const padding = Math.min(edge.padding, room / 2);
-
-  const spaces = items.map((item, index) => spaceBefore(item, items[index - 1], edge.spacing));
-  const content = items.reduce(
-    (sum, { before, length: own, after }, index) => sum + before + own + after + (spaces[index] ?? 0),
-    0,
-  );
-  const needed = content + 2 * padding;
-  const length = Math.min(room, wantedLength(edge.length, needed, room));
-  // A length that is given may be shorter than the room inside its ends.
-  const inside = Math.min(padding, length / 2);
-  const spare = length - content - 2 * inside;
+  const { margin, room, spaces, content, length, inside, spare } = lengthsOn(edge, items, frame);
   const shrink = spare < 0 && content > 0 ? (length - 2 * inside) / content : 1;
 
   const along = clamp(alignedBy(edge.align, room - length) + edge.offset, 0, room - length);
@@ -74,6 +60,30 @@ export function layEdge(edge: EdgeShape, items: readonly Flowing[], frame: Rect)
     return rect;
   });
   return { rect: box(start, length), items: rects, missing: Math.max(0, -spare) };
+}
+
+/** Px that items lack on an edge, 0 when all fit: what layEdge says, without laying anything. */
+export function missingOn(edge: EdgeShape, items: readonly Flowing[], frame: Rect): number {
+  return Math.max(0, -lengthsOn(edge, items, frame).spare);
+}
+
+/** How long an edge and what is on it come to be along its side. */
+function lengthsOn(edge: EdgeShape, items: readonly Flowing[], frame: Rect) {
+  const [side, depthRoom] = isHorizontal(edge.side)
+    ? [frame.width, frame.height]
+    : [frame.height, frame.width];
+  const margin = Math.min(edge.margin, side / 2, depthRoom / 2);
+  const room = side - 2 * margin;
+  const padding = Math.min(edge.padding, room / 2);
+  const spaces = items.map((item, index) => spaceBefore(item, items[index - 1], edge.spacing));
+  let content = 0;
+  items.forEach(({ before, length: own, after }, index) => {
+    content += before + own + after + (spaces[index] ?? 0);
+  });
+  const length = Math.min(room, wantedLength(edge.length, content + 2 * padding, room));
+  // A length that is given may be shorter than the room inside its ends.
+  const inside = Math.min(padding, length / 2);
+  return { margin, room, spaces, content, length, inside, spare: length - content - 2 * inside };
 }
 
 /** The items around one, from spring to spring. */

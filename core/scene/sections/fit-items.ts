@@ -1,4 +1,4 @@
-import { layEdge, type EdgeShape, type Flowing, type LaidEdge } from '../../arrange/edges.ts';
+import { layEdge, missingOn, type EdgeShape, type Flowing, type LaidEdge } from '../../arrange/edges.ts';
 import type { Item } from '../../desk/sections/edges.ts';
 import type { Room } from '../../kinds/kind.ts';
 import type { Rect } from '../../values/geometry.ts';
@@ -32,26 +32,49 @@ export function fitItems<Looked extends Fitted>(
 ): Fit<Looked> {
   const full = items.map((item) => look(item, 'full'));
   const laid = layEdge(edge, flows(full), frame);
-  if (laid.missing === 0) return { shown: full, hidden: [], laid };
+  // Where there is no room for anything at all, what there is stays cut to its share.
+  if (laid.missing === 0 || missingOn(edge, [more(items.length)], frame) > 0)
+    return { shown: full, hidden: [], laid };
 
   const tight = { ...edge, spacing: Math.min(edge.spacing, TIGHT_SPACING) };
-  let shown = items.map((item) => look(item, 'tight'));
-  const missing = (list: readonly Looked[]) => layEdge(tight, flows(list), frame).missing;
-  const first = leastFirst(shown);
-  for (const { item } of first) {
-    if (missing(shown) === 0) break;
-    shown = shown.map((one) => (one.item === item ? shorter(one, look(item, 'bare')) : one));
-  }
-  if (missing(shown) === 0) return { shown, hidden: [], laid: layEdge(tight, flows(shown), frame) };
+  const close = items.map((item) => look(item, 'tight'));
+  const fits = (list: readonly Flowing[]) => missingOn(tight, list, frame) === 0;
+  if (fits(flows(close))) return { shown: close, hidden: [], laid: layEdge(tight, flows(close), frame) };
 
-  const hidden = new Set<Item>();
-  const left = () => shown.filter(({ item }) => !hidden.has(item));
-  const withMore = () => layEdge(tight, [...flows(left()), more(hidden.size)], frame);
-  for (const { item } of leastFirst(shown.filter(({ flowing }) => !flowing.isBlank))) {
-    hidden.add(item);
-    if (withMore().missing === 0) break;
+  const bare = new Map(items.map((item) => [item, look(item, 'bare')]));
+  const first = leastFirst(close).map(({ item }) => item);
+  const without = (labels: number) => {
+    const gone = new Set(first.slice(0, labels));
+    return close.map((one) => (gone.has(one.item) ? shorter(one, bare.get(one.item) ?? one) : one));
+  };
+  const labels = leastThat(first.length, (many) => fits(flows(without(many))));
+  const shown = without(labels);
+  if (fits(flows(shown))) return { shown, hidden: [], laid: layEdge(tight, flows(shown), frame) };
+
+  const going = leastFirst(shown.filter(({ flowing }) => !flowing.isBlank)).map(({ item }) => item);
+  const left = (many: number) => {
+    const gone = new Set(going.slice(0, many));
+    return shown.filter(({ item }) => !gone.has(item));
+  };
+  const withMore = (many: number) => [...flows(left(many)), more(many)];
+  const many = leastThat(going.length, (gone) => fits(withMore(gone)));
+  const gone = new Set(going.slice(0, many));
+  return {
+    shown: left(many),
+    hidden: items.filter((item) => gone.has(item)),
+    laid: layEdge(tight, withMore(many), frame),
+  };
+}
+
+/** The least count for which something holds that goes on holding from there; the most where it never does. */
+function leastThat(most: number, holds: (count: number) => boolean): number {
+  let [low, high] = [0, most];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (holds(middle)) high = middle;
+    else low = middle + 1;
   }
-  return { shown: left(), hidden: items.filter((item) => hidden.has(item)), laid: withMore() };
+  return low;
 }
 
 function flows(list: readonly Fitted[]): Flowing[] {
