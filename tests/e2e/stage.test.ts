@@ -128,6 +128,8 @@ withApp('the stage', ({ server, open }) => {
     await page.mouse.down();
     await page.mouse.move(stage.x, stage.y, { steps: 4 });
     await page.keyboard.press('Escape');
+    // Not even by letting go over its own card.
+    await page.mouse.move(from.x, from.y);
     await page.mouse.up();
     await page.locator('[data-card="machine-bars"]').click();
     await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();

@@ -55,7 +55,6 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
       data-edge={edge.id}
       data-away={edge.isAway || undefined}
       className={clsx('absolute left-0 top-0', isInUse && 'slips')}
-      // What has slipped away is not walked through by Tab; a focus that comes calls it.
       style={{
         transform: `translate(${rect.x + away.x}px, ${rect.y + away.y}px)`,
         width: rect.width,

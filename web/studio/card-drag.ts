@@ -46,7 +46,7 @@ export function takeCard(card: Card, down: { pointerId: number; clientX: number;
     if (event.key !== 'Escape' || !isHeld()) return;
     event.stopPropagation();
     letGo();
-    swallowClick();
+    swallowClick(true);
   }
   const options = { signal, capture: true };
   addEventListener('pointermove', onMove, options);
@@ -56,12 +56,12 @@ export function takeCard(card: Card, down: { pointerId: number; clientX: number;
 }
 
 /** The click that follows the pointer's coming up, should one come. */
-function swallowClick(): void {
+function swallowClick(isStillDown = false): void {
   const stopping = new AbortController();
-  const stop = () => stopping.abort();
+  const stop = () => setTimeout(() => stopping.abort());
   addEventListener('click', (event) => event.stopPropagation(), { capture: true, signal: stopping.signal });
-  addEventListener('pointerup', () => setTimeout(stop), { capture: true, once: true });
-  setTimeout(stop);
+  if (isStillDown) addEventListener('pointerup', stop, { capture: true, once: true });
+  else stop();
 }
 
 interface Frame {

@@ -1,0 +1,27 @@
+import type { IconLayout } from '../../../core/items/text.ts';
+import type { DeskActions } from '../actions.ts';
+import { DeskIcon } from '../icons.tsx';
+import { Press } from '../press.tsx';
+import { Runs, placeOf } from '../runs.tsx';
+
+/** An icon of the desk's set, with what stands beside or under it, that does something when it is pressed. */
+export function IconPress({
+  label,
+  icon,
+  layout,
+  onPress,
+}: {
+  label: string;
+  icon: string;
+  layout: IconLayout;
+  onPress: (actions: DeskActions) => void;
+}) {
+  return (
+    <Press label={label} onPress={onPress} className="panel-press">
+      <span style={placeOf(layout.icon)}>
+        <DeskIcon name={icon} size={layout.icon.width} />
+      </span>
+      <Runs runs={layout.runs} />
+    </Press>
+  );
+}
