@@ -142,7 +142,11 @@ export function Segmented<T extends string>({
             isArrow.current = false;
           }}
           title={choice.icon ? choice.label : undefined}
-          className="flex min-w-0 flex-1 items-center justify-center gap-1.5 truncate rounded-md px-1.5 text-[12.5px] text-dust transition-colors hover:text-chalk data-[state=on]:bg-seam data-[state=on]:text-chalk"
+          className={clsx(
+            'flex min-w-0 items-center justify-center gap-1.5 truncate rounded-md px-1.5 text-[12.5px] text-dust transition-colors hover:text-chalk data-[state=on]:bg-seam data-[state=on]:text-chalk',
+            // Many words side by side share the room by their lengths.
+            choices.length > 3 ? 'flex-auto' : 'flex-1',
+          )}
         >
           {choice.icon ?? choice.label}
         </ToggleGroup.Item>
