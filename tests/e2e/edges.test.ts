@@ -381,10 +381,17 @@ withApp('edges', ({ server, open }) => {
     await page.getByText('40 inside').first().waitFor();
     expect(await measure.count()).to.equal(2);
     await set('Off the side', '60');
-    await page.getByText('60 outside').waitFor();
-    const off = await measure.boundingBox();
-    const edge = await handle(page, 'dock').boundingBox();
-    expect(off?.y).to.be.closeTo((edge?.y ?? 0) + (edge?.height ?? 0), 1.5);
+    // Both in the same frame: the edge is being brought near.
+    const gap = await page.waitForFunction(() => {
+      const off = [...document.querySelectorAll('[data-measure]')].find(
+        (one) => one.textContent === '60 outside',
+      );
+      const edge = document.querySelector('[data-handle="dock"]');
+      return off && edge
+        ? { px: off.getBoundingClientRect().top - edge.getBoundingClientRect().bottom }
+        : null;
+    });
+    expect((await gap.jsonValue())?.px).to.be.closeTo(0, 1.5);
     // They go by themselves.
     await measure.waitFor({ state: 'detached' });
   });

@@ -1,9 +1,10 @@
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import type { Edge } from '../../../core/desk/sections/edges.ts';
 import type { SceneEdge, SceneScreen } from '../../../core/scene/scene.ts';
 import { isHorizontal, type Rect } from '../../../core/values/geometry.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
+import { useChanging } from './changing.ts';
 
 /** How long a measure stays after the last change of it, ms. */
 const STAYS_MS = 1600;
@@ -29,7 +30,7 @@ const measurers = new Map<string, Measurer>([
 
 /** Blanks of an edge drawn as measures while they change. */
 export function Measures({ screen, scale }: { screen: SceneScreen; scale: number }) {
-  const label = useChanging();
+  const label = useShown();
   const selection = useView((view) => view.selection);
   const edges = useDesk(({ history }) => history?.present.edges);
   const measurer = label === null ? undefined : measurers.get(label);
@@ -58,21 +59,13 @@ export function Measures({ screen, scale }: { screen: SceneScreen; scale: number
 }
 
 /** The name of what is being changed, and for a moment after; null when nothing is. */
-function useChanging(): string | null {
-  const [label, setLabel] = useState<string | null>(null);
+function useShown(): string | null {
+  const { label, count } = useChanging();
   useEffect(() => {
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const stop = useDesk.subscribe(({ history }, before) => {
-      if (!history || !before.history || history.present === before.history.present) return;
-      setLabel(history.gesture?.label ?? history.past.at(-1)?.label ?? null);
-      clearTimeout(timer);
-      timer = setTimeout(() => setLabel(null), STAYS_MS);
-    });
-    return () => {
-      clearTimeout(timer);
-      stop();
-    };
-  }, []);
+    if (label === null) return;
+    const timer = setTimeout(() => useChanging.setState({ label: null }), STAYS_MS);
+    return () => clearTimeout(timer);
+  }, [label, count]);
   return label;
 }
 

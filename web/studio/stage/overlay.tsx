@@ -12,6 +12,8 @@ import { presentDesk } from '../../session/desk.ts';
 import { focusFirstField } from '../column/first-field.ts';
 import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { dragEdge, dragItem, dragMarquee, dragScale, dragSpan, dragWidgets } from './drag.ts';
+// Heard from the first change on; what shows it comes later.
+import './changing.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
