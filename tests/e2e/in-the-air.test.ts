@@ -251,6 +251,22 @@ withApp('nothing left in the air', ({ server, open }) => {
     expect(await saving(page)).to.equal('kept');
   });
 
+  it('reads the pixels for the dropper once the server is back', async () => {
+    const page = await open('/desk/dawn-count');
+    await page.getByRole('button', { name: 'Palette', exact: true }).click();
+    await page.getByRole('button', { name: 'Calm' }).waitFor();
+    // What the browser has seen already shall not answer for the server.
+    await page.route('**/api/backdrops*', (route) => route.abort());
+    await server.kill();
+    await page.getByRole('button', { name: 'pick from the stage' }).click();
+    await page.getByText('Reading the pixels…').waitFor();
+    await page.unroute('**/api/backdrops*');
+    await server.start();
+    await page.getByText('Reading the pixels…').waitFor({ state: 'detached' });
+    await page.locator('[data-dropper]').press('Enter');
+    await page.getByRole('button', { name: 'Start from the backdrop' }).waitFor();
+  });
+
   it('waits for a view that is opened while the server is away', async () => {
     const id = await twoClocks();
     const page = await open(`/desk/${id}`);
