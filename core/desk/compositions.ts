@@ -1,9 +1,9 @@
 import type { Rect } from '../values/geometry.ts';
 import type { Place } from '../values/place.ts';
-import { createDock, createItem, createPanel, createWidget } from './defaults.ts';
+import { createDock, createPanel, createWidget } from './defaults.ts';
+import { items, starters } from './strips.ts';
 import type { Desk } from './desk.ts';
 import type { CarriedParts } from './parts-text.ts';
-import type { ItemType } from '../items/list.ts';
 
 /** Parts that go well together, to start a bare desk from. */
 export interface Composition {
@@ -13,14 +13,8 @@ export interface Composition {
 }
 
 const MARGIN = 48;
-
-const items = (...types: ItemType[]) => types.map((type) => createItem(`item-${type}`, type));
-
-function starters({ applications }: Desk) {
-  return applications
-    .slice(0, 6)
-    .map(({ id }) => createItem(`starter-${id}`, 'application', { application: id }));
-}
+/** How many applications a composition starts with. */
+const STARTERS = 6;
 
 /** From a corner or a middle of the free area. */
 function at(
@@ -42,7 +36,7 @@ export const compositions: readonly Composition[] = [
           ...createPanel('strip', id, 'top', items('app-list', 'workspaces', 'spring', 'tray', 'date')),
           length: { by: 'side' },
         },
-        createDock('dock', id, 'bottom', desk.look.finish, starters(desk)),
+        createDock('dock', id, 'bottom', desk.look.finish, starters(desk, STARTERS)),
       ],
       widgets: [
         createWidget({
@@ -64,7 +58,7 @@ export const compositions: readonly Composition[] = [
         {
           ...createPanel('rail', id, 'left', [
             ...items('app-list'),
-            ...starters(desk),
+            ...starters(desk, STARTERS),
             ...items('spring', 'tray', 'clock'),
           ]),
           length: { by: 'side' },
@@ -88,7 +82,7 @@ export const compositions: readonly Composition[] = [
     id: 'readings',
     title: 'Readings, and a dock',
     make: (desk, { id }) => ({
-      edges: [createDock('dock', id, 'bottom', desk.look.finish, starters(desk))],
+      edges: [createDock('dock', id, 'bottom', desk.look.finish, starters(desk, STARTERS))],
       widgets: [
         createWidget({
           id: 'rings',

@@ -13,10 +13,12 @@ export interface Strip {
   make(desk: Desk, screen: string): Edge[];
 }
 
-const items = (...types: ItemType[]): Item[] =>
+/** New items of some kinds, in order. */
+export const items = (...types: ItemType[]): Item[] =>
   types.map((type, index) => createItem(`${type}-${index}`, type));
 
-function starters({ applications }: Desk, most: number): Item[] {
+/** Items that start the desk's first applications. */
+export function starters({ applications }: Desk, most: number): Item[] {
   return applications
     .slice(0, most)
     .map(({ id }) => createItem(`starter-${id}`, 'application', { application: id }));

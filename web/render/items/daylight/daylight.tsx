@@ -1,7 +1,7 @@
+import { litPath } from '../../../../core/backdrop/moon.ts';
 import { DeskIcon } from '../../icons.tsx';
 import type { ItemDrawing } from '../../item-drawing.ts';
 import { Runs, placeOf } from '../../runs.tsx';
-import { moonPath } from './moon-path.ts';
 
 export const DaylightItem: ItemDrawing<'daylight'> = ({ view, layout }) => (
   <span role="img" aria-label={view.title} title={view.title} className="absolute inset-0 block">
@@ -9,7 +9,7 @@ export const DaylightItem: ItemDrawing<'daylight'> = ({ view, layout }) => (
       {view.icon === null ? (
         <svg viewBox="-12 -12 24 24" className="size-full" aria-hidden>
           <circle r="10" fill="currentColor" fillOpacity="0.2" />
-          <path d={moonPath(view.phase, 10)} fill="currentColor" />
+          <path d={litPath({ x: 0, y: 0, r: 10, phase: view.phase })} fill="currentColor" />
         </svg>
       ) : (
         <DeskIcon name={view.icon} size={layout.icon.width} />
