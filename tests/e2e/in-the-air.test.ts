@@ -101,6 +101,57 @@ withApp('nothing left in the air', ({ server, open }) => {
     await page.getByRole('button', { name: /^Undo: / }).waitFor();
   });
 
+  it('keeps a colour that was being dragged when the page was loaded anew', async () => {
+    const id = await addDesk(server, { ...emptyDesk(), name: 'Colours, anew' });
+    const page = await open(`/desk/${id}`);
+    const accent = async () => (await stored(server, id)).desk.look.roles.light.accent;
+    const first = await accent();
+    await page.getByRole('button', { name: 'Palette', exact: true }).click();
+    await page.getByRole('button', { name: 'Accent', exact: true }).click();
+    await take(page, page.locator('.react-colorful__saturation'), { x: 30, y: -20 });
+    const shown = await page.getByRole('textbox', { name: 'Accent' }).inputValue();
+    await page.reload();
+    await page.mouse.up();
+    await untilKept(page);
+    expect(await accent()).to.equal(shown);
+    await page.getByRole('button', { name: /^Undo: / }).click();
+    await untilKept(page);
+    expect(await accent()).to.equal(first);
+  });
+
+  it('takes a picture that arrives while a part is dragged, and the drag as well', async () => {
+    const id = await twoClocks();
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'one').waitFor();
+    let arrive = () => {};
+    const arrived = new Promise<void>((resolve) => (arrive = resolve));
+    await page.route('**/api/pictures*', async (route) => {
+      await arrived;
+      await route.continue();
+    });
+    const sent = page.waitForRequest((request) => request.url().includes('/api/pictures'));
+    await page.evaluate(async () => {
+      const canvas = new OffscreenCanvas(320, 200);
+      const pen = canvas.getContext('2d');
+      if (pen) pen.fillStyle = '#406080';
+      pen?.fillRect(0, 0, 320, 200);
+      const data = new DataTransfer();
+      data.items.add(new File([await canvas.convertToBlob()], 'bay.png', { type: 'image/png' }));
+      document
+        .querySelector('[data-stage]')
+        ?.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
+    });
+    await sent;
+    await take(page, handle(page, 'one'), { x: 60, y: 60 });
+    arrive();
+    await page.getByRole('button', { name: /^Undo: .*backdrop/i }).waitFor();
+    await page.mouse.up();
+    await untilKept(page);
+    const { desk } = await stored(server, id);
+    expect(JSON.stringify(desk.backdrops)).to.contain('picture');
+    expect(desk.widgets[0]?.place.x).to.be.above(250);
+  });
+
   it('drops a card that went from the column while it was dragged', async () => {
     const id = await addDesk(server, { ...emptyDesk(), name: 'Cards' });
     const page = await open(`/desk/${id}`);

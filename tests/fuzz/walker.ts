@@ -8,8 +8,9 @@ import type { Found } from './server.ts';
 
 /**
  * Walks about in the studio as somebody would who presses, drags and types at random, reloads, looks at live, and loses
- * the server now and then. In the end nothing may have failed, what is kept is what is shown, undoing to the start gives
- * back the desk as it was opened, and redoing to the end the desk as it was left.
+ * the server now and then; every other walk goes on in two tabs of one desk. In the end nothing may have failed, what is
+ * kept is what every tab shows, undoing to the start gives back the desk as it was opened (where nobody else changed it),
+ * and redoing to the end the desk as it was left.
  */
 
 const STEPS = 40;
@@ -122,21 +123,56 @@ async function step(page: Page, chance: Chance): Promise<string> {
   return `point at ${name}`;
 }
 
-/** Until the header says that the server has what is shown. */
-async function settle(page: Page): Promise<void> {
-  for (let press = 0; press < 3; press++) await page.keyboard.press('Escape');
-  await page.locator('[data-saving="kept"]').waitFor({ timeout: 20_000 });
+/** Answers the question that a tab asks when another one overtook it. */
+async function choose(page: Page, chance: Chance): Promise<string | null> {
+  const question = page.getByRole('dialog', { name: 'Changed in two places' });
+  if ((await question.count()) === 0) return null;
+  const answer = question.getByRole('button').nth(chance.below(3));
+  const name = (await answer.textContent()) ?? '';
+  await answer.click();
+  await question.waitFor({ state: 'detached' });
+  return `choose ${name}`;
 }
 
+/** Until the header of each page says that the server has what is shown. */
+async function settle(pages: Page[], chance: Chance): Promise<void> {
+  for (const page of pages) {
+    const isKept = page.locator('[data-saving="kept"]');
+    for (let press = 0; press < 3; press++) await page.keyboard.press('Escape');
+    // Asked at most once by each of the others.
+    for (let time = 0; time < pages.length; time++) {
+      const question = page.getByRole('dialog', { name: 'Changed in two places' });
+      await isKept.or(question).first().waitFor({ timeout: 20_000 });
+      await choose(page, chance);
+    }
+    await isKept.waitFor({ timeout: 20_000 });
+  }
+}
+
+/** Walks back or on through the steps of a page, up to their end. */
 async function pressUntil(page: Page, key: string, nothing: string): Promise<void> {
   for (let press = 0; press < 400; press++) {
     if ((await page.getByRole('button', { name: nothing }).count()) > 0) break;
     await page.keyboard.press(key);
   }
-  await settle(page);
 }
 
 const withoutName = ({ name: _, ...desk }: Desk) => JSON.stringify(desk);
+
+/** Every page shows the newest revision that the server has. */
+async function agree(pages: Page[], server: RunningServer, id: string): Promise<boolean> {
+  const { revision } = await stored(server, id);
+  const showIt = pages.map((page) =>
+    page
+      .locator(`[data-saving="kept"][data-revision="${revision}"]`)
+      .waitFor({ timeout: 20_000 })
+      .then(
+        () => true,
+        () => false,
+      ),
+  );
+  return (await Promise.all(showIt)).every(Boolean);
+}
 
 async function walk(browser: Browser, server: RunningServer, seed: number, found: Found[]): Promise<void> {
   const chance = chanceFrom(seed);
@@ -147,16 +183,26 @@ async function walk(browser: Browser, server: RunningServer, seed: number, found
   const first = (await stored(server, id)).desk;
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   context.setDefaultTimeout(20_000);
-  const page = await context.newPage();
-  page.on('pageerror', (error) => say('the page fails', error.stack ?? error.message));
-  page.on('response', (response) => {
-    if (response.request().method() === 'PUT' && response.status() >= 400 && response.status() !== 412)
-      say(`a save is refused with ${response.status()}`);
-  });
+  const pages: Page[] = [];
+  for (let tab = 0; tab < 1 + (seed % 2); tab++) {
+    const page = await context.newPage();
+    page.on('pageerror', (error) => say('the page fails', error.stack ?? error.message));
+    page.on('response', (response) => {
+      if (response.request().method() === 'PUT' && response.status() >= 400 && response.status() !== 412)
+        say(`a save is refused with ${response.status()}`);
+    });
+    pages.push(page);
+  }
   try {
-    await page.goto(`${server.address}/desk/${id}`);
-    await page.locator('[data-stage]').waitFor();
+    for (const page of pages) {
+      await page.goto(`${server.address}/desk/${id}`);
+      await page.locator('[data-stage]').waitFor();
+    }
     for (let count = 0; count < STEPS; count++) {
+      const page = chance.of(pages);
+      await page.bringToFront();
+      const chosen = await choose(page, chance);
+      if (chosen) done.push(chosen);
       // Nothing can be loaded anew while the server is away.
       const doing = await step(page, chance).catch(async (error: Error) => {
         if (!/ERR_INTERNET_DISCONNECTED/.test(error.message)) throw error;
@@ -164,34 +210,54 @@ async function walk(browser: Browser, server: RunningServer, seed: number, found
         await page.goto(`${server.address}/desk/${id}`);
         return 'reload without the server';
       });
-      done.push(doing);
+      done.push(pages.length > 1 ? `${pages.indexOf(page) + 1}: ${doing}` : doing);
       if (await page.getByText('Something broke').count()) return void say('the page breaks');
       if (!page.url().includes(id)) await page.goto(`${server.address}/desk/${id}`);
     }
     await context.setOffline(false);
-    await settle(page);
+    await settle(pages, chance);
+    if (!(await agree(pages, server, id))) say('a tab does not show what is kept');
+    const [page] = pages;
+    if (!page) return;
+    await page.bringToFront();
     if (await page.getByRole('button', { name: 'Arrange', pressed: false }).count())
       await page.keyboard.press('t');
-    // What was undone on the way belongs to the end as well.
-    await pressUntil(page, 'Control+Shift+z', 'Nothing to redo');
-    const left = (await stored(server, id)).desk;
-    await pressUntil(page, 'Control+z', 'Nothing to undo');
-    if (withoutName((await stored(server, id)).desk) !== withoutName(first))
-      say(
-        'undo to the start gives another desk',
-        JSON.stringify(differencesOf(first, (await stored(server, id)).desk)).slice(0, 1200),
-      );
-    await pressUntil(page, 'Control+Shift+z', 'Nothing to redo');
-    if (withoutName((await stored(server, id)).desk) !== withoutName(left))
-      say(
-        'redo to the end gives another desk',
-        JSON.stringify(differencesOf(left, (await stored(server, id)).desk)).slice(0, 1200),
-      );
+    const isFirst = pages.length === 1 ? first : null;
+    await backAndOn({ page, pages, chance, server, id, first: isFirst, say });
   } catch (error) {
     say('it does not come to its end', String(error));
   } finally {
     await context.close();
   }
+}
+
+interface Ended {
+  page: Page;
+  pages: Page[];
+  chance: Chance;
+  server: RunningServer;
+  id: string;
+  /** What undoing must lead to; null where another tab's work stands in between. */
+  first: Desk | null;
+  say(what: string, detail?: string): void;
+}
+
+/** All steps undone and done again, at the end of a walk. */
+async function backAndOn({ page, pages, chance, server, id, first, say }: Ended): Promise<void> {
+  async function goTo(key: string, nothing: string): Promise<Desk> {
+    await pressUntil(page, key, nothing);
+    await settle(pages, chance);
+    return (await stored(server, id)).desk;
+  }
+  function compare(wanted: Desk, got: Desk, what: string): void {
+    if (withoutName(wanted) === withoutName(got)) return;
+    say(what, JSON.stringify(differencesOf(wanted, got)).slice(0, 1200));
+  }
+  // What was undone on the way belongs to the end as well.
+  const left = await goTo('Control+Shift+z', 'Nothing to redo');
+  const start = await goTo('Control+z', 'Nothing to undo');
+  if (first) compare(first, start, 'undo to the start gives another desk');
+  compare(left, await goTo('Control+Shift+z', 'Nothing to redo'), 'redo to the end gives another desk');
 }
 
 /** So many walks from a seed on; what is found has its seed and the way there. */

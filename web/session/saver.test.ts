@@ -134,6 +134,37 @@ describe('the saver', () => {
     expect(saver.revision()).to.equal(2);
   });
 
+  it('goes on from its own save whose answer was lost, though more was done since', async () => {
+    const { saver, named, desk, pass, sent, answerWith, last, storage } = setUp();
+    answerWith(() => Promise.reject(new ServerGone()));
+    saver.change(named('One'));
+    await pass();
+    saver.change(named('Two'));
+    await pass();
+    expect(readUnsaved(storage, desk.id)?.unanswered?.map(({ name }) => name)).to.deep.equal(['One', 'Two']);
+    const current = { desk: named('One'), revision: 2, savedAt: 8 };
+    answerWith(() => Promise.reject(new ServerProblem(412, 'overtaken', { current })));
+    saver.change(named('Three'));
+    await pass();
+    answerWith(() => Promise.resolve({ revision: 3, savedAt: 9 }));
+    await pass();
+    expect(sent.at(-1)).to.deep.equal({ name: 'Three', basedOn: 2 });
+    expect(last()).to.deep.equal({ state: 'kept', at: 9, revision: 3 });
+  });
+
+  it('sends even what was undone, while a save has had no answer', async () => {
+    const { saver, named, desk, pass, sent, answerWith } = setUp();
+    answerWith(() => Promise.reject(new ServerGone()));
+    saver.change(named('Perhaps there'));
+    await pass();
+    saver.change(desk);
+    expect(saver.isUnsaved()).to.equal(true);
+    answerWith(() => Promise.resolve({ revision: 2, savedAt: 9 }));
+    await pass();
+    expect(sent.at(-1)).to.deep.equal({ name: desk.name, basedOn: 1 });
+    expect(saver.isUnsaved()).to.equal(false);
+  });
+
   it('does not read unsaved work that is damaged', () => {
     const { storage, desk } = setUp();
     storage.setItem(`velvet-ledge:unsaved:${desk.id}`, '{"desk":{"format":1},"basedOn":1}');

@@ -26,6 +26,15 @@ const SAVE_AFTER_MS = 500;
 const TRY_AGAIN_MS = 1500;
 
 /**
+ * Saves whose answer never came: the server may have them or not. Of several in a row only the first or the last can
+ * have arrived: what is based on a state that was overtaken is not taken.
+ */
+function withUnanswered(before: readonly Desk[], sent: Desk): readonly Desk[] {
+  const [first] = before;
+  return first && first !== sent ? [first, sent] : [sent];
+}
+
+/**
  * Saves one desk by itself. A change is at once kept in the browser, then sent; while the server is gone it is
  * tried again; a save that others overtook stops everything until someone has chosen.
  */
@@ -36,6 +45,8 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   let savedAt = first.savedAt;
   let isSending = false;
   let isStopped = false;
+  let unanswered: readonly Desk[] = [];
+  const isUnsaved = () => newest !== saved || unanswered.length > 0;
   const timer = createTimer(ports.later);
 
   const say = (state: SavingState) => void (!isStopped && ports.onState(state));
@@ -43,12 +54,12 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   const schedule = (ms: number) => timer.set(() => void send(), ms);
 
   function keep(): void {
-    keepUnsaved(ports.storage, { desk: newest, basedOn: revision });
+    keepUnsaved(ports.storage, { desk: newest, basedOn: revision, unanswered });
   }
 
   function change(desk: Desk): void {
     newest = desk;
-    if (newest === saved) {
+    if (!isUnsaved()) {
       // Undone before it was sent: there is nothing to send.
       if (!isSending) settle();
       return;
@@ -65,7 +76,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   }
 
   async function send(): Promise<void> {
-    if (isSending || isStopped || newest === saved) return;
+    if (isSending || isStopped || !isUnsaved()) return;
     isSending = true;
     const sent = newest;
     say({ state: 'saving' });
@@ -83,6 +94,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     saved = desk;
     revision = number;
     savedAt = at;
+    unanswered = [];
     if (newest === saved) {
       settle();
     } else {
@@ -93,8 +105,12 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   }
 
   function fail(error: unknown, sent: Desk): void {
-    const after = afterFailure(error, sent);
-    if (after.state === 'sent') accept(sent, after.theirs.revision, after.theirs.savedAt);
+    if (error instanceof ServerGone) {
+      unanswered = withUnanswered(unanswered, sent);
+      keep();
+    }
+    const after = afterFailure(error, [...unanswered, sent]);
+    if (after.state === 'sent') accept(after.sent, after.theirs.revision, after.theirs.savedAt);
     else say(after);
     if (after.state === 'gone') schedule(TRY_AGAIN_MS);
   }
@@ -102,23 +118,25 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   return {
     change,
     /** Something is being changed; `change` comes at its end. */
-    expect: () => void (newest === saved && !isSending && say({ state: 'changed' })),
+    expect: () => void (!isUnsaved() && !isSending && say({ state: 'changed' })),
     send,
     /** Sends what is unsaved soon, as when the server has come back. */
-    wake: () => void (newest !== saved && schedule(0)),
-    isUnsaved: () => newest !== saved,
+    wake: () => void (isUnsaved() && schedule(0)),
+    isUnsaved,
     revision: () => revision,
     /** Takes a newer state of the desk as the one that everything is based on. */
     adopt(stored: StoredDesk): void {
       saved = newest = stored.desk;
       revision = stored.revision;
       savedAt = stored.savedAt;
+      unanswered = [];
       settle();
     },
     /** Keeps what is here, over what was saved elsewhere; that stays in the history. */
     overrule(theirs: StoredDesk): void {
       revision = theirs.revision;
       saved = theirs.desk;
+      unanswered = [];
       keep();
       schedule(0);
     },
@@ -143,14 +161,17 @@ function createTimer(later: SaverPorts['later']) {
   };
 }
 
-/** What a save that failed comes to. */
-function afterFailure(error: unknown, sent: Desk): SavingState | { state: 'sent'; theirs: StoredDesk } {
+/** What a save that failed comes to, after others that had no answer. */
+function afterFailure(
+  error: unknown,
+  own: readonly Desk[],
+): SavingState | { state: 'sent'; sent: Desk; theirs: StoredDesk } {
   if (error instanceof ServerGone) return { state: 'gone' };
   if (error instanceof ServerProblem && error.status === 412) {
     const theirs = error.body['current'] as StoredDesk;
     // A save whose answer was lost on the way comes back as overtaken, by itself.
-    const isOwn = isSame(theirs.desk, sent);
-    return { state: isOwn ? 'sent' : 'conflict', theirs };
+    const sent = own.find((desk) => isSame(theirs.desk, desk));
+    return sent ? { state: 'sent', sent, theirs } : { state: 'conflict', theirs };
   }
   return { state: 'refused', sentence: error instanceof Error ? error.message : String(error) };
 }

@@ -29,8 +29,10 @@ const present = () => useDesk.getState().history?.present;
 
 describe('the desk that is open', () => {
   const realFetch = globalThis.fetch;
-  afterEach(() => {
+  afterEach(async () => {
     useDesk.getState().close();
+    // What it sends at its end is kept when nobody answers.
+    await new Promise((resolve) => setImmediate(resolve));
     localStorage.removeItem('velvet-ledge:unsaved:dawn-count');
     globalThis.fetch = realFetch;
   });
@@ -146,6 +148,18 @@ describe('the desk that is open', () => {
     await useDesk.getState().resolve('theirs');
     expect(present()?.name).to.equal('Theirs');
     expect(localStorage.getItem('velvet-ledge:unsaved:dawn-count')).to.equal(null);
+  });
+
+  it('goes on where the older state was its own, sent without an answer', async () => {
+    const sent = { ...dawnCount(), name: 'Sent' };
+    localStorage.setItem(
+      'velvet-ledge:unsaved:dawn-count',
+      JSON.stringify({ desk: { ...sent, name: 'Mine' }, basedOn: 1, unanswered: [sent] }),
+    );
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored('Sent', 2) }) });
+    await useDesk.getState().open('dawn-count');
+    expect(useDesk.getState().saving.state).to.equal('changed');
+    expect(present()?.name).to.equal('Mine');
   });
 
   it('keeps both as desks of their own when asked to', async () => {

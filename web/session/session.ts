@@ -71,7 +71,8 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
     // What an earlier page could not save: with the steps that led to it, or as one that can be undone.
     if (kept) saver.change(kept.present);
     else take((before) => edit(before, 'Unsaved work', edits.replace(unsaved.desk).apply));
-    if (unsaved.basedOn !== stored.revision) ports.onSaving({ state: 'conflict', theirs: stored });
+    const isOwn = unsaved.unanswered?.some((sent) => isSame(sent, stored.desk));
+    if (unsaved.basedOn !== stored.revision && !isOwn) ports.onSaving({ state: 'conflict', theirs: stored });
   }
 
   return {

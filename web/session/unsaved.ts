@@ -12,6 +12,8 @@ const rescueKeyOf = (id: string) => `velvet-ledge:rescued:${id}`;
 export interface Unsaved {
   desk: Desk;
   basedOn: number;
+  /** What was sent on the way, without an answer. */
+  unanswered?: readonly Desk[];
 }
 
 /** Work that can't be opened: as it was kept, and why. */
@@ -20,9 +22,10 @@ export interface Rescued {
   sentence: string;
 }
 
-export function keepUnsaved(keep: Keep, { desk, basedOn }: Unsaved): void {
+export function keepUnsaved(keep: Keep, { desk, basedOn, unanswered = [] }: Unsaved): void {
+  const sent = unanswered.length > 0 ? { unanswered } : {};
   try {
-    keep.setItem(keyOf(desk.id), JSON.stringify({ desk, basedOn }));
+    keep.setItem(keyOf(desk.id), JSON.stringify({ desk, basedOn, ...sent }));
   } catch {
     // A full storage takes nothing away: the server is still asked to save.
   }
@@ -45,9 +48,15 @@ export function readUnsaved(keep: Keep, id: string): Unsaved | null {
 
 function parse(text: string): Unsaved | null {
   try {
-    const { desk, basedOn } = JSON.parse(text) as { desk: unknown; basedOn: number };
+    const { desk, basedOn, unanswered } = JSON.parse(text) as Record<string, unknown>;
     const read = readDesk(desk);
-    return read.ok && Number.isInteger(basedOn) ? { desk: read.value, basedOn } : null;
+    if (!read.ok || !Number.isInteger(basedOn)) return null;
+    const sent = Array.isArray(unanswered) ? unanswered.slice(0, 2).map(readDesk) : [];
+    return {
+      desk: read.value,
+      basedOn: Number(basedOn),
+      ...(sent.length > 0 ? { unanswered: sent.flatMap((one) => (one.ok ? [one.value] : [])) } : {}),
+    };
   } catch {
     return null;
   }
