@@ -28,7 +28,14 @@ const shots: Shot[] = [
     path: '/desk/dawn-count',
     prepare: (page) => take(page, handle(page, 'machine'), { x: 2, y: -128 }),
   },
-  { name: 'studio-edges', path: '/desk/night-watch', prepare: (page) => chooseEdge(page, 'panel') },
+  {
+    name: 'studio-edges',
+    path: '/desk/night-watch',
+    async prepare(page) {
+      await chooseEdge(page, 'panel');
+      await page.keyboard.press('z');
+    },
+  },
   {
     name: 'studio-backdrop',
     path: '/desk/dawn-count',
@@ -142,10 +149,13 @@ const shots: Shot[] = [
     },
   },
   {
-    name: 'studio-widgets-linen',
+    name: 'studio-near-linen',
     path: '/desk/dawn-count',
     theme: 'light',
-    prepare: (page) => handle(page, 'clock').click(),
+    async prepare(page) {
+      await handle(page, 'clock').click();
+      await page.keyboard.press('z');
+    },
   },
   {
     name: 'try-app-list',
