@@ -1,10 +1,10 @@
 import { Tooltip } from 'radix-ui';
 import { StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
-import { RouterProvider } from 'react-router/dom';
+import { BrowserRouter } from 'react-router';
 import { z } from 'zod';
 import { later } from './later.ts';
-import { router } from './routes.tsx';
+import { Pages } from './routes.tsx';
 import { startTheme } from './stores/theme.ts';
 import './styles/tokens.css';
 
@@ -18,7 +18,9 @@ if (!root) throw new Error('The page has no place for the application.');
 createRoot(root).render(
   <StrictMode>
     <Tooltip.Provider>
-      <RouterProvider router={router} />
+      <BrowserRouter>
+        <Pages />
+      </BrowserRouter>
       <Suspense>
         <Toaster />
       </Suspense>

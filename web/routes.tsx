@@ -1,37 +1,37 @@
-import { createBrowserRouter, useRouteError } from 'react-router';
+import { lazy, Suspense, type ComponentType } from 'react';
+import { Route, Routes, useLocation } from 'react-router';
 import { persist } from './later.ts';
+import { Quiet } from './render/quiet-card.tsx';
 import { Message } from './ui/message.tsx';
 
-/** Each page comes when it is asked for. */
-export const router = createBrowserRouter([
-  {
-    errorElement: <Failed />,
-    // Shown while the first page's code is on its way.
-    HydrateFallback: () => null,
-    children: [
-      {
-        path: '/',
-        lazy: async () => ({ Component: (await persist(() => import('./shelf/shelf.tsx'))).Shelf }),
-      },
-      {
-        path: '/desk/:id',
-        lazy: async () => ({ Component: (await persist(() => import('./studio/studio.tsx'))).Studio }),
-      },
-      {
-        path: '/live/:id',
-        lazy: async () => ({ Component: (await persist(() => import('./live/live.tsx'))).Live }),
-      },
-      { path: '*', Component: Nowhere },
-    ],
-  },
-]);
+/** A page whose code comes when it is asked for; the page before stays until then. */
+const page = (load: () => Promise<ComponentType>) => lazy(async () => ({ default: await persist(load) }));
 
-function Failed() {
-  const error = useRouteError();
+const Shelf = page(async () => (await import('./shelf/shelf.tsx')).Shelf);
+const Studio = page(async () => (await import('./studio/studio.tsx')).Studio);
+const Live = page(async () => (await import('./live/live.tsx')).Live);
+
+export function Pages() {
+  const { pathname } = useLocation();
+  return (
+    <Quiet of={pathname} instead={(error) => <Failed error={error} />}>
+      <Suspense>
+        <Routes>
+          <Route path="/" element={<Shelf />} />
+          <Route path="/desk/:id" element={<Studio />} />
+          <Route path="/live/:id" element={<Live />} />
+          <Route path="*" element={<Nowhere />} />
+        </Routes>
+      </Suspense>
+    </Quiet>
+  );
+}
+
+function Failed({ error }: { error: Error }) {
   return (
     <Message title="Something broke">
-      The page could not go on ({error instanceof Error ? error.message : 'unknown reason'}). What you did is
-      kept in this browser and on the server; load the page again to go on.
+      The page could not go on ({error.message}). What you did is kept in this browser and on the server; load
+      the page again to go on.
     </Message>
   );
 }
