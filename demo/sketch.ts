@@ -1,5 +1,6 @@
 import { drawRoles } from '../core/colour/scheme.ts';
-import { createItem } from '../core/desk/defaults.ts';
+import { createApplication, createItem } from '../core/desk/defaults.ts';
+import { plainMenus, type Menus } from '../core/menus/schema.ts';
 import type { Application } from '../core/desk/sections/applications.ts';
 import type { Backdrop } from '../core/backdrop/schema.ts';
 import { FORMAT, type Desk } from '../core/desk/desk.ts';
@@ -23,62 +24,64 @@ const marrowPoint: GeoPlace = {
 };
 
 const applications: Application[] = [
-  {
-    id: 'tallybook',
-    Name: 'Tallybook',
+  createApplication('tallybook', 'Tallybook', {
     Comment: 'Count what passes',
     Icon: 'x-office-document',
     Categories: ['Science'],
-  },
-  {
-    id: 'chart-table',
-    Name: 'Chart Table',
+    Keywords: ['tally', 'birds'],
+    Actions: [
+      { id: 'new', Name: 'New tally' },
+      { id: 'week', Name: 'This week' },
+    ],
+  }),
+  createApplication('chart-table', 'Chart Table', {
     Comment: 'Charts of the bay',
     Icon: 'applications-maps',
-    Categories: ['Science'],
-  },
-  {
-    id: 'wavebox',
-    Name: 'Wavebox',
+    Categories: ['Education'],
+    Keywords: ['map'],
+    Actions: [{ id: 'channel', Name: 'Main channel' }],
+  }),
+  createApplication('wavebox', 'Wavebox', {
     Comment: 'Listen to the marsh',
     Icon: 'audio-x-generic',
     Categories: ['AudioVideo'],
-  },
-  {
-    id: 'postbag',
-    Name: 'Postbag',
+    Keywords: ['recordings'],
+  }),
+  createApplication('postbag', 'Postbag', {
     Comment: 'Letters and bulletins',
     Icon: 'internet-mail',
-    Categories: ['Network'],
-  },
-  {
-    id: 'field-camera',
-    Name: 'Field Camera',
+    Categories: ['Utility'],
+    Keywords: ['mail'],
+    Actions: [{ id: 'write', Name: 'New letter' }],
+  }),
+  createApplication('field-camera', 'Field Camera', {
     Comment: 'Pictures from the hide',
     Icon: 'camera-photo',
-    Categories: ['Graphics'],
-  },
-  {
-    id: 'files',
-    Name: 'Files',
+    Categories: ['Science'],
+  }),
+  createApplication('files', 'Files', {
     Comment: 'What is kept',
     Icon: 'system-file-manager',
     Categories: ['Utility'],
-  },
-  {
-    id: 'terminal',
-    Name: 'Terminal',
+  }),
+  createApplication('terminal', 'Terminal', {
     Comment: 'Commands',
     Icon: 'utilities-terminal',
-    Categories: ['System'],
-  },
-  {
-    id: 'almanac',
-    Name: 'Almanac',
+    Categories: ['Utility'],
+  }),
+  createApplication('almanac', 'Almanac', {
     Comment: 'Tides, sun and moon',
     Icon: 'office-calendar',
-    Categories: ['Science'],
-  },
+    Categories: ['Education'],
+  }),
+];
+
+/** What the observatory calls its kinds of work. */
+const categories: Menus['categories'] = [
+  { category: 'Science', name: 'Counting' },
+  { category: 'AudioVideo', name: 'Listening' },
+  { category: 'Education', name: 'Finding the way' },
+  { category: 'Utility', name: 'The house' },
 ];
 
 export const surface: Finish = {
@@ -142,6 +145,7 @@ interface Sketch {
   screens?: Screen[];
   edges: Edge[];
   widgets: Widget[];
+  menus?: Partial<Menus>;
   workspaces: string[];
 }
 
@@ -155,6 +159,7 @@ export function desk({
   pointer,
   screens = [wide],
   workspaces,
+  menus = {},
   ...rest
 }: Sketch): Desk {
   return {
@@ -173,6 +178,7 @@ export function desk({
       finish,
       finishes,
     },
+    menus: { ...plainMenus, categories, ...menus },
     applications,
     workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
     ...rest,

@@ -12,6 +12,7 @@ import {
 import { plainUse } from '../text/schema.ts';
 import type { Look } from '../look/schema.ts';
 import type { MotifName } from '../backdrop/names.ts';
+import type { Application } from './sections/applications.ts';
 import type { Edge, Item } from './sections/edges.ts';
 import type { Widget } from './sections/widgets.ts';
 import type { Side } from '../values/geometry.ts';
@@ -81,6 +82,25 @@ export function createPanel(id: string, screen: string, side: Side, items: Item[
     locked: false,
     finish: null,
     items,
+  };
+}
+
+export function createApplication(
+  id: string,
+  Name: string,
+  change: Partial<Omit<Application, 'id' | 'Name'>> = {},
+): Application {
+  return {
+    id,
+    Name,
+    Comment: '',
+    Icon: 'application-x-executable',
+    Categories: [],
+    Keywords: [],
+    URL: '',
+    Exec: '',
+    Actions: [],
+    ...change,
   };
 }
 

@@ -4,6 +4,7 @@ import type { Look } from '../look/schema.ts';
 import type { GeoPlace } from '../values/earth.ts';
 import type { Application } from './sections/applications.ts';
 import type { Edge } from './sections/edges.ts';
+import type { Menus } from '../menus/schema.ts';
 import type { Screen } from './sections/screens.ts';
 import type { Widget } from './sections/widgets.ts';
 import type { Workspace } from './sections/workspaces.ts';
@@ -15,11 +16,12 @@ export interface Sections {
   backdrops: Backdrop[];
   edges: Edge[];
   widgets: Widget[];
+  menus: Menus;
   applications: Application[];
   workspaces: Workspace[];
 }
 
-export const FORMAT = 4;
+export const FORMAT = 5;
 
 /** The document. */
 export interface Desk extends Sections {

@@ -1,5 +1,6 @@
 import { plainAdjust } from '../backdrop/schema.ts';
 import { plainUse } from '../text/schema.ts';
+import { plainMenus } from '../menus/schema.ts';
 import { plainPresses } from '../values/presses.ts';
 import { FORMAT } from './desk.ts';
 import type { Family } from '../values/family.ts';
@@ -107,6 +108,20 @@ export const steps: Record<number, Step> = {
       };
     }),
   }),
+
+  /** Format 4 had one list of applications that nobody could change, and applications were little more than a name. */
+  4: ({ applications, ...desk }) => {
+    const seen = new Set<unknown>();
+    const each = asArray(applications).map(asRecord);
+    return {
+      ...desk,
+      format: 5,
+      menus: plainMenus,
+      applications: each
+        .filter(({ id }) => !seen.has(id) && seen.add(id))
+        .map((application) => ({ Keywords: [], URL: '', Exec: '', Actions: [], ...application })),
+    };
+  },
 };
 
 /** A tray of format 3 had a switch for each sign. */

@@ -2,15 +2,28 @@ import { createItem, createPanel } from './defaults.ts';
 import type { Desk } from './desk.ts';
 import type { Edge } from './sections/edges.ts';
 
-/** Whether anything on a desk starts an application: an application on an edge, its list, or a button that opens that. */
-export function hasWayToStart({ edges }: Pick<Desk, 'edges'>): boolean {
-  return edges.some(({ items }) =>
-    items.some(
-      ({ type, presses }) =>
-        type === 'app-list' ||
-        type === 'application' ||
-        [presses.left, presses.middle, presses.right].includes('app-list'),
-    ),
+/** What opens a menu that starts applications. */
+const openers = ['app-list', 'app-wall', 'quick-find'] as const;
+const isOpener = (act: string) => openers.some((one) => one === act);
+
+/**
+ * Whether anything on a desk starts an application: one on an edge, a button for a menu, keys for one, or a line of the
+ * desk menu.
+ */
+export function hasWayToStart({ edges, menus }: Pick<Desk, 'edges' | 'menus'>): boolean {
+  const { appList, appWall, quickFind, deskMenu } = menus;
+  return (
+    [appList, appWall].some(({ shortcut }) => shortcut !== '') ||
+    (quickFind.shortcut !== '' && quickFind.applications) ||
+    deskMenu.entries.some((entry) => entry.by === 'start' || (entry.by === 'act' && isOpener(entry.act))) ||
+    edges.some(({ items }) =>
+      items.some(
+        ({ type, presses }) =>
+          type === 'application' ||
+          isOpener(type) ||
+          [presses.left, presses.middle, presses.right].some(isOpener),
+      ),
+    )
   );
 }
 

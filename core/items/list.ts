@@ -1,5 +1,6 @@
 import { byType, type AnyItemKind } from '../kinds/kind.ts';
 import { appList } from './app-list/app-list.ts';
+import { appWall } from './app-wall/app-wall.ts';
 import { application } from './application/application.ts';
 import { clock } from './clock/clock.ts';
 import { date } from './date/date.ts';
@@ -8,6 +9,7 @@ import { gap } from './gap/gap.ts';
 import { half } from './half/half.ts';
 import { label } from './label/label.ts';
 import { daylight } from './daylight/daylight.ts';
+import { quickFind } from './quick-find/quick-find.ts';
 import { reading } from './reading/reading.ts';
 import { session } from './session/session.ts';
 import { spring } from './spring/spring.ts';
@@ -17,6 +19,8 @@ import { workspaces } from './workspaces/workspaces.ts';
 /** Every kind of item. Add a new one here. */
 export const itemKinds = [
   appList,
+  appWall,
+  quickFind,
   application,
   workspaces,
   tray,

@@ -165,3 +165,21 @@ export function wrap(text: string, style: LineStyle, fonts: Fonts, width: number
   }
   return [...lines, setLine(words.join(' '), style, fonts)];
 }
+
+/** A line no wider than it may be: where the text is, its end gives way to an ellipsis. */
+export function cutLine(text: string, style: LineStyle, fonts: Fonts, width: number): Line {
+  const whole = setLine(text, style, fonts);
+  if (whole.width <= width) return whole;
+  const letters = [...text];
+  let [fits, tooMany] = [0, letters.length];
+  while (tooMany - fits > 1) {
+    const many = (fits + tooMany) >> 1;
+    if (setLine(cutAt(letters, many), style, fonts).width <= width) fits = many;
+    else tooMany = many;
+  }
+  return setLine(cutAt(letters, fits), style, fonts);
+}
+
+function cutAt(letters: readonly string[], many: number): string {
+  return `${letters.slice(0, many).join('').trimEnd()}…`;
+}

@@ -12,7 +12,9 @@ import { halvesIn } from '../look/half.ts';
 import { halves, type Half } from '../values/roles.ts';
 import { paintOn, type Run } from '../kinds/layout.ts';
 import { surfaceFor } from '../scene/backdrop.ts';
-import type { Scene, SceneScreen } from '../scene/scene.ts';
+import { menuKeys, type MenuKey } from '../menus/schema.ts';
+import { idOfMenu } from '../scene/menus/hanging.ts';
+import type { OpenMenu, Scene, SceneScreen } from '../scene/scene.ts';
 import { partsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
 
@@ -87,28 +89,68 @@ export async function judgeDesk(
   const shown = halvesIn(desk.look.half);
   for (const half of halves) {
     const isShown = shown.includes(half);
-    const scene = solve(desk, { ...conditions, half, isAppListOpen: true });
-    for (const screen of scene.screens) {
-      if (only !== null && !partsOn(screen).some(({ id }) => id === only)) continue;
-      const source = desk.screens.find(({ id }) => id === screen.id);
-      if (!source) continue;
-      for (const layer of layersOf(desk, source, scene, conditions)) {
-        const density = LOOKED_AT / Math.max(screen.rect.width, screen.rect.height);
-        const size = {
-          width: Math.max(1, Math.round(screen.rect.width * density)),
-          height: Math.max(1, Math.round(screen.rect.height * density)),
-        };
-        const pixels = await pixelsOf(layer.drawn, size);
-        for (const judgement of judgeScreen(screen, pixels, density, only)) {
-          const key = `${judgement.part} ${judgement.item ?? ''} ${judgement.text} ${isShown}`;
-          const known = worst.get(key);
-          const found = { ...judgement, half, isShown, backdrop: layer.backdrop, entry: layer.entry };
-          if (!known || enough(found) < enough(known)) worst.set(key, found);
-        }
+    for (const view of viewsOf(desk, only)) {
+      for await (const found of judgeView(
+        desk,
+        { ...conditions, half, open: view.open },
+        view.only,
+        pixelsOf,
+      )) {
+        const key = `${found.part} ${found.item ?? ''} ${found.text} ${isShown}`;
+        const known = worst.get(key);
+        if (!known || enough(found) < enough(known)) worst.set(key, { ...found, isShown });
       }
     }
   }
   return [...worst.values()].sort((a, b) => Number(b.isShown) - Number(a.isShown) || enough(a) - enough(b));
+}
+
+/** Every text of a desk in one half, or of one part of it, over all that may lie behind it. */
+async function* judgeView(
+  desk: Desk,
+  conditions: JudgeConditions & { half: Half; open: OpenMenu | null },
+  only: string | null,
+  pixelsOf: PixelsOf,
+): AsyncGenerator<Omit<Judgement, 'isShown'>> {
+  const scene = solve(desk, conditions);
+  for (const screen of scene.screens) {
+    const source = desk.screens.find(({ id }) => id === screen.id);
+    if (!source || (only !== null && !partsOn(screen).some(({ id }) => id === only))) continue;
+    const density = LOOKED_AT / Math.max(screen.rect.width, screen.rect.height);
+    const size = {
+      width: Math.max(1, Math.round(screen.rect.width * density)),
+      height: Math.max(1, Math.round(screen.rect.height * density)),
+    };
+    for (const { drawn, backdrop, entry } of layersOf(desk, source, scene, conditions)) {
+      const pixels = await pixelsOf(drawn, size);
+      for (const found of judgeScreen(screen, pixels, density, only))
+        yield { ...found, half: scene.half, backdrop, entry };
+    }
+  }
+}
+
+/** What is looked at one after another: the desk itself, and each menu over it, on the screen where it opens. */
+function viewsOf(desk: Desk, only: string | null): { open: OpenMenu | null; only: string | null }[] {
+  const views = menuKeys.map((menu) => ({
+    open: { menu, screen: screenOfMenu(menu, desk) },
+    only: idOfMenu(menu),
+  }));
+  const one = views.find((view) => view.only === only);
+  if (one) return [one];
+  const itself = { open: null, only };
+  return only === null ? [itself, ...views] : [itself];
+}
+
+/** The screen of the button that opens a menu, or the first. */
+function screenOfMenu(menu: MenuKey, { edges, screens }: Desk): string {
+  const types: Record<MenuKey, string> = {
+    appList: 'app-list',
+    appWall: 'app-wall',
+    quickFind: 'quick-find',
+    deskMenu: '',
+  };
+  const edge = edges.find(({ items }) => items.some(({ type }) => type === types[menu]));
+  return edge?.screen ?? screens[0]?.id ?? '';
 }
 
 /** Everything that may lie behind a screen in a half: the backdrop in force, with each entry if it is a rotation. */

@@ -43,7 +43,7 @@ function deskWith(
 }
 
 async function worstOf(desk: Desk, pixelsOf: PixelsOf) {
-  const [worst] = await judgeDesk(desk, now, pixelsOf);
+  const [worst] = await judgeDesk(desk, now, pixelsOf, 'clock');
   if (!worst) throw new Error('nothing was judged');
   return worst;
 }
@@ -143,7 +143,7 @@ describe('judging whether a text can be read', () => {
     const base = deskWith({ kind: 'bare', shadow: 0 });
     const fixed: Desk = { ...base, look: { ...base.look, half: { by: 'choice', half: 'light' } } };
     const byWorst = async (desk: Desk) =>
-      (await judgeDesk(desk, now, flat([255, 255, 255]))).map(({ half, isShown, contrast: found }) => ({
+      (await judgeDesk(desk, now, flat([255, 255, 255]), 'clock')).map(({ half, isShown, contrast: found }) => ({
         half,
         isShown,
         isFine: found >= 4.5,

@@ -1,16 +1,38 @@
-import type { Point, Rect, Side } from '../values/geometry.ts';
+import type { Point, Rect, Side, Size } from '../values/geometry.ts';
 import type { Drawn } from '../backdrop/drawn.ts';
 import type { Surface } from '../colour/look.ts';
 import type { Tile } from '../icons/tiles.ts';
 import type { Roles } from '../colour/roles.ts';
 import type { Icons } from '../icons/schema.ts';
 import type { Edge } from '../desk/sections/edges.ts';
+import type { MenuKey } from '../menus/schema.ts';
+import type { Does } from './menus/entries.ts';
 import type { Half } from '../values/roles.ts';
 import type { Fonts, Layout, Run } from '../kinds/layout.ts';
 import type { Presses } from '../values/presses.ts';
 import type { ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
 import type { Feed, Tick } from '../sources/readings.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
+
+/** A menu that is open, and what somebody does in it. */
+export interface OpenMenu {
+  menu: MenuKey;
+  /** Id of the screen that it is open on. */
+  screen: string;
+  /** Id of the item that was pressed for it. */
+  item?: string | null;
+  /** Where the desk menu was asked for, px of the screen. */
+  at?: Point | null;
+  /** Keys of what was found, the best first; null while nothing is typed. */
+  found?: readonly string[] | null;
+  /** What a typed sum comes to. */
+  sum?: string | null;
+  /** Index of the entry that is chosen, and of the page. */
+  chosen?: number;
+  page?: number;
+  /** Id of the folder that is open. */
+  folder?: string | null;
+}
 
 /** Under what a desk is solved. Everything that changes without the document changing. */
 export interface Conditions {
@@ -24,7 +46,10 @@ export interface Conditions {
   half?: Half;
   /** Readings from outside. */
   feeds?: readonly Feed[];
-  isAppListOpen?: boolean;
+  /** The menu that is open. */
+  open?: OpenMenu | null;
+  /** Ids of applications, the one that was used last first. */
+  lately?: readonly string[];
   /** Id of the edge of which what found no room is open. */
   openMore?: string | null;
   /** Ids of the edges that slip away and are there; null while all are, as where they are arranged. */
@@ -106,27 +131,51 @@ export type SceneWidget = WidgetUnion & {
   clicksThrough: boolean;
 };
 
-/** The list of applications, open. Its insides are in px from its own top left, those of a row from the row's. */
-export interface SceneAppList {
+export interface SceneMenuEntry {
+  /** One of a kind among what a search looks through. */
+  key: string;
+  does: Does;
+  name: string;
+  /** From the corner of the first entry. */
+  rect: Rect;
+  /** From the entry's corner; `application` is the one whose tile lies beneath. */
+  icon: { application: string | null; name: string; rect: Rect } | null;
+  runs: readonly Run[];
+}
+
+/** A line, and whether it is lit. */
+export interface SceneLine {
+  rect: Rect;
+  isLit: boolean;
+}
+
+/** A menu, open. Its insides are in px from its own corner, those of its entries from the corner of their view. */
+export interface SceneMenu {
   id: string;
+  menu: MenuKey;
+  /** As it is read out. */
+  label: string;
   rect: Rect;
   surface: Surface;
-  search: Rect;
-  /** What the empty field says, and what stands in the first row when nothing is found. */
-  hint: Run;
-  none: Run;
-  /** Where rows are seen; there may be more of them than room. */
-  rows: Rect;
-  rowHeight: number;
-  entries: {
-    /** Of the application. */
-    id: string;
-    icon: { name: string; rect: Rect };
-    name: string;
-    /** What is looked through for what somebody types. */
-    search: string;
-    runs: readonly Run[];
-  }[];
+  /** It hangs from a lit line: its upper corners are not rounded. */
+  isHanging: boolean;
+  /** The field that is typed in, and what it says while it is empty; what is typed is set as that. */
+  search: { rect: Rect; hint: Run } | null;
+  title: Run | null;
+  lines: readonly SceneLine[];
+  /** Where entries are seen, and the size of them all: there may be more than room. */
+  view: Rect;
+  content: Size;
+  entries: SceneMenuEntry[];
+  /** Names of groups, and the lines that entries stand on or are divided by. */
+  heads: readonly Run[];
+  shelves: readonly SceneLine[];
+  /** Index of the entry that is chosen; -1 where there is none. */
+  chosen: number;
+  /** Said where there are no entries. */
+  none: Run | null;
+  /** Where it goes on in pages. */
+  pages: { count: number; at: number } | null;
 }
 
 /** What lies behind everything on a screen. */
@@ -153,8 +202,8 @@ export interface SceneSections {
   widgets: SceneWidget[];
   /** Null unless they are open. */
   rest: SceneRest | null;
-  /** Null unless it is open. */
-  appList: SceneAppList | null;
+  /** Null unless one is open. */
+  menu: SceneMenu | null;
 }
 
 export interface SceneScreen extends SceneSections {

@@ -31,8 +31,8 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
 
 function startSolving(desk: Desk, conditions: Conditions): Solving {
   const { look, place, seed } = desk;
-  const { moment, feeds, running, workspace = 0, isAppListOpen = false } = conditions;
-  const { openMore = null, out = null } = conditions;
+  const { moment, feeds, running, workspace = 0, lately = [] } = conditions;
+  const { open = null, openMore = null, out = null } = conditions;
   const half = conditions.half ?? halfAt(look.half, moment, place);
   const needs = new Needs();
   if (look.half.by !== 'choice') needs.every('minute');
@@ -50,7 +50,8 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     },
     moment,
     half,
-    isAppListOpen,
+    open,
+    lately,
     openMore,
     out: out && new Set(out),
     needs,

@@ -4,6 +4,7 @@ import type { Widget } from '../desk/sections/widgets.ts';
 import type { DeskFacts, WidgetContext } from '../kinds/kind.ts';
 import type { Layout, Paint } from '../kinds/layout.ts';
 import type { Need, Readings, Tick } from '../sources/readings.ts';
+import type { OpenMenu } from './scene.ts';
 import { SIMULATED } from '../sources/source.ts';
 import type { Finish } from '../values/finish.ts';
 import type { Colour, Half } from '../values/roles.ts';
@@ -16,7 +17,8 @@ export interface Solving {
   facts: DeskFacts;
   moment: number;
   half: Half;
-  isAppListOpen: boolean;
+  open: OpenMenu | null;
+  lately: readonly string[];
   openMore: string | null;
   out: ReadonlySet<string> | null;
   needs: Needs;

@@ -14,6 +14,7 @@ export type ControlName =
   | 'zone'
   | 'pattern'
   | 'application'
+  | 'shortcut'
   | 'family'
   | 'picture'
   | 'turn'

@@ -1,17 +1,11 @@
 import { z } from 'zod';
+import { deskActTitles, type DeskAct } from './acts.ts';
 import { field } from './field.ts';
 import type { TypeOf } from './types.ts';
 
 /** What a press on an item can do, whatever its kind. */
-export const pressActs = {
-  own: 'What it is for',
-  none: 'Nothing',
-  'app-list': 'Open the app list',
-  'next-workspace': 'Next workspace',
-  'previous-workspace': 'Previous workspace',
-  half: 'Look at the other half',
-} as const;
-export type PressAct = keyof typeof pressActs;
+export const pressActs = { own: 'What it is for', none: 'Nothing', ...deskActTitles } as const;
+export type PressAct = 'own' | 'none' | DeskAct;
 const acts = Object.keys(pressActs) as [PressAct, ...PressAct[]];
 
 const press = (label: string) => field(z.enum(acts), { label, choices: pressActs });

@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import { fetchLater } from '../later.ts';
 import { Actions } from '../render/actions.ts';
 import { ScreenView } from '../render/screen-view.tsx';
-import { deskActions } from '../session/actions.ts';
+import { deskActions, usedOn } from '../session/actions.ts';
 import { useConditions } from '../session/conditions.ts';
+import { hearMenuKeys } from '../session/menu-keys.ts';
 import { letSlip } from '../session/slipping.ts';
 import { useDesk } from '../session/desk.ts';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
@@ -26,6 +27,7 @@ const handlers: OpenDeskHandlers = {
 export function Live() {
   const { id = '' } = useParams();
   const [query] = useSearchParams();
+  const navigate = useNavigate();
   const name = useDesk((state) => state.history?.present.name);
   const failure = useDesk((state) => state.failure);
   const scene = useScene((state) => state.scene);
@@ -33,15 +35,22 @@ export function Live() {
   useOpenDesk(id, handlers);
   useEffect(() => agreeWithOthers(id), [id]);
   useEffect(letSlip, [id]);
+  useEffect(hearMenuKeys, [id]);
   useEffect(fetchLater, []);
   useEffect(() => {
     if (name) document.title = name;
   }, [name]);
 
-  if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
-  if (held) return <LargeDesk {...held} />;
   const wanted = query.get('screen');
   const screen = scene?.screens.find((one) => one.id === wanted) ?? scene?.screens[0];
+  const shown = screen?.id ?? null;
+  useEffect(
+    () => usedOn({ screen: () => shown, arrange: () => void navigate(`/desk/${encodeURIComponent(id)}`) }),
+    [id, shown, navigate],
+  );
+
+  if (failure) return <Message title="The desk can’t be opened">{failure}</Message>;
+  if (held) return <LargeDesk {...held} />;
   if (!scene || !screen) return null;
   return (
     <div className="relative h-full overflow-hidden bg-black">

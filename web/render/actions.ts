@@ -1,17 +1,34 @@
 import { createContext } from 'react';
-import type { PressAct } from '../../core/values/presses.ts';
+import type { MenuKey } from '../../core/menus/schema.ts';
+import type { Does } from '../../core/scene/menus/entries.ts';
+import type { OpenMenu } from '../../core/scene/scene.ts';
+import type { DeskAct } from '../../core/values/acts.ts';
+import type { Point } from '../../core/values/geometry.ts';
+
+/** Where a menu is asked for: from an item, or at a point of a screen; without either, on the screen in view. */
+export interface MenuAsked {
+  item?: string;
+  screen?: string;
+  at?: Point;
+}
 
 /** What pressing things on a desk in use does. Null where the desk is only looked at. */
 export interface DeskActions {
-  /** Opens the app list, or closes it where it is open. */
-  turnAppList(): void;
-  closeAppList(): void;
+  /** Opens a menu, or closes it where it is open. */
+  turnMenu(menu: MenuKey, asked?: MenuAsked): void;
+  closeMenu(): void;
+  /** Goes on in the menu that is open. */
+  stepMenu(change: Partial<OpenMenu>): void;
+  /** Finds what is typed in the menu that is open. */
+  find(query: string): void;
+  /** Does what an entry of a menu is for. */
+  choose(does: Does): void;
   /** Opens what of an edge found no room, or closes it where it is open. */
   turnMore(edge: string): void;
   start(application: string): void;
   goTo(workspace: number): void;
   /** What a button of the pointer was given to do. */
-  perform(act: Exclude<PressAct, 'own' | 'none'>): void;
+  perform(act: DeskAct, asked?: MenuAsked): void;
   /** Says what would happen, where nothing really does. */
   say(sentence: string): void;
 }

@@ -5,7 +5,7 @@ import { itemKindOf, type ItemType } from '../../core/items/list.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../../core/scene/scene.ts';
 import { isHorizontal, type Side } from '../../core/values/geometry.ts';
 import type { EdgeFacts, ItemDrawing } from './item-drawing.ts';
-import { AppListItem } from './items/app-list/app-list.tsx';
+import { AppListItem, AppWallItem, QuickFindItem } from './items/menu-buttons.tsx';
 import { ApplicationItem } from './items/application/application.tsx';
 import { DaylightItem } from './items/daylight/daylight.tsx';
 import { HalfItem } from './items/half/half.tsx';
@@ -25,6 +25,8 @@ import { surfaceBox, surfaceColours } from './surface.ts';
 /** What is drawn of each kind of item; null where its texts are all there is. The type checker asks for every kind. */
 const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
   'app-list': AppListItem,
+  'app-wall': AppWallItem,
+  'quick-find': QuickFindItem,
   application: ApplicationItem,
   workspaces: WorkspacesItem,
   clock: null,
@@ -153,7 +155,7 @@ export function ItemBox({
 }) {
   const { width, height } = item.rect;
   const { type, view, layout, at, presses } = item;
-  const inside = <ItemInside type={type} view={view} layout={layout} facts={facts} />;
+  const inside = <ItemInside id={item.id} type={type} view={view} layout={layout} facts={facts} />;
   return (
     <div
       data-item={item.id}
@@ -162,22 +164,29 @@ export function ItemBox({
     >
       {/* What an item shows is as large as it wants to be, in the middle of the room that it got. */}
       <div style={placeOf({ ...at, ...layout.size })}>
-        {presses ? <WithPresses presses={presses}>{inside}</WithPresses> : inside}
+        {presses ? (
+          <WithPresses id={item.id} presses={presses}>
+            {inside}
+          </WithPresses>
+        ) : (
+          inside
+        )}
       </div>
     </div>
   );
 }
 
 const ItemInside = memo(function ItemInside({
+  id,
   type,
   view,
   layout,
   facts,
-}: Pick<SceneItem, 'type' | 'view' | 'layout'> & { facts: EdgeFacts }) {
-  const Drawn = drawings[type] as FC<{ view: unknown; layout: unknown; edge: EdgeFacts }> | null;
+}: Pick<SceneItem, 'id' | 'type' | 'view' | 'layout'> & { facts: EdgeFacts }) {
+  const Drawn = drawings[type] as FC<{ id: string; view: unknown; layout: unknown; edge: EdgeFacts }> | null;
   return (
     <QuietCard title={itemKindOf(type).title} of={view}>
-      {Drawn ? <Drawn view={view} layout={layout} edge={facts} /> : <Runs runs={layout.runs} />}
+      {Drawn ? <Drawn id={id} view={view} layout={layout} edge={facts} /> : <Runs runs={layout.runs} />}
     </QuietCard>
   );
 });

@@ -13,6 +13,8 @@ export interface EdgeFacts {
 
 /** The drawing half of a kind of item: what its layout can't say. */
 export type ItemDrawing<Type extends ItemType> = FC<{
+  /** Of the item. */
+  id: string;
   view: ItemViewOf<Type>;
   layout: ItemLayoutOf<Type>;
   edge: EdgeFacts;

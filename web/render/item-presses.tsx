@@ -4,11 +4,21 @@ import { Actions } from './actions.ts';
 import { Press } from './press.tsx';
 
 /** An item on which the buttons of the pointer or the wheel do something of their own while the desk is in use. */
-export function WithPresses({ presses, children }: { presses: Presses; children: ReactNode }) {
+export function WithPresses({
+  id,
+  presses,
+  children,
+}: {
+  /** Of the item. */
+  id: string;
+  presses: Presses;
+  children: ReactNode;
+}) {
   const actions = useContext(Actions);
   const { left, middle, right, wheel } = presses;
   if (!actions) return children;
-  const perform = (act: PressAct) => (act === 'own' || act === 'none' ? undefined : actions.perform(act));
+  const perform = (act: PressAct) =>
+    act === 'own' || act === 'none' ? undefined : actions.perform(act, { item: id });
   return (
     <div
       className="absolute inset-0"
@@ -34,7 +44,11 @@ export function WithPresses({ presses, children }: { presses: Presses; children:
             {children}
           </div>
           {left !== 'none' && (
-            <Press label={pressActs[left]} onPress={(now) => now.perform(left)} className="panel-press">
+            <Press
+              label={pressActs[left]}
+              onPress={(now) => now.perform(left, { item: id })}
+              className="panel-press"
+            >
               {null}
             </Press>
           )}

@@ -1,5 +1,6 @@
 import { memo, useMemo, useRef, useState } from 'react';
 import type { Desk } from '../../core/desk/desk.ts';
+import type { OpenMenu } from '../../core/scene/scene.ts';
 import { createSolver } from '../../core/scene/solver.ts';
 import type { Half } from '../../core/values/roles.ts';
 import { useWidth } from '../ui/use-width.ts';
@@ -10,27 +11,39 @@ export const Miniature = memo(function Miniature({
   desk,
   moment,
   half,
+  open = null,
+  only,
 }: {
   desk: Desk;
   moment: number;
   /** A half to look at, whatever the desk itself would show. */
   half?: Half;
+  /** A menu that is open. */
+  open?: OpenMenu | null;
+  /** Id of the one screen to show. */
+  only?: string;
 }) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const [solver] = useState(createSolver);
-  const shared = useMemo(() => solver(desk, { moment, half }), [solver, desk, moment, half]);
+  const menu = open?.menu;
+  const on = open?.screen;
+  const shared = useMemo(
+    () => solver(desk, { moment, half, open: menu && on ? { menu, screen: on } : null }),
+    [solver, desk, moment, half, menu, on],
+  );
+  const screens = shared.screens.filter(({ id }) => only === undefined || id === only);
 
-  const left = Math.min(...shared.screens.map(({ at }) => at.x));
-  const top = Math.min(...shared.screens.map(({ at }) => at.y));
-  const right = Math.max(...shared.screens.map(({ at, rect }) => at.x + rect.width));
-  const bottom = Math.max(...shared.screens.map(({ at, rect }) => at.y + rect.height));
+  const left = Math.min(...screens.map(({ at }) => at.x));
+  const top = Math.min(...screens.map(({ at }) => at.y));
+  const right = Math.max(...screens.map(({ at, rect }) => at.x + rect.width));
+  const bottom = Math.max(...screens.map(({ at, rect }) => at.y + rect.height));
   // Every miniature stands on its ledge, whatever its shape.
   const scale = Math.min(width / (right - left), (width * 9) / 16 / (bottom - top));
   return (
     <div ref={box} aria-hidden className="pointer-events-none relative aspect-video w-full" inert>
       {width > 0 &&
-        shared.screens.map((screen) => (
+        screens.map((screen) => (
           <div
             key={screen.id}
             className="absolute overflow-hidden rounded-[5px] shadow-[0_10px_30px_rgb(0_0_0/.35)]"

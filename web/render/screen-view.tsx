@@ -1,6 +1,7 @@
-import { memo, useMemo, type CSSProperties, type FC } from 'react';
+import { memo, useContext, useMemo, type CSSProperties, type FC } from 'react';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import { sceneSections } from '../../core/scene/sections/list.ts';
+import { Actions } from './actions.ts';
 import { BackdropView } from './backdrop-view.tsx';
 import { IconSet } from './icons.tsx';
 import { pointerCursor } from './pointer.ts';
@@ -52,6 +53,7 @@ export const ScreenView = memo(function ScreenView({
           width={pictureWidth}
           screen={desk === null ? null : `${desk} ${screen.id}`}
         />
+        <BareDesk screen={screen.id} />
         {sceneSections.map(({ key }) => {
           const Section = sectionDrawings[key] as FC<{ solved: unknown }>;
           return <Section key={key} solved={screen[key]} />;
@@ -60,3 +62,20 @@ export const ScreenView = memo(function ScreenView({
     </IconSet.Provider>
   );
 });
+
+/** Where nothing stands, the desk menu is asked for while the desk is in use. */
+function BareDesk({ screen }: { screen: string }) {
+  const actions = useContext(Actions);
+  if (!actions) return null;
+  return (
+    <div
+      data-bare
+      className="absolute inset-0"
+      onContextMenu={(event) => {
+        event.preventDefault();
+        const { offsetX: x, offsetY: y } = event.nativeEvent;
+        actions.turnMenu('deskMenu', { screen, at: { x, y } });
+      }}
+    />
+  );
+}

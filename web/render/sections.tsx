@@ -6,7 +6,7 @@ import { EdgeView } from './edge-view.tsx';
 import { WidgetView } from './widget-view.tsx';
 
 const RestView = later(() => import('./rest-view.tsx'));
-const AppList = later(() => import('./app-list.tsx'));
+const MenuView = later(() => import('./menu-view.tsx'));
 
 /** How each section of a screen is drawn. The type checker asks for every one. */
 export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: SceneSections[Key] }> } = {
@@ -23,16 +23,10 @@ export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: Scene
       )
     );
   },
-  /** There only where the desk is used. */
-  appList: function OpenAppList({ solved }) {
-    const actions = useContext(Actions);
-    return (
-      actions &&
-      solved && (
-        <Suspense>
-          <AppList list={solved} onClose={actions.closeAppList} />
-        </Suspense>
-      )
-    );
-  },
+  menu: ({ solved }) =>
+    solved && (
+      <Suspense>
+        <MenuView key={solved.menu} menu={solved} />
+      </Suspense>
+    ),
 };

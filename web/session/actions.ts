@@ -1,31 +1,124 @@
-import type { DeskActions } from '../render/actions.ts';
+import type { MenuKey } from '../../core/menus/schema.ts';
+import type { DeskAct } from '../../core/values/acts.ts';
+import { isSessionAct, sessionActs } from '../../core/values/acts.ts';
+import { persist } from '../later.ts';
+import type { DeskActions, MenuAsked } from '../render/actions.ts';
 import { toast } from '../ui/toast.ts';
-import { presentDesk } from './desk.ts';
-import { useScene } from './scene.ts';
 import { useConditions } from './conditions.ts';
+import { presentDesk } from './desk.ts';
+import { keepLately } from './lately.ts';
+import { useScene } from './scene.ts';
+
+/** What the page that shows the desk in use knows and can do beside it. */
+interface Page {
+  /** Id of the screen in view. */
+  screen(): string | null;
+  /** Goes to where the desk is arranged. */
+  arrange(): void;
+}
+let page: Page = { screen: () => null, arrange: () => undefined };
+
+export function usedOn(next: Page): void {
+  page = next;
+}
 
 /** What pressing things does wherever the open desk is used: conditions change, the document does not. */
 export const deskActions: DeskActions = {
-  turnAppList: () => useConditions.getState().setAppList(!useConditions.getState().isAppListOpen),
-  closeAppList: () => useConditions.getState().setAppList(false),
+  turnMenu(menu, asked = {}) {
+    const { open, setOpen } = useConditions.getState();
+    if (open?.menu === menu && open.item === (asked.item ?? null) && !asked.at) return setOpen(null);
+    openMenu(menu, asked);
+  },
+  closeMenu: () => useConditions.getState().setOpen(null),
+  stepMenu(change) {
+    const { open, setOpen } = useConditions.getState();
+    if (open) setOpen({ ...open, ...change });
+  },
+  find: (query) => void find(query),
+  choose(does) {
+    switch (does.by) {
+      case 'start':
+        deskActions.closeMenu();
+        return start(does.application, does.action);
+      case 'act':
+        deskActions.closeMenu();
+        return deskActions.perform(does.act);
+      case 'workspace':
+        deskActions.closeMenu();
+        return deskActions.goTo(does.index);
+      case 'folder':
+        return deskActions.stepMenu({ folder: does.folder, chosen: 0, page: 0, found: null });
+      case 'take':
+        deskActions.closeMenu();
+        return take(does.text);
+    }
+  },
   turnMore: (edge) =>
     useConditions.getState().setMore(useConditions.getState().openMore === edge ? null : edge),
-  start: (application) => useConditions.getState().toggleRunning(application),
+  start: (application) =>
+    isRunning(application) ? useConditions.getState().stop(application) : start(application),
   goTo: (workspace) => useConditions.getState().goTo(workspace),
-  perform(act) {
-    switch (act) {
-      case 'app-list':
-        return deskActions.turnAppList();
-      case 'half':
-        return lookAtOtherHalf();
-      case 'next-workspace':
-        return stepWorkspace(1);
-      case 'previous-workspace':
-        return stepWorkspace(-1);
-    }
+  perform(act, asked) {
+    if (isSessionAct(act)) return deskActions.say(sessionActs[act].would);
+    performs[act](asked);
   },
   say: (sentence) => void toast(sentence),
 };
+
+const performs: Record<Exclude<DeskAct, keyof typeof sessionActs>, (asked?: MenuAsked) => void> = {
+  'app-list': (asked) => deskActions.turnMenu('appList', asked),
+  'app-wall': (asked) => deskActions.turnMenu('appWall', asked),
+  'quick-find': (asked) => deskActions.turnMenu('quickFind', asked),
+  'next-workspace': () => stepWorkspace(1),
+  'previous-workspace': () => stepWorkspace(-1),
+  half: lookAtOtherHalf,
+  arrange: () => page.arrange(),
+};
+
+/** Opens a menu on the screen of what asked for it. */
+function openMenu(menu: MenuKey, { item, screen, at }: MenuAsked): void {
+  const edge = presentDesk()?.edges.find(({ items }) => items.some(({ id }) => id === item));
+  const on = edge?.screen ?? screen ?? page.screen() ?? presentDesk()?.screens[0]?.id;
+  if (on) useConditions.getState().setOpen({ menu, screen: on, item: item ?? null, at: at ?? null });
+}
+
+const isRunning = (application: string) => useConditions.getState().running.includes(application);
+
+/** Starts an application that is not running; a link is asked for first. */
+function start(id: string, action?: string): void {
+  const application = presentDesk()?.applications.find((one) => one.id === id);
+  if (!application) return;
+  useConditions.getState().start(id);
+  keepLately(useConditions.getState().lately);
+  const what = application.Actions.find((one) => one.id === action)?.Name;
+  if (what) toast(`${application.Name} would open: ${what}.`);
+  if (application.URL) {
+    const { URL: address, Name } = application;
+    toast(`${Name} opens ${address}`, {
+      duration: 20_000,
+      action: { label: 'Open it', onClick: () => void window.open(address, '_blank', 'noopener,noreferrer') },
+    });
+  }
+}
+
+/** Takes a text along to whatever it is pasted into. */
+function take(text: string): void {
+  navigator.clipboard.writeText(text).then(
+    () => toast(`Taken along: ${text}`),
+    () => toast.warning(`The browser did not let it be taken along: ${text}`),
+  );
+}
+
+/** Counts what is typed: an answer that comes after more was typed is nobody's any more. */
+let typed = 0;
+
+async function find(query: string): Promise<void> {
+  const mine = ++typed;
+  const { finding } = await persist(() => import('./finding.ts'));
+  const { open } = useConditions.getState();
+  if (mine !== typed || !open) return;
+  deskActions.stepMenu({ ...(await finding(open, query)), chosen: 0, page: 0 });
+}
 
 function stepWorkspace(by: 1 | -1): void {
   const count = presentDesk()?.workspaces.length ?? 1;

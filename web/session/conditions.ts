@@ -1,7 +1,8 @@
 import { create } from 'zustand';
-import type { Conditions } from '../../core/scene/scene.ts';
+import type { Conditions, OpenMenu } from '../../core/scene/scene.ts';
 import type { Feed, Sample } from '../../core/sources/readings.ts';
 import type { Half } from '../../core/values/roles.ts';
+import { readLately } from './lately.ts';
 
 /** The moment and everything else that is not the document. It lasts as long as this page. */
 interface ConditionsState {
@@ -15,7 +16,10 @@ interface ConditionsState {
   half: Half | null;
   running: readonly string[];
   workspace: number;
-  isAppListOpen: boolean;
+  /** The menu that is open. */
+  open: OpenMenu | null;
+  /** Ids of applications, the one that was used last first. */
+  lately: readonly string[];
   /** Id of the edge of which the rest is open. */
   openMore: string | null;
   /** Edges that slip away and are there; null where all are. */
@@ -26,9 +30,10 @@ interface ConditionsState {
   setPlaying(isPlaying: boolean): void;
   tick(moment: number): void;
   lookAt(half: Half | null): void;
-  toggleRunning(application: string): void;
+  start(application: string): void;
+  stop(application: string): void;
   goTo(workspace: number): void;
-  setAppList(isOpen: boolean): void;
+  setOpen(open: OpenMenu | null): void;
   setMore(edge: string | null): void;
   setOut(out: readonly string[] | null): void;
   /** For a desk that is opened: nothing runs, and the first workspace is in front. */
@@ -46,7 +51,8 @@ export const useConditions = create<ConditionsState>()((set) => ({
   half: null,
   running: [],
   workspace: 0,
-  isAppListOpen: false,
+  open: null,
+  lately: readLately(),
   openMore: null,
   out: null,
   feeds: [],
@@ -55,20 +61,20 @@ export const useConditions = create<ConditionsState>()((set) => ({
   setPlaying: (isPlaying) => set(isPlaying ? { isPlaying, isNow: false } : { isPlaying }),
   tick: (moment) => set((state) => (state.isNow ? { moment } : {})),
   lookAt: (half) => set({ half }),
-  toggleRunning: (application) =>
-    set(({ running }) => ({
-      running: running.includes(application)
-        ? running.filter((id) => id !== application)
-        : [...running, application],
-      isAppListOpen: false,
+  start: (application) =>
+    set(({ running, lately }) => ({
+      running: running.includes(application) ? running : [...running, application],
+      lately: [application, ...lately.filter((id) => id !== application)],
+      open: null,
       openMore: null,
     })),
+  stop: (application) =>
+    set(({ running }) => ({ running: running.filter((id) => id !== application), openMore: null })),
   goTo: (workspace) => set({ workspace }),
-  setAppList: (isAppListOpen) => set({ isAppListOpen, openMore: null }),
-  setMore: (openMore) => set({ openMore, isAppListOpen: false }),
+  setOpen: (open) => set({ open, openMore: null }),
+  setMore: (openMore) => set({ openMore, open: null }),
   setOut: (out) => set({ out }),
-  startAnew: () =>
-    set({ half: null, running: [], workspace: 0, isAppListOpen: false, openMore: null, out: null }),
+  startAnew: () => set({ half: null, running: [], workspace: 0, open: null, openMore: null, out: null }),
   addSamples: (source, origin, samples) =>
     set(({ feeds }) => {
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
@@ -80,13 +86,14 @@ export const useConditions = create<ConditionsState>()((set) => ({
 }));
 
 export function conditionsOf(state: ConditionsState): Conditions {
-  const { moment, half, running, workspace, isAppListOpen, openMore, out, feeds } = state;
+  const { moment, half, running, workspace, open, lately, openMore, out, feeds } = state;
   return {
     moment,
     half: half ?? undefined,
     running,
     workspace,
-    isAppListOpen,
+    open,
+    lately,
     openMore,
     out,
     feeds,

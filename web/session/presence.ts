@@ -32,9 +32,12 @@ export function watchPresence(): () => void {
   function isAskedFor({ id }: Slipping, screen: SceneScreen | undefined): boolean {
     const edge = screen?.edges.find((one) => one.id === id);
     if (!screen || !edge) return false;
-    const { openMore, isAppListOpen } = useConditions.getState();
-    const opensList = isAppListOpen && edge.items.some(({ type }) => type === 'app-list');
-    if (openMore === id || opensList) return true;
+    const { openMore, open } = useConditions.getState();
+    // What hangs from one of its buttons holds it.
+    const holdsMenu =
+      open?.menu === 'appList' &&
+      edge.items.some(({ id: item, type }) => (open.item ? item === open.item : type === 'app-list'));
+    if (openMore === id || holdsMenu) return true;
     const focused = document.activeElement?.closest<HTMLElement>('[data-edge]');
     if (focused?.dataset['edge'] === id && document.activeElement?.matches(':focus-visible')) return true;
     if (pointer?.screen !== screen.id) return false;
@@ -92,7 +95,7 @@ export function watchPresence(): () => void {
   addEventListener('focusout', () => setTimeout(look), options);
   addEventListener('keydown', onKeyDown, options);
   const stopHearing = useConditions.subscribe((state, before) => {
-    if (state.openMore !== before.openMore || state.isAppListOpen !== before.isAppListOpen) look();
+    if (state.openMore !== before.openMore || state.open?.menu !== before.open?.menu) look();
   });
   look();
   return () => {

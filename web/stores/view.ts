@@ -78,14 +78,14 @@ export const useView = create<ViewState>()((set) => ({
   target: null,
   off: null,
   setMode(mode) {
-    useConditions.getState().setAppList(false);
+    useConditions.getState().setOpen(null);
     set({ mode, selection: none });
   },
   goToChapter: (chapter, page = null, spot = null) => set({ chapter, page, spot, selection: none }),
   pick: (picking) => set({ picking }),
   startAnew: () => set(fresh),
   showScreen(screen) {
-    useConditions.getState().setAppList(false);
+    useConditions.getState().setOpen(null);
     set({ screen, selection: none });
   },
   select: (selection, chapter) => set(chapter ? { selection, chapter } : { selection }),

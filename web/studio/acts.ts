@@ -360,8 +360,8 @@ export function selectAllWidgets(): void {
 export function leave(): void {
   const view = useView.getState();
   const { item } = selectedParts();
-  const { isAppListOpen, setAppList } = useConditions.getState();
-  if (isAppListOpen) setAppList(false);
+  const { open, setOpen } = useConditions.getState();
+  if (view.mode === 'try' && open) setOpen(null);
   else if (view.mode === 'try') view.setMode('arrange');
   else view.select(item ? [item.edge.id] : []);
 }

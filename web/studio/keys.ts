@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import { useView } from '../stores/view.ts';
 import { endNudge } from './acts.ts';
 import { commands } from './commands.ts';
-import { matchesKeys } from './key-match.ts';
+import { matchesKeys } from '../session/key-match.ts';
 
 function isTyping(target: EventTarget | null): boolean {
   return (

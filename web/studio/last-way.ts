@@ -12,7 +12,7 @@ export function useLastWay(): void {
     () =>
       useDesk.subscribe(({ history }, before) => {
         const [now, then] = [history?.present, before.history?.present];
-        if (!now || !then || now.id !== then.id || now.edges === then.edges || history?.gesture) return;
+        if (!now || !then || now.id !== then.id || now === then || history?.gesture) return;
         // A gesture is judged at its end, by where it began.
         const from = before.history?.gesture?.base ?? then;
         if (hasWayToStart(now) || !hasWayToStart(from)) return;

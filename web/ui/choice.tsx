@@ -54,7 +54,8 @@ export function SelectField<T extends string>({
   placeholder,
 }: {
   label: string;
-  value: T;
+  /** Empty while none is chosen. */
+  value: T | '';
   /** A function is asked only while the list is open, when there may be many. Its first answer names the value. */
   choices: readonly Choice<T>[] | ((isOpen: boolean) => readonly Choice<T>[]);
   onChange: (value: T) => void;

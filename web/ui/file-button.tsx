@@ -1,22 +1,27 @@
 import { useRef, type ReactNode } from 'react';
 import { Button } from './buttons.tsx';
 
-/** Asks for files of this machine. */
-export function FileButton({
-  label,
-  accept,
-  multiple = false,
-  onFile,
-  children,
-}: {
+interface FileButtonProps {
   /** Of what is asked for. */
   label: string;
   accept?: string;
   multiple?: boolean;
-  /** Called for each of them. */
-  onFile: (file: File) => void;
   children: ReactNode;
-}) {
+}
+
+/** Asks for files of this machine; `onFile` is called for each of them. */
+export function FileButton({ onFile, ...rest }: FileButtonProps & { onFile: (file: File) => void }) {
+  return <FilesButton {...rest} onFiles={(files) => files.forEach(onFile)} />;
+}
+
+/** Asks for files of this machine, and takes them together. */
+export function FilesButton({
+  label,
+  accept,
+  multiple = false,
+  onFiles,
+  children,
+}: FileButtonProps & { onFiles: (files: File[]) => void }) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -28,7 +33,7 @@ export function FileButton({
         hidden
         aria-label={label}
         onChange={(event) => {
-          for (const file of event.target.files ?? []) onFile(file);
+          onFiles([...(event.target.files ?? [])]);
           // The same one can be chosen again.
           event.target.value = '';
         }}

@@ -1,10 +1,9 @@
 import type { GeoPlace } from '../../values/earth.ts';
 import type { Desk } from '../desk.ts';
-import type { Application } from '../sections/applications.ts';
 import type { Screen } from '../sections/screens.ts';
 import { byId, editOf } from './edit.ts';
 
-/** Changes of the desk as a whole: its name and place, its screens, workspaces and applications. */
+/** Changes of the desk as a whole: its name and place, its screens and workspaces. */
 export const deskEdits = {
   rename: (name: string) => editOf('Rename', (desk) => void (desk.name = name)),
 
@@ -28,11 +27,5 @@ export const deskEdits = {
     editOf('Rename workspace', (desk) => {
       const workspace = byId(desk.workspaces, id);
       if (workspace) workspace.name = name;
-    }),
-
-  setApplication: (id: string, change: Partial<Omit<Application, 'id'>>) =>
-    editOf('Application', (desk) => {
-      const application = byId(desk.applications, id);
-      if (application) Object.assign(application, change);
     }),
 };

@@ -3,6 +3,7 @@ import { carryEdits } from './carry.ts';
 import { deskEdits } from './desk.ts';
 import { edgeEdits } from './edges.ts';
 import { lookEdits } from './look.ts';
+import { menuEdits } from './menus.ts';
 import { partEdits } from './parts.ts';
 import { widgetEdits } from './widgets.ts';
 
@@ -15,6 +16,7 @@ export const edits = {
   ...backdropEdits,
   ...lookEdits,
   ...edgeEdits,
+  ...menuEdits,
   ...widgetEdits,
   ...partEdits,
   ...carryEdits,

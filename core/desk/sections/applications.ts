@@ -1,23 +1,59 @@
 import { z } from 'zod';
+import { field } from '../../values/field.ts';
 import { Id } from '../../values/id.ts';
 import { Name } from '../../values/name.ts';
 import type { TypeOf } from '../../values/types.ts';
 import { defineSection } from './section.ts';
 
+/** A web address, or nothing. */
+const Link = z
+  .string()
+  .max(2000)
+  .refine(
+    (text) => text === '' || isWebAddress(text),
+    'is no web address: it starts with https:// or http://',
+  )
+  .meta({ description: 'Web address that it opens, asked first; none when empty' });
+
+function isWebAddress(text: string): boolean {
+  if (!/^https?:\/\//i.test(text) || !URL.canParse(text)) return false;
+  const { hostname, username } = new URL(text);
+  return hostname !== '' && username === '';
+}
+
 /** Keys as in the freedesktop Desktop Entry specification. */
-const Application = z.looseObject({
+export const Application = z.looseObject({
   id: Id,
-  Name,
-  Comment: z.string().max(300),
+  Name: field(Name.clone(), { label: 'Name' }),
+  Comment: field(z.string().max(300), { label: 'What it is for', placeholder: 'nothing said' }),
   Icon: z
     .string()
     .max(120)
     .meta({ description: 'freedesktop icon name, or a picture of one’s own as own: and its SHA-256' }),
   Categories: z.array(z.string().max(60)).max(20),
+  Keywords: field(z.array(z.string().max(60)).max(40).meta({ description: 'Other words for it' }), {
+    label: 'Other words',
+    control: 'times',
+    placeholder: 'none',
+  }),
+  URL: field(Link, { label: 'Opens', placeholder: 'nothing' }),
+  Exec: z.string().max(1000).meta({ description: 'Command line, kept as it came; it is never run' }),
+  Actions: z
+    .array(z.looseObject({ id: z.string().min(1).max(120), Name }))
+    .max(40)
+    .meta({ description: 'What else it can be started with' }),
 });
 export type Application = TypeOf<typeof Application>;
 
 export const applications = defineSection({
   key: 'applications',
   schema: z.array(Application).max(400),
+  // Their ids are apart from those of parts: an application may be called as a widget is.
+  check({ applications: list }, _, say) {
+    const seen = new Set<string>();
+    list.forEach(({ id }, index) => {
+      if (seen.has(id)) say(['applications', index, 'id'], `is used twice: "${id}"`);
+      seen.add(id);
+    });
+  },
 });

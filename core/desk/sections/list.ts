@@ -3,6 +3,7 @@ import { applications } from './applications.ts';
 import { backdrops } from './backdrops.ts';
 import { edges } from './edges.ts';
 import { look } from './look.ts';
+import { menus } from './menus.ts';
 import { screens } from './screens.ts';
 import type { Path, Section } from './section.ts';
 import { widgets } from './widgets.ts';
@@ -15,6 +16,7 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
   backdrops,
   edges,
   widgets,
+  menus,
   applications,
   workspaces,
 };

@@ -1,26 +1,59 @@
-import type { Edge } from '../../desk/sections/edges.ts';
-import type { Finish } from '../../values/finish.ts';
-import { isHorizontal, type Rect } from '../../values/geometry.ts';
-import type { SceneEdge } from '../scene.ts';
+import type { MenuKey } from '../../menus/schema.ts';
+import { intersection } from '../../values/geometry.ts';
+import { solveAppList, type MenuGround } from '../menus/app-list.ts';
+import { solveAppWall } from '../menus/app-wall.ts';
+import { solveDeskMenu } from '../menus/desk-menu.ts';
+import { solveQuickFind } from '../menus/quick-find.ts';
+import type { OpenMenu, SceneMenu } from '../scene.ts';
+import type { Solving } from '../solving.ts';
+import { defineSceneSection } from './section.ts';
+import { placedTexts } from './texts.ts';
 
-/** What everything that opens beside an edge shares. */
+type Solve = (open: OpenMenu, ground: MenuGround, solving: Solving) => SceneMenu;
 
-export const opposite = { top: 'bottom', bottom: 'top', left: 'right', right: 'left' } as const;
+const solvers: Record<MenuKey, Solve> = {
+  appList: solveAppList,
+  appWall: solveAppWall,
+  quickFind: solveQuickFind,
+  deskMenu: solveDeskMenu,
+};
 
-/** The strip of the edge level with one of its items. */
-export function besideOf(edge: SceneEdge, item: Rect): Rect {
-  return isHorizontal(edge.side)
-    ? { ...item, y: edge.rect.y, height: edge.rect.height }
-    : { ...item, x: edge.rect.x, width: edge.rect.width };
-}
+/** The menu that is open on a screen. */
+export const menu = defineSceneSection({
+  key: 'menu',
+  solve({ id, rect, free, solved: { edges = [] } }, solving) {
+    const { open } = solving;
+    return open?.screen === id ? solvers[open.menu](open, { rect, free, edges }, solving) : null;
+  },
+  parts: (open) =>
+    open
+      ? [
+          {
+            id: open.id,
+            rect: open.rect,
+            surface: open.surface,
+            scale: 1,
+            texts: () => textsOf(open),
+          },
+        ]
+      : [],
+});
 
-/** The finish of what opens: nothing shows through, for what lies beneath changes with every desk. */
-export function solidFinish(edge: Edge, finish: Finish): Finish {
-  const own = edge.finish ?? finish;
-  return {
-    ...own,
-    kind: 'matte',
-    tint: own.kind === 'bare' ? 'surface' : own.tint,
-    radius: Math.max(10, own.radius),
-  };
+/** The texts in sight before anybody scrolls. */
+function textsOf(open: SceneMenu) {
+  const { rect, view, search, title, none } = open;
+  const inView = { x: rect.x + view.x, y: rect.y + view.y };
+  const fixed = [search?.hint, title, none].filter((run) => run != null);
+  return [
+    ...placedTexts(null, fixed, rect),
+    ...placedTexts(null, open.heads, inView),
+    ...open.entries.flatMap((entry) =>
+      placedTexts(entry.key, entry.runs, { x: inView.x + entry.rect.x, y: inView.y + entry.rect.y }),
+    ),
+  ].filter(({ box }) => {
+    const seen = intersection(box, rect);
+    return (
+      seen !== null && seen.height >= box.height - 0.5 && box.y + box.height <= inView.y + view.height + 0.5
+    );
+  });
 }

@@ -5,7 +5,7 @@ import { isHorizontal, moveInside, type Rect } from '../../values/geometry.ts';
 import type { SceneEdge, SceneRest } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { lookAtItem, placedItem, textsOfItems } from './edges.ts';
-import { besideOf, opposite, solidFinish } from './menu.ts';
+import { besideOf, opposite, solidFinish } from './beside.ts';
 import { defineSceneSection } from './section.ts';
 
 /** Px of a row, around all of them, and off the edge. */
@@ -42,7 +42,7 @@ function solveRest(edge: SceneEdge, screen: Rect, solving: Solving): SceneRest |
     surface,
     beneath,
     context: onSurface,
-  } = groundFor(solidFinish(source, solving.desk.look.finish), solving);
+  } = groundFor(solidFinish(source.finish ?? solving.desk.look.finish), solving);
   const context: ItemContext = {
     ...onSurface,
     // Each lies flat, as on a panel, whatever side the edge is on.

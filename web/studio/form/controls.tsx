@@ -19,6 +19,7 @@ import { lookUp } from '../../../core/values/look-up.ts';
 import { IconButton } from '../../ui/buttons.tsx';
 import { FileButton } from '../../ui/file-button.tsx';
 import { PICTURE_TYPES, takePicture } from '../pictures.ts';
+import { keysOf, takenSentence } from '../shortcuts.ts';
 import { HangingControl, PointControl } from './place-controls.tsx';
 import { useConditions } from '../../session/conditions.ts';
 import { useDesk } from '../../session/desk.ts';
@@ -251,6 +252,35 @@ const PictureControl: FC<ControlProps> = (props) => (
   </div>
 );
 
+/** Keys: pressed in the field, or written. */
+const ShortcutControl: FC<ControlProps> = (props) => {
+  const check = (text: string) => sentenceFor(props.shape, text) ?? takenSentence(text);
+  return (
+    <div
+      className="w-full"
+      onKeyDownCapture={(event) => {
+        const keys = keysOf(event.nativeEvent);
+        if (!keys) return;
+        event.preventDefault();
+        event.stopPropagation();
+        const wrong = check(keys);
+        props.onError(wrong);
+        if (!wrong) taking(props)(keys);
+      }}
+    >
+      <TextField
+        label={props.label}
+        value={String(props.value)}
+        placeholder={props.shape.facts.placeholder}
+        className="font-mono"
+        check={check}
+        onChange={taking(props)}
+        onError={props.onError}
+      />
+    </div>
+  );
+};
+
 const zones = Intl.supportedValuesOf('timeZone');
 
 const ZoneControl: FC<ControlProps> = (props) => <TextControl {...props} list={zones} />;
@@ -334,6 +364,7 @@ export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> 
   zone: ZoneControl,
   pattern: PatternControl,
   application: ApplicationControl,
+  shortcut: ShortcutControl,
   family: FamilyControl,
   side: SideControl,
 };

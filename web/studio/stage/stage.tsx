@@ -18,6 +18,8 @@ import { later } from '../../later.ts';
 import { Actions } from '../../render/actions.ts';
 import { LivePainting } from '../../render/backdrop-view.tsx';
 import { paintBackdrop } from '../../workers/pixels.ts';
+import { usedOn } from '../../session/actions.ts';
+import { hearMenuKeys } from '../../session/menu-keys.ts';
 import { letSlip } from '../../session/slipping.ts';
 import { useDesk } from '../../session/desk.ts';
 import { ScreenView } from '../../render/screen-view.tsx';
@@ -25,6 +27,7 @@ import { deskActions } from '../../session/actions.ts';
 import { useScene } from '../../session/scene.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useStage } from '../../stores/stage.ts';
+import { currentScreen } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { takePicture } from '../pictures.ts';
 import { EyesFilters, eyesFilter } from './eyes.tsx';
@@ -50,7 +53,19 @@ export function Stage() {
   useCamera(area);
   const mode = useView((state) => state.mode);
   // What slips away does so where the desk is used; where it is arranged all of it is there.
-  useEffect(() => (mode === 'try' ? letSlip() : undefined), [mode]);
+  useEffect(() => {
+    if (mode !== 'try') return;
+    const stops = [letSlip(), hearMenuKeys()];
+    return () => stops.forEach((stop) => stop());
+  }, [mode]);
+  useEffect(
+    () =>
+      usedOn({
+        screen: () => currentScreen()?.id ?? null,
+        arrange: () => useView.getState().setMode('arrange'),
+      }),
+    [],
+  );
   const shown = useMemo(() => shownOf(scene, view, stage.isTogether), [scene, view, stage.isTogether]);
   const camera = shown && cameraFor(stage, shown);
   return (

@@ -1,4 +1,4 @@
-import { sessionActs } from '../../../../core/items/session/session.ts';
+import { sessionActs } from '../../../../core/values/acts.ts';
 import type { ItemDrawing } from '../../item-drawing.ts';
 import { IconPress } from '../icon-press.tsx';
 

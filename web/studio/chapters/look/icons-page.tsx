@@ -2,18 +2,17 @@ import clsx from 'clsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Undo2, Upload } from 'lucide-react';
 import { useMemo, useRef } from 'react';
-import { toast } from '../../../ui/toast.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { iconSets, stylesOf, type IconSetName, Icons } from '../../../../core/icons/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/sections/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
-import { api } from '../../../api/client.ts';
 import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/icons.tsx';
-import { presentDesk, useDesk } from '../../../session/desk.ts';
+import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
+import { takeOwnIcon } from '../../own-icon.ts';
 import { Section } from '../../../ui/section.tsx';
 
 export const setTitles: Record<IconSetName, string> = { reed: 'Reed', slate: 'Slate', shell: 'Shell' };
@@ -113,18 +112,6 @@ function ApplicationRow({ application }: { application: Application }) {
   const { id, Name, Icon } = application;
   const setIcon = (icon: string) => edit(named(`Icon of ${Name}`, edits.setApplication(id, { Icon: icon })));
 
-  async function take(chosen: File) {
-    const desk = presentDesk()?.id;
-    const work = api.addIcon(chosen).then((picture) => {
-      if (presentDesk()?.id === desk) setIcon(`own:${picture.id}`);
-    });
-    toast.promise(work, {
-      loading: `Drawing ${chosen.name}…`,
-      success: `${Name} has an icon of yours.`,
-      error: (error: Error) => `${chosen.name}: ${error.message}`,
-    });
-    await work.catch(() => {});
-  }
   if (!icons) return null;
   return (
     <div className="flex h-9 items-center gap-2.5">
@@ -149,7 +136,7 @@ function ApplicationRow({ application }: { application: Application }) {
         aria-label={`Icon file for ${Name}`}
         onChange={(event) => {
           const chosen = event.target.files?.[0];
-          if (chosen) void take(chosen);
+          if (chosen) void takeOwnIcon(chosen, Name, setIcon);
           event.target.value = '';
         }}
       />

@@ -1,4 +1,5 @@
-import { APP_LIST } from '../../../../core/scene/sections/app-list.ts';
+import { menuKeys, menuTitles } from '../../../../core/menus/schema.ts';
+import { idOfMenu } from '../../../../core/scene/menus/hanging.ts';
 import { showLegibility, useLegibilityShown } from './view.ts';
 import { named, type Edit } from '../../../../core/desk/edits/edit.ts';
 import clsx from 'clsx';
@@ -118,7 +119,8 @@ function Unshown({
 function whereIs({ part, half }: Judgement): string {
   const desk = presentDesk();
   const found = desk && partOf(desk, part);
-  const name = part === APP_LIST ? 'the app list' : found ? nameOfPart(found) : 'a part';
+  const menu = menuKeys.find((key) => idOfMenu(key) === part);
+  const name = menu ? `the ${menuTitles[menu].toLowerCase()}` : found ? nameOfPart(found) : 'a part';
   return `${name.replace(/^the /, '')}, in the ${half} half`;
 }
 

@@ -1,0 +1,3 @@
+import { menuButton } from '../menu-button.ts';
+
+export const appWall = menuButton('app-wall', 'App wall', 'Opens the wall of applications', 'start-here');

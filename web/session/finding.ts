@@ -1,0 +1,23 @@
+import { sumOf } from '../../core/menus/sums.ts';
+import { findIn } from '../../core/scene/menus/find.ts';
+import { findableOf, findablesOf } from '../../core/scene/menus/entries.ts';
+import type { OpenMenu } from '../../core/scene/scene.ts';
+import { createReadings } from '../../core/sources/readings.ts';
+import { useConditions } from './conditions.ts';
+import { presentDesk } from './desk.ts';
+
+/** What a typed text comes to in the menu that is open. Its code comes with the first letter. */
+export function finding({ menu }: OpenMenu, query: string): Pick<OpenMenu, 'found' | 'sum'> {
+  const desk = presentDesk();
+  if (!desk || query.trim() === '') return { found: null, sum: null };
+  const { moment, lately, feeds } = useConditions.getState();
+  if (menu === 'quickFind') {
+    const readings = createReadings({ moment, place: desk.place, seed: desk.seed, feeds });
+    return {
+      found: findIn(findablesOf(desk, readings), query, lately, true),
+      sum: desk.menus.quickFind.sums ? sumOf(query) : null,
+    };
+  }
+  const { searchesWords } = menu === 'appWall' ? desk.menus.appWall : desk.menus.appList;
+  return { found: findIn(desk.applications.map(findableOf), query, lately, searchesWords), sum: null };
+}

@@ -1,0 +1,53 @@
+import { SquareMenu } from 'lucide-react';
+import type { z } from 'zod';
+import {
+  AppList,
+  AppWall,
+  DeskMenu,
+  QuickFind,
+  menuTitles,
+  type MenuKey,
+} from '../../../../core/menus/schema.ts';
+import { later } from '../../../later.ts';
+import { deskActions } from '../../../session/actions.ts';
+import { useView } from '../../../stores/view.ts';
+import type { Chapter } from '../chapter.ts';
+
+/** The schema of each menu. */
+export const menuSchemas: Record<MenuKey, z.ZodObject> = {
+  appList: AppList,
+  appWall: AppWall,
+  quickFind: QuickFind,
+  deskMenu: DeskMenu,
+};
+
+export const menus: Chapter = {
+  id: 'menus',
+  title: 'Menus',
+  icon: SquareMenu,
+  also: 'launcher start menu search applications',
+  settings: menuSchemas,
+  pages: { ...menuTitles, applications: 'Applications', categories: 'Categories' },
+  Root: later(() => import('./menus.tsx')),
+  inside(desk, { page, spot }) {
+    const application = page === 'applications' && desk.applications.find(({ id }) => id === spot);
+    return application
+      ? {
+          title: application.Name,
+          crumbs: [
+            { title: 'Applications', go: () => useView.getState().goToChapter('menus', 'applications') },
+          ],
+        }
+      : null;
+  },
+  commands: (['app-list', 'app-wall', 'quick-find'] as const).map((act) => ({
+    id: `open-${act}`,
+    title: `Open the ${act.replace('-', ' ')}`,
+    also: 'menu start applications launcher',
+    group: 'Stage' as const,
+    run: () => {
+      useView.getState().setMode('try');
+      deskActions.perform(act);
+    },
+  })),
+};

@@ -1,0 +1,81 @@
+import { LayoutGrid, Tags } from 'lucide-react';
+import { lookUp } from '../../../../core/values/look-up.ts';
+import { menuKeys, menuTitles, type MenuKey } from '../../../../core/menus/schema.ts';
+import type { Desk } from '../../../../core/desk/desk.ts';
+import { Miniature } from '../../../render/miniature.tsx';
+import { useConditions } from '../../../session/conditions.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
+import { useView } from '../../../stores/view.ts';
+import { Section } from '../../../ui/section.tsx';
+import { PageLink } from '../../column/page-link.tsx';
+import { ApplicationPage } from './application-page.tsx';
+import { ApplicationsPage } from './applications-page.tsx';
+import { CategoriesPage } from './categories-page.tsx';
+import { MenuPage } from './menu-page.tsx';
+
+/** Where applications are started, and what there is to start. */
+export default function MenusChapter() {
+  const page = useView((view) => view.page);
+  const spot = useView((view) => view.spot);
+  const desk = useDesk((state) => state.history?.present);
+  if (!desk) return null;
+  const menu = menuKeys.find((key) => key === page);
+  if (menu) return <MenuPage key={menu} menu={menu} desk={desk} />;
+  if (page === 'categories') return <CategoriesPage desk={desk} />;
+  if (page === 'applications') {
+    const application = desk.applications.find(({ id }) => id === spot);
+    return application ? (
+      <ApplicationPage key={application.id} application={application} />
+    ) : (
+      <ApplicationsPage desk={desk} />
+    );
+  }
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-2">
+        {menuKeys.map((key) => (
+          <MenuCard key={key} menu={key} desk={desk} />
+        ))}
+      </div>
+      <div className="mt-5" />
+      <Section title="What stands on them">
+        <PageLink
+          page="applications"
+          icon={LayoutGrid}
+          title="Applications"
+          note={String(desk.applications.length)}
+        />
+        <PageLink page="categories" icon={Tags} title="Categories" note={categoriesNote(desk)} />
+      </Section>
+    </>
+  );
+}
+
+function categoriesNote({ menus: { categories } }: Desk): string {
+  return categories.length === 0 ? 'as they come' : `${categories.length} named`;
+}
+
+/** A menu as it opens on this desk, small and live. */
+function MenuCard({ menu, desk }: { menu: MenuKey; desk: Desk }) {
+  const screen = useScreenInView();
+  const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
+  const half = useConditions((state) => state.half ?? undefined);
+  const shown = desk.screens.find(({ id }) => id === screen?.id) ?? desk.screens[0];
+  if (!shown) return null;
+  const { shortcut } = desk.menus[menu];
+  return (
+    <button
+      type="button"
+      data-menu-card={menu}
+      onClick={() => useView.getState().goToChapter('menus', menu)}
+      className="min-w-0 rounded-lg bg-nap p-1.5 text-left hover:outline hover:outline-brass/70"
+    >
+      <Miniature desk={desk} only={shown.id} moment={minute} half={half} open={{ menu, screen: shown.id }} />
+      <span className="mt-1 flex items-baseline justify-between gap-1 px-0.5">
+        <span className="truncate text-[12px]">{lookUp(menuTitles, menu)}</span>
+        {shortcut && <span className="truncate font-mono text-[10px] text-dust">{shortcut}</span>}
+      </span>
+    </button>
+  );
+}
