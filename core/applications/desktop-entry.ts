@@ -1,4 +1,4 @@
-import type { Application } from '../desk/sections/applications.ts';
+import { isWebAddress, type Application } from '../desk/sections/applications.ts';
 
 /**
  * Applications as files: freedesktop Desktop Entry Specification 1.5. What a file says in other ways than an entry may
@@ -59,7 +59,7 @@ export function readDesktopEntry(bytes: Uint8Array, languages: readonly string[]
       Icon: iconOf(text('Icon', 400)),
       Categories: list(entry.get('Categories')?.value, 20, 60),
       Keywords: list(localised(entry, 'Keywords', languages), 40, 60),
-      URL: webAddress(text('URL', 2000) || text(OWN_URL, 2000)),
+      URL: [text('URL', 2000), text(OWN_URL, 2000)].find(isWebAddress) ?? '',
       Exec: text('Exec', 1000),
       Actions: actionsOf(entry, groups, text, say),
     },
@@ -187,10 +187,6 @@ function isOn(
 function iconOf(icon: string): string {
   const name = (icon.split('/').at(-1) ?? '').replace(/\.(png|svg|xpm)$/i, '');
   return name.replace(/^own:/, '').slice(0, 120) || 'application-x-executable';
-}
-
-function webAddress(url: string): string {
-  return /^https?:\/\/[^/\s@]+/i.test(url) && URL.canParse(url) ? url : '';
 }
 
 function actionsOf(

@@ -9,7 +9,14 @@ import { itemKinds } from '../items/list.ts';
 import { rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
 import { widgetKinds } from '../widgets/list.ts';
-import { createBackdrop, createItem, createPanel, createMotif, createWidget } from './defaults.ts';
+import {
+  createApplication,
+  createBackdrop,
+  createItem,
+  createPanel,
+  createMotif,
+  createWidget,
+} from './defaults.ts';
 import { edgesWithWay } from './ways.ts';
 import type { Edit } from './edits/edit.ts';
 import { edits } from './edits/edits.ts';
@@ -168,6 +175,20 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     edits.setApplication(choose.of(orGone(desk.applications)), {
       Icon: choose.of(['folder', 'x-none']),
     }),
+  setMenu: (_, choose) =>
+    choose.of([
+      edits.setMenu('appList', { columns: 1 + choose.upTo(7), groups: choose.of(['categories', 'none']) }),
+      edits.setMenu('appWall', { iconSize: 24 + choose.upTo(100) }),
+      edits.setMenu('quickFind', { answers: 1 + choose.upTo(19) }),
+      edits.setMenu('deskMenu', { entries: [] }),
+    ]),
+  setCategories: (_, choose) =>
+    edits.setCategories(choose.of([[], [{ category: 'Office' as const, name: 'Ringing' }]])),
+  addApplications: (_, choose) =>
+    edits.addApplications([createApplication(choose.newId('application'), 'Ring Ledger')]),
+  orderApplications: (desk, choose) =>
+    edits.orderApplications(choose.of([[], orGone(desk.applications).toReversed()])),
+  removeApplications: (desk, choose) => edits.removeApplications([choose.of(orGone(desk.applications))]),
   changeFinish: (desk, choose) =>
     edits.changeFinish([choose.of(orGone([...desk.widgets, ...desk.edges]))], {
       kind: choose.of(finishKinds),

@@ -3,6 +3,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
+import { plainMenus } from '../menus/schema.ts';
 import { readDesk } from './read.ts';
 import { problemText } from './problem.ts';
 import { FORMAT } from './desk.ts';
@@ -143,6 +144,28 @@ describe('upgrading', () => {
   const without = (record: object, keys: readonly string[]) =>
     Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
 
+  it('brings format 4, whose applications were little more than a name, to the present one', () => {
+    const desk = dawnCount();
+    const [first] = desk.applications;
+    const bare = desk.applications.map((one) => without(one, ['Keywords', 'URL', 'Exec', 'Actions']));
+    const old = {
+      ...without(desk, ['menus']),
+      format: 4,
+      applications: [...bare, { ...bare[0], Name: 'Twice' }],
+    };
+    const read = readDesk(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.menus).to.deep.equal(plainMenus);
+    expect(read.value.applications).to.have.length(bare.length);
+    expect(read.value.applications[0]).to.deep.equal({
+      ...first,
+      Keywords: [],
+      URL: '',
+      Exec: '',
+      Actions: [],
+    });
+  });
+
   it('brings format 3, with two lengths of an edge and switches for the signs of a tray, to the present one', () => {
     const desk = dawnCount();
     const old = {
@@ -197,7 +220,7 @@ describe('upgrading', () => {
     };
     expect(JSON.stringify(old)).to.contain('"scene":"headland"');
     const read = readDesk(old);
-    expect(read.ok && read.value).to.deep.equal(desk);
+    expect(read.ok && read.value).to.deep.equal({ ...desk, menus: plainMenus });
   });
 
   it('brings format 1, with one backdrop and a plain look, to the present one', () => {

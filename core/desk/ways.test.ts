@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { emptyDesk } from '../../tests/support/desks.ts';
+import { plainMenus, type Menus } from '../menus/schema.ts';
 import { plainPresses } from '../values/presses.ts';
 import { createItem, createPanel } from './defaults.ts';
 import { edgesWithWay, hasWayToStart } from './ways.ts';
@@ -7,13 +8,23 @@ import { edgesWithWay, hasWayToStart } from './ways.ts';
 const newId = () => 'new';
 
 describe('ways to start applications', () => {
+  /** Menus that nothing opens. */
+  const { appList, appWall, quickFind, deskMenu } = plainMenus;
+  const closed: Menus = {
+    ...plainMenus,
+    appList: { ...appList, shortcut: '' },
+    appWall: { ...appWall, shortcut: '' },
+    quickFind: { ...quickFind, shortcut: '' },
+    deskMenu: { ...deskMenu, entries: [{ id: 'half', by: 'act', act: 'half' }] },
+  };
   const with_ = (...items: Parameters<typeof createPanel>[3]) => ({
     ...emptyDesk(),
+    menus: closed,
     edges: [createPanel('panel', 'main', 'top', items)],
   });
 
   it('are an application, its list, and whatever is given to open that', () => {
-    expect(hasWayToStart(emptyDesk())).to.equal(false);
+    expect(hasWayToStart({ ...emptyDesk(), menus: closed })).to.equal(false);
     expect(hasWayToStart(with_(createItem('c', 'clock')))).to.equal(false);
     expect(hasWayToStart(with_(createItem('a', 'app-list')))).to.equal(true);
     expect(hasWayToStart(with_(createItem('a', 'application')))).to.equal(true);
@@ -21,11 +32,23 @@ describe('ways to start applications', () => {
     expect(hasWayToStart(with_(clock))).to.equal(true);
   });
 
+  it('are keys for a menu, and lines of the desk menu', () => {
+    const bare = emptyDesk();
+    const having = (menus: Partial<Menus>) => hasWayToStart({ ...bare, menus: { ...closed, ...menus } });
+    expect(having({})).to.equal(false);
+    expect(having({ appWall })).to.equal(true);
+    expect(having({ quickFind })).to.equal(true);
+    expect(having({ quickFind: { ...quickFind, applications: false } })).to.equal(false);
+    expect(having({ deskMenu })).to.equal(true);
+    const starts = [{ id: 'one', by: 'start' as const, application: 'files' }];
+    expect(having({ deskMenu: { ...deskMenu, entries: starts } })).to.equal(true);
+  });
+
   it('come back as a button on the first edge, or with a strip where there is none', () => {
     const desk = with_(createItem('c', 'clock'));
     const [edge] = edgesWithWay(desk, 'main', newId);
     expect(edge?.items.map(({ type }) => type)).to.deep.equal(['app-list', 'clock']);
-    const bare = emptyDesk();
-    expect(hasWayToStart({ edges: edgesWithWay(bare, 'main', newId) })).to.equal(true);
+    const bare = { ...emptyDesk(), menus: closed };
+    expect(hasWayToStart({ ...bare, edges: edgesWithWay(bare, 'main', newId) })).to.equal(true);
   });
 });

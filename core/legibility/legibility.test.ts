@@ -143,11 +143,13 @@ describe('judging whether a text can be read', () => {
     const base = deskWith({ kind: 'bare', shadow: 0 });
     const fixed: Desk = { ...base, look: { ...base.look, half: { by: 'choice', half: 'light' } } };
     const byWorst = async (desk: Desk) =>
-      (await judgeDesk(desk, now, flat([255, 255, 255]), 'clock')).map(({ half, isShown, contrast: found }) => ({
-        half,
-        isShown,
-        isFine: found >= 4.5,
-      }));
+      (await judgeDesk(desk, now, flat([255, 255, 255]), 'clock')).map(
+        ({ half, isShown, contrast: found }) => ({
+          half,
+          isShown,
+          isFine: found >= 4.5,
+        }),
+      );
     // Pale ink on white paper: in the dark half alone.
     expect(await byWorst({ ...base, look: { ...base.look, half: { by: 'sun' } } })).to.deep.equal([
       { half: 'dark', isShown: true, isFine: false },

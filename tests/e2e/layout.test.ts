@@ -2,7 +2,13 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import sharp, { type Sharp } from 'sharp';
 import { z } from 'zod';
-import { createBackdrop, createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
+import {
+  createApplication,
+  createBackdrop,
+  createItem,
+  createPanel,
+  createWidget,
+} from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
@@ -127,9 +133,7 @@ function deskOf(
         figures: set(figures ?? 'recursive'),
       },
     },
-    applications: [
-      { id: 'tally', Name: 'Tallybook', Comment: 'Count what passes', Icon: 'folder', Categories: [] },
-    ],
+    applications: [createApplication('tally', 'Tallybook', { Comment: 'Count what passes', Icon: 'folder' })],
     widgets,
     edges,
   };
@@ -331,34 +335,33 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
     const desk: Desk = {
       ...deskOf([], [panel], ['fraunces', 'commissioner', 'recursive']),
       name: 'Many applications',
-      applications: names.map((Name, index) => ({
-        id: `app-${index}`,
-        Name,
-        Comment: index % 3 === 0 ? '' : 'Count what passes',
-        Icon: 'folder',
-        Categories: [],
-      })),
+      applications: names.map((Name, index) =>
+        createApplication(`app-${index}`, Name, {
+          Comment: index % 3 === 0 ? '' : 'Count what passes',
+          Icon: 'folder',
+        }),
+      ),
     };
     await learnTextOf(desk);
-    const [screen] = solve(desk, { moment: DAWN, isAppListOpen: true }).screens;
+    const [screen] = solve(desk, { moment: DAWN, open: { menu: 'appList', screen: 'main' } }).screens;
     const page = await shown(desk);
     await page.getByRole('button', { name: 'Open the app list' }).click();
     const dialog = page.getByRole('dialog', { name: 'App list' });
     await dialog.waitFor();
     const box = await dialog.boundingBox();
-    expect(box).to.deep.equal({ ...screen?.appList?.rect });
+    expect(box).to.deep.equal({ ...screen?.menu?.rect });
     expect((box?.height ?? 0) <= SCREEN.height).to.equal(true);
     // The last one is there, and the keyboard gets to it.
     await page.keyboard.press('ArrowUp');
-    const last = dialog.getByRole('button').last();
+    const last = dialog.getByRole('option').last();
     const at = await last.boundingBox();
     expect(at && at.y + at.height <= (box?.y ?? 0) + (box?.height ?? 0)).to.equal(true);
-    const [first] = screen?.appList?.entries ?? [];
+    const [first] = screen?.menu?.entries ?? [];
     const laid = first?.runs[0];
     await page.keyboard.press('ArrowDown');
     const name = dialog.locator('.run', { hasText: /^Tallybook 0$/ });
     const drawn = await name.boundingBox();
-    const rows = screen?.appList?.rows.x ?? 0;
+    const rows = screen?.menu?.view.x ?? 0;
     expect(drawn?.x).to.be.closeTo((box?.x ?? 0) + rows + (laid?.x ?? 0), 0.6);
     await page.context().close();
   });

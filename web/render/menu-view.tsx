@@ -125,7 +125,7 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
     </div>
   );
   return (
-    <div role="dialog" aria-label={menu.label} aria-modal onKeyDown={onKeyDown}>
+    <div role="dialog" aria-label={menu.label} aria-modal className="absolute inset-0" onKeyDown={onKeyDown}>
       {menu.search ? (
         <Search ref={focused} search={menu.search} described={described} actions={actions} />
       ) : (

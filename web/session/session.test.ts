@@ -198,7 +198,7 @@ describe('the desk that is open', () => {
 });
 
 describe('the conditions', () => {
-  const { hold, goNow, tick, setPlaying, toggleRunning, addSamples } = useConditions.getState();
+  const { hold, goNow, tick, setPlaying, start, stop, addSamples } = useConditions.getState();
 
   it('hold a chosen moment against the clock, until now is asked for', () => {
     hold(1000);
@@ -217,11 +217,11 @@ describe('the conditions', () => {
   });
 
   it('start and stop applications', () => {
-    toggleRunning('wavebox');
-    toggleRunning('files');
-    toggleRunning('wavebox');
+    start('wavebox');
+    start('files');
+    stop('wavebox');
     expect(conditionsOf(useConditions.getState()).running).to.deep.equal(['files']);
-    toggleRunning('files');
+    stop('files');
   });
 
   it('take each of the machine’s readings once, in order', () => {

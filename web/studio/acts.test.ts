@@ -233,17 +233,17 @@ describe('changing what is selected', () => {
     expect(useView.getState().selection).to.have.length(4);
   });
 
-  it('leaves step by step: the app list, Try, the item, the edge', () => {
+  it('leaves step by step: a menu, Try, the item, the edge', () => {
     useView.getState().select(['panel-2'], 'edges');
     leave();
     expect(useView.getState().selection).to.deep.equal(['panel']);
     leave();
     expect(useView.getState().selection).to.deep.equal([]);
     useView.getState().setMode('try');
-    useConditions.getState().setAppList(true);
+    useConditions.getState().setOpen({ menu: 'appList', screen: 'main' });
     leave();
     expect(useView.getState().mode).to.equal('try');
-    expect(useConditions.getState().isAppListOpen).to.equal(false);
+    expect(useConditions.getState().open).to.equal(null);
     leave();
     expect(useView.getState().mode).to.equal('arrange');
   });

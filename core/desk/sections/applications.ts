@@ -15,10 +15,11 @@ const Link = z
   )
   .meta({ description: 'Web address that it opens, asked first; none when empty' });
 
-function isWebAddress(text: string): boolean {
+/** Whether a text is a web address without a name or a password in it. */
+export function isWebAddress(text: string): boolean {
   if (!/^https?:\/\//i.test(text) || !URL.canParse(text)) return false;
-  const { hostname, username } = new URL(text);
-  return hostname !== '' && username === '';
+  const { hostname, username, password } = new URL(text);
+  return hostname !== '' && username === '' && password === '';
 }
 
 /** Keys as in the freedesktop Desktop Entry specification. */

@@ -1,14 +1,14 @@
 import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
 import { surfaceOf } from '../../colour/look.ts';
 import { putLine, setLine, type Run } from '../../kinds/layout.ts';
-import { isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
+import { bottom, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
 import { besideOf, opposite, solidFinish } from '../sections/beside.ts';
 import type { OpenMenu, SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { findableOf, keyOfApplication } from './entries.ts';
 import { groupsOf, type Group } from './groups.ts';
 import { AROUND, hang } from './hanging.ts';
-import { layRow, rowHeight, type RowStyle } from './row.ts';
+import { layRow, leastCell, rowHeight, type RowStyle } from './row.ts';
 
 /** Px off its edge, and of the head of a group. */
 const OFF = 10;
@@ -24,7 +24,7 @@ export function solveAppList(open: OpenMenu, ground: MenuGround, solving: Solvin
   const width = Math.min(menu.width, ground.rect.width);
   const columns = Math.min(
     menu.columns,
-    Math.max(1, Math.floor((width - 2 * AROUND) / (menu.iconSize + 16))),
+    Math.max(1, Math.floor((width - 2 * AROUND) / leastCell(menu.iconSize, menu.labels))),
   );
   const style: RowStyle = {
     width: (width - 2 * AROUND) / columns,
@@ -48,6 +48,7 @@ export function solveAppList(open: OpenMenu, ground: MenuGround, solving: Solvin
     surface,
     fonts: facts.fonts,
     screen: ground.rect,
+    tallest: beside ? roomBeside(beside, ground.rect) : undefined,
     ...laid,
     place: (size) => (beside ? besideButton(beside, size) : atPoint(menu.place, ground.free, size)),
   });
@@ -127,6 +128,12 @@ function buttonOf(
     if (button && source) return { edge, source, button: button.rect };
   }
   return null;
+}
+
+/** What is left of the screen's height off an edge that lies flat. */
+function roomBeside({ edge: { side, rect } }: Beside, screen: Rect): number | undefined {
+  if (!isHorizontal(side)) return undefined;
+  return (side === 'top' ? screen.height - bottom(rect) : rect.y) - 2 * OFF;
 }
 
 function besideButton({ edge, button }: Beside, size: Size): Rect {

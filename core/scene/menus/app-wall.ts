@@ -16,9 +16,10 @@ import { nameSize } from './row.ts';
  * What is chosen lifts, and its line lights.
  */
 
-/** Px: the head, between a shelf and the next, an icon off its shelf, and a shelf's line. */
+/** Px: the head, between a shelf and the next (more where there is room), an icon off its shelf, and a shelf's line. */
 const HEAD = 84;
 const BETWEEN = 34;
+const BETWEEN_AT_MOST = 96;
 const STAND = 12;
 const LINE = 2;
 /** How much larger what is chosen is, and how far it lifts, as a share of its size. */
@@ -28,8 +29,8 @@ const LIFT = 0.22;
 const veil: Finish = {
   kind: 'frosted',
   tint: 'ground',
-  sheerness: 16,
-  blur: 26,
+  sheerness: 26,
+  blur: 34,
   radius: 0,
   edgeLine: 0,
   shadow: 0,
@@ -141,7 +142,7 @@ function layShelves(
   menu: AppWall,
   { facts: { fonts } }: Solving,
 ): Laid {
-  const text = nameSize(menu.iconSize * 0.42);
+  const text = nameSize(menu.iconSize * 0.48);
   const names = menu.labels ? text + 18 : 4;
   const height = Math.round(menu.iconSize * (1 + LIFT) + names + STAND + LINE);
   const hasTitles = shelves.some(({ title }) => title !== null);
@@ -159,18 +160,20 @@ function layShelves(
   const inPages = menu.way === 'pages' && count > 1;
   const at = inPages ? clamp(open.page ?? 0, 0, count - 1) : 0;
   const shown = inPages ? rows.slice(at * perPage, (at + 1) * perPage) : rows;
+  const blank = view.height - shown.length * height;
+  const between = clamp(blank / Math.max(1, shown.length - 1), BETWEEN, BETWEEN_AT_MOST);
   const total = shown.reduce((sum, { entries }) => sum + entries.length, 0);
   const chosen = total === 0 ? -1 : clamp(open.chosen ?? 0, 0, total - 1);
   const laid: Laid = {
     entries: [],
     heads: [],
     shelves: [],
-    content: { width: view.width, height: Math.max(0, shown.length * (height + BETWEEN) - BETWEEN) },
+    content: { width: view.width, height: Math.max(0, shown.length * (height + between) - between) },
     chosen,
     pages: inPages ? { count, at } : null,
   };
   shown.forEach(({ title, entries }, row) => {
-    const y = row * (height + BETWEEN);
+    const y = row * (height + between);
     const first = laid.entries.length;
     entries.forEach((entry, index) => {
       const place = { x: start + index * cell, y, width: cell, height: height - LINE };

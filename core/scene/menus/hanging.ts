@@ -2,7 +2,7 @@ import type { Surface } from '../../colour/look.ts';
 import { cutLine, middleBaseline, putLine, type Fonts, type Run } from '../../kinds/layout.ts';
 import type { MenuKey } from '../../menus/schema.ts';
 import { menuTitles } from '../../menus/schema.ts';
-import { moveInside, type Rect, type Size } from '../../values/geometry.ts';
+import { clamp, moveInside, type Rect, type Size } from '../../values/geometry.ts';
 import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
 
 /** A menu that hangs from a lit line: what is typed, or a title, stands on the line, and the entries hang beneath. */
@@ -37,6 +37,8 @@ export interface Hanging {
   surface: Surface;
   fonts: Fonts;
   screen: Rect;
+  /** How high it may be: as high as the screen where it is absent. */
+  tallest?: number;
   place(size: Size): Rect;
 }
 
@@ -46,7 +48,8 @@ export function hang(hanging: Hanging): SceneMenu {
   const top = hasHead ? HEAD + LINE : LINE;
   const width = Math.min(hanging.width, screen.width);
   const inner = Math.max(content.height, entries.length === 0 ? HEAD : 0);
-  const seen = Math.min(inner, hanging.most, screen.height - top - 2 * AROUND);
+  const tallest = Math.max(top + 3 * AROUND, Math.min(screen.height, hanging.tallest ?? Infinity));
+  const seen = Math.min(inner, hanging.most, tallest - top - 2 * AROUND);
   const size = { width, height: top + AROUND + seen + AROUND };
   const rect = moveInside(hanging.place(size), screen);
   const head = { x: 0, y: 0, width, height: HEAD };
@@ -75,7 +78,7 @@ export function hang(hanging: Hanging): SceneMenu {
     entries,
     heads: hanging.heads ?? [],
     shelves: (hanging.lines ?? []).map((rect) => ({ rect, isLit: false })),
-    chosen: entries.length === 0 ? -1 : Math.min(open.chosen ?? 0, entries.length - 1),
+    chosen: entries.length === 0 ? -1 : clamp(open.chosen ?? 0, 0, entries.length - 1),
     none:
       entries.length === 0
         ? putLine(nothing, { left: INSIDE }, middleBaseline(nothing, top + AROUND, HEAD))

@@ -20,6 +20,8 @@ export interface RowStyle {
 /** Room at the ends of a row and between its icon and its name, px. */
 const INSIDE = 16;
 const LINES = 9;
+/** Px of a name that are worth showing. */
+const LEAST_NAME = 48;
 
 /** The size of a name beside an icon of a size, px. */
 export function nameSize(iconSize: number): number {
@@ -32,9 +34,16 @@ export function rowHeight(iconSize: number, hasComments: boolean): number {
   return Math.round(Math.max(iconSize, words) + INSIDE);
 }
 
+/** The width that an entry needs for its icon and some of its name, px. */
+export function leastCell(iconSize: number, hasNames: boolean): number {
+  return hasNames ? iconSize + 3 * INSIDE + LEAST_NAME : iconSize + INSIDE;
+}
+
 /** An entry at a place among the others, px from the first one's corner. */
 export function layRow(entry: Findable, at: { x: number; y: number }, style: RowStyle): SceneMenuEntry {
-  const { width, height, iconSize, hasIcons, hasNames } = style;
+  const { width, height, iconSize, hasIcons } = style;
+  // Too narrow for both, the icon stays.
+  const hasNames = style.hasNames && width >= leastCell(hasIcons ? iconSize : 0, true);
   const rect: Rect = { x: at.x, y: at.y, width, height };
   const icon: Rect = {
     x: hasNames ? INSIDE : (width - iconSize) / 2,

@@ -169,6 +169,7 @@ export function Field({
   return facts.isWide ? (
     <div>
       {instead && <Instead {...{ instead, of, ...rest }} />}
+      {inner.kind === 'variant' && <span className="mb-1 mt-1.5 block text-dust">{label}</span>}
       {drawn}
       <Wrong sentence={error} />
     </div>

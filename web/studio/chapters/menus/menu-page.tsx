@@ -54,15 +54,17 @@ function SearchedThrough(props: Parameters<typeof Fields>[0]) {
   );
 }
 
+const asTheDesk = (menu: MenuKey) => (menu === 'appWall' ? 'a veil of the ground' : 'nothing shows through');
+
 /** The finish of the desk, or one of the menu's own. */
 function OwnFinish({ menu, desk }: { menu: MenuKey; desk: Desk }) {
   const { turn, edit, endGesture } = useDesk.getState();
   const own = desk.menus[menu].finish;
   const set = (finish: Finish | null) => named('Finish of the menu', edits.setMenu(menu, { finish }));
   return (
-    <Section title="Finish">
+    <Section title="Finish" note={own === null ? asTheDesk(menu) : undefined}>
       <SwitchField
-        label="As the desk’s, so that nothing shows through"
+        label="As the desk’s"
         spoken="Finish as the desk’s"
         value={own === null}
         onChange={(follows) => void edit(set(follows ? null : desk.look.finish))}

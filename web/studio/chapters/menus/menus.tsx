@@ -1,5 +1,4 @@
 import { LayoutGrid, Tags } from 'lucide-react';
-import { lookUp } from '../../../../core/values/look-up.ts';
 import { menuKeys, menuTitles, type MenuKey } from '../../../../core/menus/schema.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { Miniature } from '../../../render/miniature.tsx';
@@ -72,9 +71,9 @@ function MenuCard({ menu, desk }: { menu: MenuKey; desk: Desk }) {
       className="min-w-0 rounded-lg bg-nap p-1.5 text-left hover:outline hover:outline-brass/70"
     >
       <Miniature desk={desk} only={shown.id} moment={minute} half={half} open={{ menu, screen: shown.id }} />
-      <span className="mt-1 flex items-baseline justify-between gap-1 px-0.5">
-        <span className="truncate text-[12px]">{lookUp(menuTitles, menu)}</span>
-        {shortcut && <span className="truncate font-mono text-[10px] text-dust">{shortcut}</span>}
+      <span className="mt-1 block truncate px-0.5 text-[12px]">{menuTitles[menu]}</span>
+      <span className="block truncate px-0.5 font-mono text-[11px] text-dust">
+        {shortcut || (menu === 'deskMenu' ? 'right press' : 'no shortcut')}
       </span>
     </button>
   );
