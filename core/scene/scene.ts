@@ -23,6 +23,8 @@ export interface OpenMenu {
   item?: string | null;
   /** Where the desk menu was asked for, px of the screen. */
   at?: Point | null;
+  /** What is typed. */
+  query?: string;
   /** Keys of what was found, the best first; null while nothing is typed. */
   found?: readonly string[] | null;
   /** What a typed sum comes to. */
@@ -160,7 +162,7 @@ export interface SceneMenu {
   /** It hangs from a lit line: its upper corners are not rounded. */
   isHanging: boolean;
   /** The field that is typed in, and what it says while it is empty; what is typed is set as that. */
-  search: { rect: Rect; hint: Run } | null;
+  search: { rect: Rect; hint: Run; typed: string } | null;
   title: Run | null;
   lines: readonly SceneLine[];
   /** Where entries are seen, and the size of them all: there may be more than room. */

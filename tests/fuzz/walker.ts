@@ -15,7 +15,7 @@ import type { Found } from './server.ts';
 
 const STEPS = 40;
 const KEYS = [
-  ...'12345LFTMZSNP0+-=',
+  ...'123456LFTMZSNP0+-=',
   'Escape',
   'Delete',
   'ArrowLeft',
@@ -29,6 +29,8 @@ const KEYS = [
   'Control+v',
   'Control+k',
   'Shift+D',
+  'Control+Alt+w',
+  'Control+Space',
   'F6',
   'Tab',
   'Enter',

@@ -21,6 +21,10 @@ export default function MenuView({ menu }: { menu: SceneMenu }) {
         data-menu={menu.menu}
         className={actions ? 'absolute' : 'pointer-events-none absolute'}
         style={{ ...surfaceColours(menu.surface), ...placeOf(menu.rect) }}
+        onPointerDown={(event) => {
+          // The focus stays in the field.
+          if (!(event.target instanceof HTMLInputElement)) event.preventDefault();
+        }}
       >
         <div className="absolute inset-0" style={backOf(menu)} />
         {menu.lines.map(({ rect, isLit }, index) => (
@@ -202,7 +206,7 @@ function useTypeAhead() {
 
 function Search({
   ref,
-  search: { rect, hint },
+  search: { rect, hint, typed },
   described,
   actions,
 }: {
@@ -211,7 +215,12 @@ function Search({
   described: object;
   actions: DeskActions;
 }) {
-  const [query, setQuery] = useState('');
+  const [query, setQuery] = useState(typed);
+  // What was typed before this was drawn.
+  useEffect(() => {
+    if (typed !== '') actions.find(typed);
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
   return (
     <>
       <input

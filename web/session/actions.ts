@@ -34,7 +34,10 @@ export const deskActions: DeskActions = {
     const { open, setOpen } = useConditions.getState();
     if (open) setOpen({ ...open, ...change });
   },
-  find: (query) => void find(query),
+  find(query) {
+    deskActions.stepMenu({ query });
+    void find(query);
+  },
   choose(does) {
     switch (does.by) {
       case 'start':

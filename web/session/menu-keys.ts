@@ -1,11 +1,17 @@
 import { menuKeys } from '../../core/menus/schema.ts';
 import { matchesKeys } from './key-match.ts';
+import { useConditions } from './conditions.ts';
 import { deskActions } from './actions.ts';
 import { presentDesk } from './desk.ts';
 
 /** Opens menus by their keys while a desk is in use; gives back what stops it. */
 export function hearMenuKeys(): () => void {
   function onKeyDown(event: KeyboardEvent): void {
+    if (isTypedAhead(event)) {
+      event.preventDefault();
+      event.stopPropagation();
+      return;
+    }
     const menus = presentDesk()?.menus;
     const menu =
       menus && menuKeys.find((key) => menus[key].shortcut && matchesKeys(event, menus[key].shortcut));
@@ -16,4 +22,16 @@ export function hearMenuKeys(): () => void {
   }
   addEventListener('keydown', onKeyDown, { capture: true });
   return () => removeEventListener('keydown', onKeyDown, { capture: true });
+}
+
+/** What is typed while a menu is still on its way belongs to it. */
+function isTypedAhead({ key, ctrlKey, altKey, metaKey }: KeyboardEvent): boolean {
+  const { open } = useConditions.getState();
+  if (!open || ctrlKey || altKey || metaKey || document.querySelector('[data-menu] [role="dialog"]'))
+    return false;
+  const typed = open.query ?? '';
+  if (key.length === 1) deskActions.stepMenu({ query: typed + key });
+  else if (key === 'Backspace') deskActions.stepMenu({ query: typed.slice(0, -1) });
+  else return false;
+  return true;
 }

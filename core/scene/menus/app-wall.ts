@@ -72,7 +72,11 @@ export function solveAppWall(open: OpenMenu, { rect: screen }: { rect: Rect }, s
     surface,
     isHanging: false,
     search: menu.search
-      ? { rect: head, hint: write(openFolder ? openFolder.name : 'Type to find', 'softInk') }
+      ? {
+          rect: head,
+          hint: write(openFolder ? openFolder.name : 'Type to find', 'softInk'),
+          typed: open.query ?? '',
+        }
       : null,
     title: !menu.search && openFolder ? write(openFolder.name, 'ink') : null,
     lines: hasHead

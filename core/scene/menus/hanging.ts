@@ -70,7 +70,7 @@ export function hang(hanging: Hanging): SceneMenu {
     rect,
     surface,
     isHanging: true,
-    search: hint === null ? null : { rect: head, hint: line(hint, 'softInk') },
+    search: hint === null ? null : { rect: head, hint: line(hint, 'softInk'), typed: open.query ?? '' },
     title: hint === null && title !== null ? line(title, 'ink') : null,
     lines: [{ rect: { x: -OVER, y: top - LINE, width: width + 2 * OVER, height: LINE }, isLit: true }],
     view: { x: AROUND, y: top + AROUND, width: width - 2 * AROUND, height: seen },
