@@ -1,0 +1,83 @@
+import {
+  createBackdrop,
+  createFonts,
+  createMotif,
+  createPanel,
+  createWidget,
+} from '../core/desk/defaults.ts';
+import type { Desk } from '../core/desk/desk.ts';
+import { plainMenus } from '../core/menus/schema.ts';
+import type { Finish } from '../core/values/finish.ts';
+import { at, desk, items, rolesFrom, starters, surface } from './sketch.ts';
+
+/** A full strip below, its items in groups; applications in a list of two columns, by category. */
+export function tideTable(): Desk {
+  const finish: Finish = { ...surface, kind: 'frosted', sheerness: 22, blur: 24, radius: 8, shadow: 24 };
+  const strip = createPanel('strip', 'main', 'bottom', [
+    ...items('menu', [['app-list', { icon: 'start-here', label: 'Charts and tools' }], 'divider']),
+    ...starters('start', ['chart-table', 'almanac', 'tallybook', 'terminal']),
+    ...items('strip', [
+      'spring',
+      ['reading', { shows: 'processor' }],
+      'daylight',
+      'tray',
+      'divider',
+      'quick-find',
+      ['clock', { seconds: true }],
+    ]),
+  ]);
+  return desk({
+    id: 'tide-table',
+    name: 'Tide table',
+    seed: 92,
+    half: { by: 'choice', half: 'dark' },
+    backdrops: [
+      createBackdrop('backdrop', createMotif('tide', 8), {
+        adjust: { brightness: -62, tint: { colour: '#0d5563', strength: 62 } },
+      }),
+      createBackdrop('by-light', createMotif('tide', 8), {
+        where: { half: 'light' },
+      }),
+    ],
+    roles: rolesFrom(
+      { '#0b2a33': 0.4, '#17505a': 0.25, '#3f8a86': 0.18, '#bcd9c6': 0.1, '#f0b45a': 0.05 },
+      { dark: { accent: '#f3c06c', surface: '#0d2b33', second: '#8fd6c4' } },
+    ),
+    finish,
+    fonts: createFonts('outfit', 'hanken-grotesk', 'recursive'),
+    icons: { set: 'reed', style: 'line', tile: 'none', tileColour: 'accent' },
+    pointer: { set: 'ring', size: 32, colour: 'accent' },
+    edges: [{ ...strip, length: { by: 'side' }, thickness: 52, iconSize: 26, padding: 18, spacing: 8 }],
+    widgets: [
+      createWidget({
+        id: 'clock',
+        type: 'clock',
+        face: 'hands',
+        place: at('right', 140, -40),
+        deskFinish: finish,
+        options: { seconds: true, date: 'd MMMM' },
+      }),
+      createWidget({
+        id: 'load',
+        type: 'machine',
+        face: 'text',
+        place: at('top-left', 110, 110),
+        deskFinish: finish,
+        options: { network: true },
+      }),
+    ],
+    menus: {
+      appList: {
+        ...plainMenus.appList,
+        width: 600,
+        columns: 2,
+        words: false,
+        groups: 'categories',
+        favourites: ['chart-table', 'almanac'],
+        recent: 4,
+        rows: 12,
+      },
+    },
+    workspaces: ['Ebb', 'Flood'],
+  });
+}
