@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { emptyDesk } from '../../tests/support/desks.ts';
+import { closedMenus, emptyDesk } from '../../tests/support/desks.ts';
 import { plainMenus, type Menus } from '../menus/schema.ts';
 import { plainPresses } from '../values/presses.ts';
 import { createItem, createPanel } from './defaults.ts';
@@ -8,15 +8,8 @@ import { edgesWithWay, hasWayToStart } from './ways.ts';
 const newId = () => 'new';
 
 describe('ways to start applications', () => {
-  /** Menus that nothing opens. */
-  const { appList, appWall, quickFind, deskMenu } = plainMenus;
-  const closed: Menus = {
-    ...plainMenus,
-    appList: { ...appList, shortcut: '' },
-    appWall: { ...appWall, shortcut: '' },
-    quickFind: { ...quickFind, shortcut: '' },
-    deskMenu: { ...deskMenu, entries: [{ id: 'half', by: 'act', act: 'half' }] },
-  };
+  const { appWall, quickFind, deskMenu } = plainMenus;
+  const closed = closedMenus();
   const with_ = (...items: Parameters<typeof createPanel>[3]) => ({
     ...emptyDesk(),
     menus: closed,

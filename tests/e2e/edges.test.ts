@@ -14,7 +14,7 @@ import {
   withApp,
   chooseEdge,
 } from '../support/app.ts';
-import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
+import { clockAt, closedMenus, emptyDesk, fromCorner } from '../support/desks.ts';
 
 withApp('edges', ({ server, open }) => {
   it('move to another side by dragging, and the free area with them', async () => {
@@ -397,9 +397,12 @@ withApp('edges', ({ server, open }) => {
   });
 
   it('say at once when the last way to start an application is gone, and offer one', async () => {
-    const id = await withEdges('Last way', [
-      panel([createItem('button', 'app-list'), createItem('clock', 'clock')]),
-    ]);
+    const id = await addDesk(server, {
+      ...emptyDesk(),
+      name: 'Last way',
+      menus: closedMenus(),
+      edges: [panel([createItem('button', 'app-list'), createItem('clock', 'clock')])],
+    });
     const page = await open(`/desk/${id}`);
     await handle(page, 'button').click();
     await page.keyboard.press('Delete');

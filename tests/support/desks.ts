@@ -6,6 +6,7 @@ import type { Widget } from '../../core/desk/sections/widgets.ts';
 import { alignments, points, type Place } from '../../core/values/place.ts';
 import { finishKinds, type Finish } from '../../core/values/finish.ts';
 import { sides } from '../../core/values/geometry.ts';
+import { plainMenus, type Menus } from '../../core/menus/schema.ts';
 import { itemKinds } from '../../core/items/list.ts';
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
 import { bareDesk } from '../../demo/bare-desk.ts';
@@ -28,6 +29,18 @@ export function emptyDesk(): Desk {
   return {
     ...desk,
     screens: [{ id: 'main', name: 'Main', width: 1000, height: 600, scaleFactor: 1, x: 0, y: 0 }],
+  };
+}
+
+/** Menus that nothing opens. */
+export function closedMenus(): Menus {
+  const { appList, appWall, quickFind, deskMenu } = plainMenus;
+  return {
+    ...plainMenus,
+    appList: { ...appList, shortcut: '' },
+    appWall: { ...appWall, shortcut: '' },
+    quickFind: { ...quickFind, shortcut: '' },
+    deskMenu: { ...deskMenu, entries: [{ id: 'half', by: 'act', act: 'half' }] },
   };
 }
 

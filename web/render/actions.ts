@@ -21,6 +21,8 @@ export interface DeskActions {
   stepMenu(change: Partial<OpenMenu>): void;
   /** Finds what is typed in the menu that is open. */
   find(query: string): void;
+  /** Takes the entry that is chosen, once what was typed is found. */
+  takeChosen(): void;
   /** Does what an entry of a menu is for. */
   choose(does: Does): void;
   /** Opens what of an edge found no room, or closes it where it is open. */

@@ -93,7 +93,7 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
         return;
       case 'Enter':
         event.preventDefault();
-        return press(menu, menu.chosen, actions);
+        return actions.takeChosen();
       case 'Escape': {
         event.preventDefault();
         const back = menu.entries.find(({ does }) => does.by === 'folder' && does.folder === null);
@@ -102,7 +102,7 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
       case ' ':
         if (menu.search) return;
         event.preventDefault();
-        return press(menu, menu.chosen, actions);
+        return actions.takeChosen();
       default:
         if (!menu.search && event.key.length === 1 && !event.ctrlKey && !event.altKey && !event.metaKey) {
           const found = typeAhead(event.key, menu);
@@ -145,11 +145,6 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
       {entries}
     </div>
   );
-}
-
-function press({ entries }: SceneMenu, index: number, actions: DeskActions): void {
-  const entry = entries[index];
-  if (entry) actions.choose(entry.does);
 }
 
 const walkKeys = ['ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight', 'Home', 'End', 'PageUp', 'PageDown'];

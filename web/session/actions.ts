@@ -36,8 +36,9 @@ export const deskActions: DeskActions = {
   },
   find(query) {
     deskActions.stepMenu({ query });
-    void find(query);
+    pending = find(query);
   },
+  takeChosen: () => void takeChosen(),
   choose(does) {
     switch (does.by) {
       case 'start':
@@ -110,6 +111,17 @@ function take(text: string): void {
     () => toast(`Taken along: ${text}`),
     () => toast.warning(`The browser did not let it be taken along: ${text}`),
   );
+}
+
+/** What is still being found. */
+let pending: Promise<void> = Promise.resolve();
+
+/** Whoever types and presses Enter means what that finds, not what was there before. */
+async function takeChosen(): Promise<void> {
+  await pending;
+  const menu = useScene.getState().scene?.screens.find((screen) => screen.menu !== null)?.menu;
+  const entry = menu?.entries[menu.chosen];
+  if (entry) deskActions.choose(entry.does);
 }
 
 /** Counts what is typed: an answer that comes after more was typed is nobody's any more. */
