@@ -1,4 +1,4 @@
-import { menuKeys, menuTitles } from '../../../../core/menus/schema.ts';
+import { menuKeys, menuTitles, type MenuKey } from '../../../../core/menus/schema.ts';
 import { idOfMenu } from '../../../../core/scene/menus/hanging.ts';
 import { showLegibility, useLegibilityShown } from './view.ts';
 import { named, type Edit } from '../../../../core/desk/edits/edit.ts';
@@ -25,6 +25,19 @@ export function WorstNote() {
       worst {worst.contrast.toFixed(1)}:1, needs {worst.needs}
     </span>
   );
+}
+
+/** Of a menu whose texts can be read, the weakest says enough. */
+function worthListing(judgements: readonly Judgement[]): readonly Judgement[] {
+  const seen = new Set<string>();
+  return judgements.filter((one) => {
+    if (!menuOf(one.part) || enough(one) < 1) return true;
+    return !seen.has(one.part) && seen.add(one.part);
+  });
+}
+
+function menuOf(part: string): MenuKey | undefined {
+  return menuKeys.find((key) => idOfMenu(key) === part);
 }
 
 /** Of each half, the weakest that are listed. */
@@ -72,7 +85,7 @@ export function LegibilityPage() {
         note={<span aria-busy={isBusy}>{isBusy ? 'looking again…' : 'weakest twentieth'}</span>}
       >
         {judgements?.length === 0 && <p className="text-dust">There is no text on the desk.</p>}
-        {shown.slice(0, MOST_ROWS).map(row)}
+        {worthListing(shown).slice(0, MOST_ROWS).map(row)}
       </Section>
       {unshown.length > 0 && <Unshown judgements={unshown} row={row} />}
       <p className="mt-3 text-[12px] text-dust">
@@ -110,7 +123,7 @@ function Unshown({
           className={clsx('mt-0.5 shrink-0 transition-transform', isOpen && 'rotate-180')}
         />
       </button>
-      {isOpen && judgements.slice(0, MOST_ROWS).map(row)}
+      {isOpen && worthListing(judgements).slice(0, MOST_ROWS).map(row)}
     </section>
   );
 }
@@ -119,7 +132,7 @@ function Unshown({
 function whereIs({ part, half }: Judgement): string {
   const desk = presentDesk();
   const found = desk && partOf(desk, part);
-  const menu = menuKeys.find((key) => idOfMenu(key) === part);
+  const menu = menuOf(part);
   const name = menu ? `the ${menuTitles[menu].toLowerCase()}` : found ? nameOfPart(found) : 'a part';
   return `${name.replace(/^the /, '')}, in the ${half} half`;
 }
