@@ -194,6 +194,14 @@ export type Menus = TypeOf<typeof Menus>;
 export const menuKeys = ['appList', 'appWall', 'quickFind', 'deskMenu'] as const;
 export type MenuKey = (typeof menuKeys)[number];
 
+/** The schema of each menu, for forms. */
+export const menuSchemas: Record<MenuKey, z.ZodObject> = {
+  appList: AppList,
+  appWall: AppWall,
+  quickFind: QuickFind,
+  deskMenu: DeskMenu,
+};
+
 export const menuTitles: Record<MenuKey, string> = {
   appList: 'App list',
   appWall: 'App wall',

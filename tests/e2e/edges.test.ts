@@ -433,4 +433,44 @@ withApp('edges', ({ server, open }) => {
     const edge = await handle(page, 'dock').boundingBox();
     expect((clock?.y ?? 0) + (clock?.height ?? 0)).to.be.below(edge?.y ?? 0);
   });
+
+  it('take an application that is dragged from the column, shown where it would stand, and not one let go elsewhere', async () => {
+    const id = await withEdges('Dragged on', [dock(starters(4))]);
+    const page = await open(`/desk/${id}`);
+    await chooseEdge(page, 'dock');
+    const card = page.locator('[data-application="terminal"]');
+    await card.scrollIntoViewIfNeeded();
+    const from = await centreOf(card);
+    const [second, third] = await Promise.all([
+      centreOf(handle(page, 'item-1')),
+      centreOf(handle(page, 'item-2')),
+    ]);
+    const between = { x: (second.x + third.x) / 2, y: second.y };
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 40, from.y - 20, { steps: 3 });
+    await page.mouse.move(between.x, between.y, { steps: 8 });
+    // It is there before it is let go; away from the dock it is not.
+    await page.locator('[data-edge="dock"] [data-item]').nth(4).waitFor();
+    await page.mouse.move(between.x, between.y - 220, { steps: 4 });
+    await page.locator('[data-edge="dock"] [data-item]').nth(4).waitFor({ state: 'detached' });
+    await page.mouse.move(between.x, between.y, { steps: 4 });
+    await page.locator('[data-edge="dock"] [data-item]').nth(4).waitFor();
+    await page.mouse.up();
+    await untilKept(page);
+    const items = async () =>
+      (await stored(server, id)).desk.edges[0]?.items.map(({ options }) => options['application']);
+    expect((await items())?.[2]).to.equal('terminal');
+    await page.getByRole('button', { name: 'Undo: Add Terminal' }).click();
+    await untilKept(page);
+    expect(await items()).to.have.length(4);
+    await take(page, card, { x: 300, y: -200 });
+    await page.mouse.up();
+    await untilKept(page, { isNew: false });
+    expect(await items()).to.have.length(4);
+    // A press puts it at the end.
+    await card.click();
+    await untilKept(page);
+    expect((await items())?.at(-1)).to.equal('terminal');
+  });
 });

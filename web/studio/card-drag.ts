@@ -1,17 +1,22 @@
+import { nanoid } from 'nanoid';
 import { create } from 'zustand';
+import { createItem } from '../../core/desk/defaults.ts';
+import { named } from '../../core/desk/edits/edit.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
 import type { WidgetType } from '../../core/widgets/list.ts';
 import type { Point } from '../../core/values/geometry.ts';
-import { currentScreen } from '../stores/screen.ts';
+import { presentDesk, useDesk } from '../session/desk.ts';
+import { useScene } from '../session/scene.ts';
 import { useView } from '../stores/view.ts';
+import { slotAt } from './stage/slot.ts';
 import { addWidget } from './acts.ts';
 
 /** A press that goes farther than this is a drag, px. */
 const THRESHOLD = 6;
 
-export interface Card {
-  widget: WidgetType;
-  face: string;
-}
+/** A face of a widget, or an application. */
+export type Card =
+  { by: 'face'; widget: WidgetType; face: string } | { by: 'application'; application: string };
 
 /** The card that hangs from the pointer, and where on the page: the one on the column may go meanwhile. */
 export const useCardInHand = create<{ held: (Card & { at: Point }) | null }>(() => ({ held: null }));
@@ -21,8 +26,10 @@ export function takeCard(card: Card, down: { pointerId: number; clientX: number;
   const stopping = new AbortController();
   const { signal } = stopping;
   const isHeld = () => useCardInHand.getState().held !== null;
+  const item = nanoid(8);
   function letGo(): void {
     stopping.abort();
+    useDesk.getState().dropGesture();
     useCardInHand.setState({ held: null });
     useView.setState({ target: null });
   }
@@ -32,15 +39,20 @@ export function takeCard(card: Card, down: { pointerId: number; clientX: number;
     if (!isHeld() && far < THRESHOLD) return;
     const at = { x: clientX, y: clientY };
     useCardInHand.setState({ held: { ...card, at } });
-    useView.setState({ target: frameUnder(at)?.id ?? null });
+    const frame = frameUnder(at);
+    useView.setState({ target: frame?.id ?? null });
+    if (card.by === 'application') showOnEdge(frame, card.application, item, at);
   }
   function onUp({ pointerId, clientX, clientY }: PointerEvent): void {
     if (pointerId !== down.pointerId) return;
-    const frame = isHeld() ? frameUnder({ x: clientX, y: clientY }) : null;
+    const at = { x: clientX, y: clientY };
+    const frame = isHeld() ? frameUnder(at) : null;
     // What is let go over its own card was not meant to be added by a press.
     if (isHeld()) swallowClick();
+    // Where it is shown among the items it stays.
+    useDesk.getState().endGesture();
     letGo();
-    if (frame) dropOn(frame, card, { x: clientX, y: clientY });
+    if (frame && card.by === 'face') dropOn(frame, card, at);
   }
   function onKeyDown(event: KeyboardEvent): void {
     if (event.key !== 'Escape' || !isHeld()) return;
@@ -82,8 +94,27 @@ function frameUnder({ x, y }: Point): Frame | null {
 }
 
 /** A widget stands where its card was let go: about the pointer. */
-function dropOn({ id, box }: Frame, { widget, face }: Card, { x, y }: Point): void {
-  useView.getState().showScreen(id);
-  const scale = box.width / (currentScreen()?.rect.width ?? box.width);
-  addWidget(widget, face, { x: (x - box.left) / scale, y: (y - box.top) / scale });
+function dropOn(frame: Frame, { widget, face }: Card & { by: 'face' }, page: Point): void {
+  useView.getState().showScreen(frame.id);
+  addWidget(widget, face, placeIn(frame, page).at);
+}
+
+/** A point of the page as one of a screen, and how large that is drawn. */
+function placeIn({ id, box }: Frame, { x, y }: Point) {
+  const screen = useScene.getState().scene?.screens.find((one) => one.id === id);
+  const scale = box.width / (screen?.rect.width ?? box.width);
+  return { screen, scale, at: { x: (x - box.left) / scale, y: (y - box.top) / scale } };
+}
+
+/** An application stands among the items of the edge that it is over, as it would if it were let go; off all, nowhere. */
+function showOnEdge(frame: Frame | null, application: string, item: string, page: Point): void {
+  const place = frame && placeIn(frame, page);
+  const slot = place && slotAt(place.screen, place.at, place.scale, item);
+  if (!slot) {
+    useDesk.getState().dropGesture();
+    return;
+  }
+  const added = createItem(item, 'application', { application });
+  const name = presentDesk()?.applications.find(({ id }) => id === application)?.Name ?? 'an application';
+  useDesk.getState().turn(named(`Add ${name}`, edits.addItem(slot.edge, added, slot.index)));
 }

@@ -11,6 +11,7 @@ import { chapters } from './chapters/list.ts';
 import type { Command } from './command.ts';
 import { liveAddress } from '../stores/live-address.ts';
 import { walkRegions } from './regions.ts';
+import { knowTaken } from './shortcuts.ts';
 import { selectionCommands } from './selection-commands.ts';
 
 /** By how much one press comes nearer. */
@@ -177,6 +178,7 @@ export const commands: readonly Command[] = [
     run: () => useTheme.getState().setTheme(theme),
   })),
 ];
+knowTaken(commands);
 
 export const commandsById: ReadonlyMap<string, Command> = new Map(
   commands.map((command) => [command.id, command]),

@@ -1,5 +1,11 @@
 import { Shortcut } from '../../core/menus/schema.ts';
-import { commands } from './commands.ts';
+
+/** What is done by keys in the studio: commands.ts says so, which knows all chapters and their forms. */
+let taken: readonly { title: string; keys?: readonly string[] }[] = [];
+
+export function knowTaken(commands: typeof taken): void {
+  taken = commands;
+}
 
 /** The keys of a press as a shortcut is written; null where they are none, or ones that text fields need. */
 export function keysOf({
@@ -31,7 +37,7 @@ function isForText(keys: string): boolean {
 
 /** Says that keys do something in the studio already; null where they are free. */
 export function takenSentence(keys: string): string | null {
-  const command = commands.find((one) => one.keys?.includes(keys));
+  const command = taken.find((one) => one.keys?.includes(keys));
   return keys !== '' && command
     ? `Not taken: ${keys} is “${command.title}” while the desk is tried. Choose other keys.`
     : null;

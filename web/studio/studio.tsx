@@ -3,7 +3,9 @@ import { useLocation, useNavigate, useParams } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import { fetchLater, later } from '../later.ts';
 import { useConditions } from '../session/conditions.ts';
+import { ApplicationIcon, IconSet } from '../render/icons.tsx';
 import { useDesk } from '../session/desk.ts';
+import { useScene } from '../session/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { resetStage } from '../stores/stage.ts';
 import { useView } from '../stores/view.ts';
@@ -94,7 +96,27 @@ function CardOverlay() {
   return (
     held && (
       <div className="pointer-events-none fixed z-50" style={{ left: held.at.x, top: held.at.y }}>
-        <DraggedCard type={held.widget} face={held.face} />
+        {held.by === 'face' ? (
+          <DraggedCard type={held.widget} face={held.face} />
+        ) : (
+          <ApplicationInHand application={held.application} />
+        )}
+      </div>
+    )
+  );
+}
+
+/** The icon of an application that hangs from the pointer. */
+function ApplicationInHand({ application }: { application: string }) {
+  const found = useDesk((state) => state.history?.present.applications.find(({ id }) => id === application));
+  const icons = useScene((state) => state.scene?.icons);
+  return (
+    found &&
+    icons && (
+      <div className="-translate-1/2 rounded-lg bg-pit/80 p-2 text-chalk outline-2 outline-brass outline">
+        <IconSet.Provider value={icons}>
+          <ApplicationIcon application={application} name={found.Icon} size={28} />
+        </IconSet.Provider>
       </div>
     )
   );

@@ -47,7 +47,7 @@ export function solveAppWall(open: OpenMenu, { rect: screen }: { rect: Rect }, s
   const menu = desk.menus.appWall;
   const surface = { ...surfaceOf(menu.finish ?? veil, palette), radius: 0 };
   const around = Math.round(clamp(Math.min(screen.width, screen.height) * 0.08, 16, 120));
-  const hasHead = menu.search || open.folder != null;
+  const hasHead = menu.search || (open.folder ?? null) !== null;
   const head: Rect = { x: around, y: around, width: screen.width - 2 * around, height: HEAD };
   const top = hasHead ? around + HEAD + LINE + BETWEEN : around;
   const view: Rect = {

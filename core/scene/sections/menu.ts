@@ -43,7 +43,7 @@ export const menu = defineSceneSection({
 function textsOf(open: SceneMenu) {
   const { rect, view, search, title, none } = open;
   const inView = { x: rect.x + view.x, y: rect.y + view.y };
-  const fixed = [search?.hint, title, none].filter((run) => run != null);
+  const fixed = [search?.hint, title, none].filter((run) => run !== null && run !== undefined);
   return [
     ...placedTexts(null, fixed, rect),
     ...placedTexts(null, open.heads, inView),

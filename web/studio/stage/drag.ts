@@ -21,6 +21,7 @@ import { groundOf, useScene } from '../../session/scene.ts';
 import { useStage } from '../../stores/stage.ts';
 import { useView } from '../../stores/view.ts';
 import { MARGIN } from '../../../core/arrange/free-spot.ts';
+import { slotAt } from './slot.ts';
 import { movableRects, nameOfParts, nearestSide, removeParts } from '../acts.ts';
 
 /** How near a line must be to catch, px of the stage. */
@@ -213,9 +214,6 @@ export function dragSpan(id: string, what: 'start' | 'end' | 'inner'): Drag | nu
   };
 }
 
-/** How far off every edge an item is before it is taken off, px of the stage. */
-const OFF_REACH = 44;
-
 /** Moves an item along its edge, onto another one, or off: it goes where the pointer is. */
 export function dragItem(itemId: string): Drag | null {
   const from = presentDesk()?.edges.find(({ items }) => items.some(({ id }) => id === itemId));
@@ -225,22 +223,11 @@ export function dragItem(itemId: string): Drag | null {
   let isOff = false;
   return {
     turn({ at, scale }) {
-      const edge = currentScreen()?.edges.find(({ id, rect }) => {
-        const reach = OFF_REACH / scale;
-        const { x, y, width, height } = rect;
-        const isOn =
-          at.x > x - reach && at.x < x + width + reach && at.y > y - reach && at.y < y + height + reach;
-        return isOn && !edgeOf(id)?.locked;
-      });
-      isOff = !edge;
-      useView.getState().setHints({ off: edge ? null : { at, title } });
-      if (!edge) return;
-      const [axis, length] = isHorizontal(edge.side) ? (['x', 'width'] as const) : (['y', 'height'] as const);
-      const others = edge.items.filter(({ id }) => id !== itemId);
-      const next = others.find(({ rect }) => rect[axis] + rect[length] / 2 >= at[axis]);
-      const items = edgeOf(edge.id)?.items.filter(({ id }) => id !== itemId) ?? [];
-      const index = next ? items.findIndex(({ id }) => id === next.id) : items.length;
-      useDesk.getState().turn(edits.moveItem(itemId, edge.id, index));
+      const slot = slotAt(currentScreen(), at, scale, itemId);
+      isOff = !slot;
+      useView.getState().setHints({ off: slot ? null : { at, title } });
+      if (!slot) return;
+      useDesk.getState().turn(edits.moveItem(itemId, slot.edge, slot.index));
     },
     end() {
       clearHints();

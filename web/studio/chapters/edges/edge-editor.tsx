@@ -15,6 +15,7 @@ import { Fold } from '../../../ui/fold.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
 import { strips } from '../../../../core/desk/strips.ts';
+import { ApplicationGrid } from './application-grid.tsx';
 import { StripCards } from './strip-card.tsx';
 import { addItem, becomeStrip, removeParts, titleOfItem, toggleFlag } from '../../acts.ts';
 import { Fields } from '../../form/form.tsx';
@@ -69,6 +70,9 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
             A spring has room to stretch only when the edge fills its side.
           </p>
         )}
+      </Section>
+      <Section title="Applications" note="press, or drag onto an edge">
+        <ApplicationGrid edge={edge} />
       </Section>
       <Section title="Place">
         <Fields

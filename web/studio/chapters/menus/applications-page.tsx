@@ -57,7 +57,7 @@ export function ApplicationsPage({ desk }: { desk: Desk }) {
           rows={applications.map((application) => ({
             id: application.id,
             title: application.Name,
-            content: <ApplicationMark application={application} />,
+            content: <ApplicationMark application={application} canDrag />,
             onPress: () => useView.getState().goToChapter('menus', 'applications', application.id),
             onRemove: () =>
               void editAndSay(

@@ -1,25 +1,9 @@
 import { SquareMenu } from 'lucide-react';
-import type { z } from 'zod';
-import {
-  AppList,
-  AppWall,
-  DeskMenu,
-  QuickFind,
-  menuTitles,
-  type MenuKey,
-} from '../../../../core/menus/schema.ts';
+import { menuSchemas, menuTitles } from '../../../../core/menus/schema.ts';
 import { later } from '../../../later.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { useView } from '../../../stores/view.ts';
 import type { Chapter } from '../chapter.ts';
-
-/** The schema of each menu. */
-export const menuSchemas: Record<MenuKey, z.ZodObject> = {
-  appList: AppList,
-  appWall: AppWall,
-  quickFind: QuickFind,
-  deskMenu: DeskMenu,
-};
 
 export const menus: Chapter = {
   id: 'menus',

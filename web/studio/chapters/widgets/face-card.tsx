@@ -34,7 +34,7 @@ interface FaceCardProps {
 export function FaceCard({ type, face, options, isChosen, canDrag = false, onPress }: FaceCardProps) {
   const title = widgetKindOf(type).faces.find(({ id }) => id === face)?.title ?? face;
   const isDragging = useCardInHand(
-    ({ held }) => canDrag && held !== null && held.widget === type && held.face === face,
+    ({ held }) => canDrag && held?.by === 'face' && held.widget === type && held.face === face,
   );
   return (
     <button
@@ -44,7 +44,7 @@ export function FaceCard({ type, face, options, isChosen, canDrag = false, onPre
       data-card={`${type}-${face}`}
       onClick={onPress}
       onPointerDown={({ button, nativeEvent }) => {
-        if (canDrag && button === 0) takeCard({ widget: type, face }, nativeEvent);
+        if (canDrag && button === 0) takeCard({ by: 'face', widget: type, face }, nativeEvent);
       }}
       className={clsx(
         'relative aspect-[129/84] w-full touch-none overflow-hidden rounded-lg bg-pit text-left hover:outline hover:outline-brass/70',
