@@ -3,16 +3,35 @@ import { strToU8, zipSync, type Zippable } from 'fflate';
 import fc from 'fast-check';
 import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { problemText } from '../desk/problem.ts';
-import { createBackdrop, createPicture } from '../desk/defaults.ts';
+import {
+  createApplication,
+  createBackdrop,
+  createItem,
+  createPanel,
+  createPicture,
+} from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import { digestOf } from '../../tests/support/digest.ts';
-import { BUNDLE_LIMITS, readBundle, writeBundle } from './bundle.ts';
+import { BUNDLE_LIMITS, picturesOf, readBundle, writeBundle } from './bundle.ts';
 import { DESK_LIMITS } from '../desk/limits.ts';
 
 const picture = strToU8('pretend this is a picture');
 const withPicture = (): Desk => ({
   ...dawnCount(),
   backdrops: [createBackdrop('backdrop', createPicture(digestOf(picture), 'hide.png'))],
+});
+
+describe('what a desk brings along', () => {
+  it('are pictures of backdrops, icons of applications and pictures on edges, each once', () => {
+    const [one, two] = [digestOf(strToU8('one')), digestOf(strToU8('two'))];
+    const mark = (id: string, own: string) => createItem(id, 'picture', { picture: own });
+    const desk: Desk = {
+      ...withPicture(),
+      edges: [createPanel('panel', 'main', 'top', [mark('a', `own:${one}`), mark('b', 'folder')])],
+      applications: [createApplication('ledger', 'Ledger', { Icon: `own:${two}` })],
+    };
+    expect(picturesOf(desk).sort()).to.deep.equal([digestOf(picture), one, two].sort());
+  });
 });
 
 function problemOf(bytes: Uint8Array): string {

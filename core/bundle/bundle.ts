@@ -52,15 +52,15 @@ export interface Bundle {
 /** The SHA-256 of some bytes in hex; every platform has one of its own. */
 export type DigestOf = (bytes: Uint8Array) => string;
 
-/** Ids of the pictures that a desk uses: backdrops, and icons of one's own. */
+/** Ids of the pictures that a desk uses: backdrops, icons of one's own, and pictures on edges. */
 export function picturesOf(desk: Desk): string[] {
   const backdrops = desk.backdrops
     .flatMap(sourcesOf)
     .flatMap((source) => (source.kind === 'picture' ? [source.picture] : []));
-  const icons = desk.applications
-    .map(({ Icon }) => Icon)
-    .filter(isOwn)
-    .map(fileOf);
+  const onItems = desk.edges
+    .flatMap(({ items }) => items)
+    .flatMap(({ type, options }) => (type === 'picture' ? [String(options['picture'])] : []));
+  const icons = [...desk.applications.map(({ Icon }) => Icon), ...onItems].filter(isOwn).map(fileOf);
   return [...new Set([...backdrops, ...icons])];
 }
 

@@ -175,6 +175,10 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     edits.setApplication(choose.of(orGone(desk.applications)), {
       Icon: choose.of(['folder', 'x-none']),
     }),
+  setItems: (desk, choose) =>
+    edits.setItems([choose.of([...itemIds(desk), 'gone']), choose.of([...itemIds(desk), 'gone'])], {
+      seen: choose.upTo(9),
+    }),
   setMenu: (_, choose) =>
     choose.of([
       edits.setMenu('appList', { columns: 1 + choose.upTo(7), groups: choose.of(['categories', 'none']) }),
@@ -410,7 +414,7 @@ describe('any edits, one after another', () => {
           if (edit(history, name, ways[name](desk, choices(picks, 0)).apply) !== history) idle.delete(name);
         }
       }),
-      { numRuns: 300, seed: 7 },
+      { numRuns: 500, seed: 7 },
     );
     expect([...idle]).to.deep.equal([]);
   });

@@ -9,6 +9,7 @@ import { gap } from './gap/gap.ts';
 import { half } from './half/half.ts';
 import { label } from './label/label.ts';
 import { daylight } from './daylight/daylight.ts';
+import { picture } from './picture/picture.ts';
 import { quickFind } from './quick-find/quick-find.ts';
 import { reading } from './reading/reading.ts';
 import { session } from './session/session.ts';
@@ -31,6 +32,7 @@ export const itemKinds = [
   half,
   session,
   label,
+  picture,
   gap,
   spring,
   divider,

@@ -17,6 +17,7 @@ export type ControlName =
   | 'shortcut'
   | 'family'
   | 'picture'
+  | 'own-picture'
   | 'turn'
   | 'side'
   | 'point'

@@ -12,8 +12,16 @@ const names = (page: Page) => page.locator('[data-desk] h2').allInnerTexts();
 withApp('the shelf', ({ server, open }) => {
   it('shows the desks as live miniatures and opens one', async () => {
     const page = await open('/');
-    await page.locator('[data-desk]').nth(3).waitFor();
-    expect(await names(page)).to.deep.equal(['Dawn count', 'Sound room', 'Night watch', 'Bare desk']);
+    await page.locator('[data-desk]').nth(6).waitFor();
+    expect(await names(page)).to.deep.equal([
+      'Dawn count',
+      'Sound room',
+      'Night watch',
+      'Ringing day',
+      'Tide table',
+      'Two hides',
+      'Bare desk',
+    ]);
     await page.locator('[data-desk="night-watch"] [data-screen]').nth(1).waitFor();
     await page.getByRole('link', { name: 'Open Sound room' }).click();
     await page.locator('[data-stage] [data-widget="clock"]').waitFor();

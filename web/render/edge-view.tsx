@@ -9,6 +9,7 @@ import { AppListItem, AppWallItem, QuickFindItem } from './items/menu-buttons.ts
 import { ApplicationItem } from './items/application/application.tsx';
 import { DaylightItem } from './items/daylight/daylight.tsx';
 import { HalfItem } from './items/half/half.tsx';
+import { PictureItem } from './items/picture/picture.tsx';
 import { ReadingItem } from './items/reading/reading.tsx';
 import { SessionItem } from './items/session/session.tsx';
 import { WithPresses } from './item-presses.tsx';
@@ -40,6 +41,7 @@ const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
   half: HalfItem,
   session: SessionItem,
   label: null,
+  picture: PictureItem,
 };
 
 export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {

@@ -1,6 +1,7 @@
 import '../../tests/support/page.ts';
 import { expect } from 'chai';
 import type { Desk } from '../../core/desk/desk.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
 import { isInside, overlaps, type Rect } from '../../core/values/geometry.ts';
 import { DAWN, dawnCount, emptyDesk } from '../../tests/support/desks.ts';
 import { useConditions } from '../session/conditions.ts';
@@ -24,6 +25,9 @@ import {
   selectAllWidgets,
   selectedParts,
   toggleFlag,
+  dressAlike,
+  dressEdge,
+  dressItems,
 } from './acts.ts';
 
 async function open(desk: Desk): Promise<void> {
@@ -231,6 +235,37 @@ describe('changing what is selected', () => {
     expect(desk().widgets.at(-1)?.id).to.equal('clock');
     selectAllWidgets();
     expect(useView.getState().selection).to.have.length(4);
+  });
+
+  it('dresses all items of an edge alike, those of a kind in the same options, and an edge as another', () => {
+    const edge = (id: string) => desk().edges.find((one) => one.id === id);
+    const [panel, dock] = [edge('panel'), edge('dock')];
+    const first = dock?.items[0];
+    if (!panel || !dock || !first) throw new Error('no edges');
+    useDesk.getState().edit(edits.setItemFrame(first.id, { iconSize: 50, before: 9, keeps: 5 }));
+    useDesk.getState().edit(edits.setItem(dock.id, first.id, { label: true }));
+    const dressed = edge('dock')?.items[0];
+    if (!dressed) throw new Error('gone');
+    dressItems(dressed, dock.items);
+    expect(
+      edge('dock')?.items.every(
+        ({ iconSize, before, keeps }) => iconSize === 50 && before === 9 && keeps === 5,
+      ),
+    ).to.equal(true);
+    dressAlike(dressed, dock.items);
+    expect(edge('dock')?.items.map(({ options }) => options['label'])).to.deep.equal(
+      dock.items.map(() => true),
+    );
+    expect(edge('dock')?.items.map(({ options }) => options['application'])).to.deep.equal(
+      dock.items.map(({ options }) => options['application']),
+    );
+    dressEdge('panel', edge('dock') ?? dock);
+    expect(edge('panel')).to.deep.include({
+      thickness: dock.thickness,
+      finish: dock.finish,
+      side: panel.side,
+    });
+    expect(edge('panel')?.items).to.equal(panel.items);
   });
 
   it('leaves step by step: a menu, Try, the item, the edge', () => {

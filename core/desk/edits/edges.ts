@@ -39,6 +39,14 @@ export const edgeEdits = {
       if (item) Object.assign(item.options, options);
     }),
 
+  /** Options of several items. */
+  setItems: (ids: readonly string[], options: Record<string, unknown>) =>
+    editOf('Items', (desk) => {
+      for (const { items } of desk.edges)
+        for (const item of items)
+          if (ids.includes(item.id)) Object.assign(item.options, structuredClone(options));
+    }),
+
   setItemFrame: (id: string, change: Partial<Omit<ItemFrame, 'id'>>) => setItemFrames([id], change),
 
   setItemFrames,

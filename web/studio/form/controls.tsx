@@ -19,6 +19,9 @@ import { lookUp } from '../../../core/values/look-up.ts';
 import { IconButton } from '../../ui/buttons.tsx';
 import { FileButton } from '../../ui/file-button.tsx';
 import { PICTURE_TYPES, takePicture } from '../pictures.ts';
+import { iconNames } from '../../../core/icons/names.ts';
+import { isOwn } from '../../../core/values/family.ts';
+import { takeOwnIcon } from '../own-icon.ts';
 import { keysOf, takenSentence } from '../shortcuts.ts';
 import { HangingControl, PointControl } from './place-controls.tsx';
 import { useConditions } from '../../session/conditions.ts';
@@ -252,6 +255,30 @@ const PictureControl: FC<ControlProps> = (props) => (
   </div>
 );
 
+/** A mark of the desk's set, or a small picture of one's own. */
+const OwnPictureControl: FC<ControlProps> = (props) => (
+  <div className="grid w-full gap-1">
+    <SelectField
+      label={props.label}
+      value={isOwn(String(props.value)) ? '' : String(props.value)}
+      placeholder={isOwn(String(props.value)) ? 'One of yours' : 'Choose a mark'}
+      choices={(isOpen) =>
+        iconNames
+          .filter((name) => isOpen || name === props.value)
+          .map((name) => ({ value: name as string, label: name.replaceAll('-', ' ') }))
+      }
+      onChange={taking(props)}
+    />
+    <FileButton
+      label={`${props.label} file`}
+      accept="image/svg+xml,image/png"
+      onFile={(file) => void takeOwnIcon(file, 'The item', taking(props))}
+    >
+      <FolderOpen size={15} /> SVG or PNG of yours…
+    </FileButton>
+  </div>
+);
+
 /** Keys: pressed in the field, or written. */
 const ShortcutControl: FC<ControlProps> = (props) => {
   const check = (text: string) => sentenceFor(props.shape, text) ?? takenSentence(text);
@@ -353,6 +380,7 @@ export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> 
   times: TimesControl,
   duration: DurationControl,
   picture: PictureControl,
+  'own-picture': OwnPictureControl,
   turn: TurnControl,
   point: PointControl,
   hanging: HangingControl,

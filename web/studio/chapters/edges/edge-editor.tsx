@@ -10,6 +10,7 @@ import { useDesk } from '../../../session/desk.ts';
 import { peekAt } from '../../../stores/stage.ts';
 import { currentScreen, useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
+import { SelectField } from '../../../ui/choice.tsx';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Fold } from '../../../ui/fold.tsx';
 import { Section } from '../../../ui/section.tsx';
@@ -17,7 +18,15 @@ import { menuItem, menuPanel } from '../../../ui/menu.ts';
 import { strips } from '../../../../core/desk/strips.ts';
 import { ApplicationGrid } from './application-grid.tsx';
 import { StripCards } from './strip-card.tsx';
-import { addItem, becomeStrip, removeParts, titleOfItem, toggleFlag } from '../../acts.ts';
+import {
+  addItem,
+  becomeStrip,
+  dressEdge,
+  nameOfPart,
+  removeParts,
+  titleOfItem,
+  toggleFlag,
+} from '../../acts.ts';
 import { Fields } from '../../form/form.tsx';
 import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
@@ -86,8 +95,30 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
           onEnd={endGesture}
         />
       </Section>
+      <Dress edge={edge} />
       <FinishSection ids={[edge.id]} owns={[edge.finish]} />
     </>
+  );
+}
+
+/** The look of another edge, whichever screen that is on. */
+function Dress({ edge }: { edge: Edge }) {
+  const edges = useDesk((state) => state.history?.present.edges) ?? [];
+  const others = edges.filter(({ id }) => id !== edge.id);
+  if (others.length === 0) return null;
+  return (
+    <Section title="Dressed as" note="sizes, room and finish">
+      <SelectField
+        label="Dress as another edge"
+        value=""
+        placeholder="Take the look of another edge"
+        choices={others.map((other) => ({ value: other.id, label: nameOfPart(other).replace(/^the /, '') }))}
+        onChange={(id) => {
+          const other = others.find((one) => one.id === id);
+          if (other) dressEdge(edge.id, other);
+        }}
+      />
+    </Section>
   );
 }
 

@@ -7,12 +7,12 @@ import { stretchOf } from '../../../../core/arrange/edges.ts';
 import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
 import { itemKindOf, itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { IconButton } from '../../../ui/buttons.tsx';
+import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { signIds } from '../../../../core/items/tray/tray.ts';
 import type { Values } from '../../form/controls.tsx';
 import { Fields } from '../../form/form.tsx';
-import { duplicateSelection, removeSelection, swapItem } from '../../acts.ts';
+import { dressAlike, dressItems, duplicateSelection, removeSelection, swapItem } from '../../acts.ts';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
 
 /** Takes the icon's size to all between the springs around it. */
@@ -31,6 +31,22 @@ function Stretch({ item, edge }: { item: Item; edge: Edge }) {
     >
       icon size for all {ids.length} between the springs
     </button>
+  );
+}
+
+/** Gives what this item has to all others of its edge: their room, and the options that their kinds share with it. */
+function OnAll({ item, edge }: { item: Item; edge: Edge }) {
+  const same = edge.items.filter(({ id, type }) => id !== item.id && type === item.type);
+  if (edge.items.length < 2) return null;
+  return (
+    <div className="mt-2 flex flex-wrap gap-1.5">
+      <Button onClick={() => dressItems(item, edge.items)}>This room for all on the edge</Button>
+      {same.length > 0 && (
+        <Button onClick={() => dressAlike(item, same)}>
+          These options for all {same.length + 1} of its kind
+        </Button>
+      )}
+    </div>
   );
 }
 
@@ -97,6 +113,7 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
           onEnd={endGesture}
         />
       </Section>
+      <OnAll item={item} edge={edge} />
       <Section title="Options">
         <Fields
           schema={kind.options}

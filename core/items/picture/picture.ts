@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { defineItem } from '../../kinds/kind.ts';
+import { field } from '../../values/field.ts';
+import { layIcon } from '../text.ts';
+
+/** What stands where no picture was chosen yet. */
+const NONE = 'image-x-generic';
+
+export const picture = defineItem({
+  type: 'picture',
+  title: 'Picture',
+  summary: 'A mark or a small picture of yours',
+  options: z.looseObject({
+    picture: field(
+      z
+        .string()
+        .max(120)
+        .default('')
+        .meta({ description: 'freedesktop icon name, or a picture of one’s own as own: and its SHA-256' }),
+      { label: 'Picture', control: 'own-picture' },
+    ),
+  }),
+  view: ({ picture: name }) => ({ name: name || NONE }),
+  layout: (_, context) => layIcon(null, context),
+});
