@@ -75,7 +75,7 @@ export function ringingDay(): Desk {
         face: 'serif',
         place: at('top-left', 120, 110),
         deskFinish: finish,
-        options: { date: "'ringing since' HH:mm" },
+        options: { date: "'ringing day,' d MMMM" },
       }),
       createWidget({
         id: 'machine',

@@ -80,16 +80,6 @@ const shots: Shot[] = [
     },
   },
   {
-    name: 'studio-dropper',
-    path: '/desk/dawn-count',
-    async prepare(page) {
-      await chapter(page, 'Palette');
-      await page.getByRole('button', { name: 'pick from the stage' }).click();
-      await page.locator('[data-picked^="#"]').waitFor();
-      await page.locator('[data-dropper]').hover({ position: { x: 590, y: 330 } });
-    },
-  },
-  {
     name: 'studio-screens',
     path: '/desk/night-watch',
     prepare: (page) => page.getByRole('button', { name: 'All screens side by side' }).click(),
@@ -139,22 +129,32 @@ const shots: Shot[] = [
     },
   },
   {
-    name: 'studio-icons',
-    path: '/desk/sound-room',
-    async prepare(page) {
-      await chapter(page, 'Look');
-      await page.getByRole('button', { name: /^Icons/ }).click();
-      // Each set's samples come with the set.
-      await page.getByRole('group', { name: 'Icon set' }).locator('svg').nth(14).waitFor();
-    },
-  },
-  {
     name: 'studio-near-linen',
     path: '/desk/dawn-count',
     theme: 'light',
     async prepare(page) {
       await handle(page, 'clock').click();
       await page.keyboard.press('z');
+    },
+  },
+  {
+    name: 'studio-menus',
+    path: '/desk/ringing-day',
+    async prepare(page) {
+      await chapter(page, 'Menus');
+      await page.locator('[data-menu-card="appWall"]').click();
+      await page.locator('[data-stage] [data-menu="appWall"]').waitFor();
+    },
+  },
+  {
+    name: 'live-quick-find',
+    path: '/live/tide-table',
+    async prepare(page) {
+      await page.locator('[data-bare]').waitFor();
+      await page.keyboard.press('Control+Space');
+      await page.keyboard.type('12 ft in m');
+      await page.locator('[data-menu]').getByRole('option', { name: '3.6576 m' }).waitFor();
+      await page.locator('nav[data-shown="false"]').waitFor({ state: 'attached' });
     },
   },
   {

@@ -10,7 +10,7 @@ import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
 /** Px: the head above the line, the line, by how much it is longer than what hangs, and around the entries. */
 const HEAD = 58;
 const LINE = 2;
-const OVER = 12;
+const OVER = 8;
 export const AROUND = 8;
 const INSIDE = 16;
 const HEAD_SIZE = 26;
