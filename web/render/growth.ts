@@ -5,6 +5,8 @@ import { isHorizontal } from '../../core/values/geometry.ts';
 
 /** How long growth takes to come and to go, ms. */
 const FADE_MS = 140;
+/** How long nothing grows before the dock is drawn as one with the screen again, ms. */
+const REST_MS = 160;
 
 /** Toward which side an icon grows from: the one that the dock is at. */
 const origins = { top: '50% 0', bottom: '50% 100%', left: '0 50%', right: '100% 50%' } as const;
@@ -43,6 +45,7 @@ function watchGrowth(
   let wanted = 0;
   let before = 0;
   let frame = 0;
+  let rest: ReturnType<typeof setTimeout> | undefined;
 
   function draw(now: number): void {
     const step = matchMedia('(prefers-reduced-motion: reduce)').matches ? 1 : (now - before) / FADE_MS;
@@ -58,9 +61,12 @@ function watchGrowth(
       }
     }
     frame = share === wanted ? 0 : requestAnimationFrame(draw);
+    clearTimeout(rest);
+    rest = setTimeout(() => delete element.dataset['growing'], REST_MS);
   }
   function ask(): void {
     if (frame !== 0) return;
+    element.dataset['growing'] = '';
     before = performance.now();
     frame = requestAnimationFrame(draw);
   }
@@ -92,6 +98,8 @@ function watchGrowth(
   return () => {
     stopping.abort();
     cancelAnimationFrame(frame);
+    clearTimeout(rest);
+    delete element.dataset['growing'];
     for (const { box: own } of parts) {
       if (own) own.style.translate = '';
       const inner = own?.querySelector<HTMLElement>('[data-grows]');
