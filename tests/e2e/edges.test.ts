@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
 import type { Page } from 'playwright-core';
 import { createDock, createItem, createPanel } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
@@ -14,7 +15,7 @@ import {
   withApp,
   chooseEdge,
 } from '../support/app.ts';
-import { clockAt, closedMenus, emptyDesk, fromCorner } from '../support/desks.ts';
+import { DAWN, clockAt, closedMenus, emptyDesk, fromCorner } from '../support/desks.ts';
 
 withApp('edges', ({ server, open }) => {
   it('move to another side by dragging, and the free area with them', async () => {
@@ -337,6 +338,28 @@ withApp('edges', ({ server, open }) => {
     await edge.getByRole('button').first().focus();
     await page.keyboard.press('Tab');
     await page.locator('[data-edge="dock"]:not([data-away])').waitFor();
+  });
+
+  it('slip in and out on the ledge as a rehearsed day has it, wherever the pointer is', async () => {
+    const id = await withEdges('Rehearsed', [
+      dock(starters(3), { shows: { by: 'slips', in: 100, out: 300 } }),
+    ]);
+    const { seed } = emptyDesk();
+    const moments = Array.from({ length: 60 }, (_, minute) => DAWN + minute * 60_000);
+    const isThere = (moment: number) => isThereInRehearsal(seed, 'dock', moment, { in: 100, out: 300 });
+    expect(moments.some(isThere) && !moments.every(isThere)).to.equal(true);
+    const page = await open(`/desk/${id}`, new Date(DAWN));
+    await page.getByRole('button', { name: 'Try', exact: true }).click();
+    await page.locator('[data-edge="dock"][data-away]').waitFor({ state: 'attached' });
+    // The ledge's thumb goes on by minutes.
+    const thumb = page.locator('[data-ledge]').getByRole('slider').first();
+    await thumb.focus();
+    for (let press = 0; press < 40; press++) {
+      await page.keyboard.press('ArrowRight');
+      const moment = Number(await page.locator('[data-moment]').getAttribute('data-moment'));
+      const state = isThere(moment) ? '[data-edge="dock"]:not([data-away])' : '[data-edge="dock"][data-away]';
+      await page.locator(state).waitFor({ state: 'attached' });
+    }
   });
 
   it('let icons of a dock grow under the pointer, neighbours making room', async () => {

@@ -1,4 +1,5 @@
 import { asked, away, changesAt, presenceAt, turned, type Presence } from '../../core/presence/presence.ts';
+import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
 import type { SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
 import { isHorizontal, type Point, type Rect } from '../../core/values/geometry.ts';
@@ -17,6 +18,12 @@ type Slipping = Edge & { shows: { by: 'slips'; in: number; out: number } };
 
 function slippingEdges(): Slipping[] {
   return (presentDesk()?.edges ?? []).filter((edge): edge is Slipping => edge.shows.by === 'slips');
+}
+
+/** While the ledge holds or plays another moment, somebody made up comes and goes in its time. */
+function isRehearsed({ id, shows }: Slipping): boolean {
+  const { isNow, moment } = useConditions.getState();
+  return !isNow && isThereInRehearsal(presentDesk()?.seed ?? 0, id, moment, { in: shows.in, out: shows.out });
 }
 
 /**
@@ -60,7 +67,7 @@ export function watchPresence(): () => void {
         delays,
       );
       states.set(edge.id, presenceAt(state, now, delays));
-      if (states.get(edge.id)?.isThere) out.push(edge.id);
+      if (states.get(edge.id)?.isThere || isRehearsed(edge)) out.push(edge.id);
       next = Math.min(next, changesAt(state, delays) ?? Infinity);
     }
     const known = useConditions.getState().out;
@@ -95,7 +102,13 @@ export function watchPresence(): () => void {
   addEventListener('focusout', () => setTimeout(look), options);
   addEventListener('keydown', onKeyDown, options);
   const stopHearing = useConditions.subscribe((state, before) => {
-    if (state.openMore !== before.openMore || state.open?.menu !== before.open?.menu) look();
+    const isRehearsing = !state.isNow || !before.isNow;
+    if (
+      state.openMore !== before.openMore ||
+      state.open?.menu !== before.open?.menu ||
+      (isRehearsing && state.moment !== before.moment)
+    )
+      look();
   });
   look();
   return () => {
