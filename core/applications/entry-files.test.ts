@@ -130,6 +130,42 @@ describe('a .desktop file', () => {
       expect(url(address), address).to.equal('');
   });
 
+  it('gives a whole application or none, whatever its bytes are', () => {
+    const key = fc.constantFrom(
+      'Type',
+      'Name',
+      'Comment',
+      'Icon',
+      'URL',
+      'Exec',
+      'Actions',
+      'Categories',
+      'Keywords',
+    );
+    const line = fc.oneof(
+      fc.string({ maxLength: 400, unit: 'binary' }),
+      fc
+        .tuple(key, fc.string({ maxLength: 3000, unit: 'binary' }))
+        .map(([name, value]) => `${name}=${value}`),
+      fc.constantFrom(
+        '[Desktop Entry]',
+        'Type=Application',
+        'Name=Gull',
+        '[Desktop Action a]',
+        'Actions=a;b;',
+      ),
+    );
+    const text = fc.array(line, { maxLength: 20 }).map((lines) => utf8(lines.join('\n')));
+    fc.assert(
+      fc.property(fc.oneof(text, fc.uint8Array({ maxLength: 300 })), (bytes) => {
+        const { application, problems } = readDesktopEntry(bytes, ['en', 'x-??']);
+        if (application) expect(Application.safeParse({ id: 'a', ...application }).error).to.equal(undefined);
+        else expect(problems[0]?.sentence).to.be.a('string');
+      }),
+      { numRuns: 400 },
+    );
+  });
+
   it('comes back as it went out, whatever its words are', () => {
     const word = fc
       .string({ minLength: 1, maxLength: 30, unit: 'grapheme' })

@@ -46,9 +46,11 @@ export const Application = z.looseObject({
 });
 export type Application = TypeOf<typeof Application>;
 
+export const Applications = z.array(Application).max(400);
+
 export const applications = defineSection({
   key: 'applications',
-  schema: z.array(Application).max(400),
+  schema: Applications,
   // Their ids are apart from those of parts: an application may be called as a widget is.
   check({ applications: list }, _, say) {
     const seen = new Set<string>();

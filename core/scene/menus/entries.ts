@@ -116,13 +116,23 @@ export function findableReadings(readings: Readings): Findable[] {
   ];
 }
 
+const known = new WeakMap<readonly Application[], readonly Findable[]>();
+
+/** Applications and what else each can be started with; worked out once for the same list. */
+function startable(applications: readonly Application[]): readonly Findable[] {
+  let all = known.get(applications);
+  if (!all) {
+    all = [...applications.map(findableOf), ...applications.flatMap(actionsOf)];
+    if (Object.isFrozen(applications)) known.set(applications, all);
+  }
+  return all;
+}
+
 /** All that quick find looks through. */
 export function findablesOf(desk: Desk, readings: Readings): Findable[] {
   const { quickFind } = desk.menus;
   return [
-    ...(quickFind.applications
-      ? [...desk.applications.map(findableOf), ...desk.applications.flatMap(actionsOf)]
-      : []),
+    ...(quickFind.applications ? startable(desk.applications) : []),
     ...(quickFind.commands
       ? [...deskActNames.filter((act) => act !== 'quick-find').map(findableAct), ...findableWorkspaces(desk)]
       : []),

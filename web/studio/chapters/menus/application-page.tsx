@@ -37,10 +37,7 @@ export function ApplicationPage({ application }: { application: Application }) {
           <SelectField
             label="Category"
             value={main}
-            choices={mainCategories.map((one) => ({
-              value: one,
-              label: one === 'Other' ? categoryTitles.Other : `${categoryTitles[one]} (${one})`,
-            }))}
+            choices={mainCategories.map((one) => ({ value: one, label: categoryTitles[one] }))}
             onChange={(next) => {
               const others = Categories.filter((one) => mainCategoryOf([one]) !== main || one === next);
               void edit(set({ Categories: next === 'Other' ? [] : [next, ...others] }, 'Category'));

@@ -10,6 +10,8 @@ import type { FileRead, NamedFile } from '../../../../core/applications/entry-fi
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useView } from '../../../stores/view.ts';
 import { Button } from '../../../ui/buttons.tsx';
+import { Applications } from '../../../../core/desk/sections/applications.ts';
+import { lengthsOf } from '../../form/schema.ts';
 import { FilesButton } from '../../../ui/file-button.tsx';
 import { OrderedList } from '../../../ui/ordered-list.tsx';
 import { Section } from '../../../ui/section.tsx';
@@ -39,10 +41,15 @@ export function ApplicationsPage({ desk }: { desk: Desk }) {
       navigator.languages,
       now.applications.map(({ id }) => id),
     );
-    const fresh = found.flatMap(({ application, hidden }) => (application && !hidden ? [application] : []));
+    const whole = found.flatMap(({ application, hidden }) => (application && !hidden ? [application] : []));
+    const fresh = whole.slice(0, lengthsOf(Applications).most - now.applications.length);
     setRead(
       found.filter(({ application, hidden, problems }) => !application || hidden || problems.length > 0),
     );
+    if (fresh.length < whole.length)
+      toast.warning(
+        `There is no room for ${whole.length - fresh.length} of them: a desk has up to ${lengthsOf(Applications).most} applications.`,
+      );
     if (fresh.length === 0) {
       toast.warning('No application was taken in: see why on the page.');
       return;
