@@ -12,7 +12,7 @@ import { idOfMenu } from './hanging.ts';
 import { nameSize } from './row.ts';
 
 /**
- * The whole screen as shelves: each category is a line with its name at the start and its applications standing on it.
+ * The whole screen as shelves: each category is a line with its name at its start and its applications standing on it.
  * What is chosen lifts, and its line lights.
  */
 
@@ -150,9 +150,9 @@ function layShelves(
   const names = menu.labels ? text + 18 : 4;
   const height = Math.round(menu.iconSize * (1 + LIFT) + names + STAND + LINE);
   const hasTitles = shelves.some(({ title }) => title !== null);
-  const start = hasTitles ? Math.min(200, view.width * 0.24) : 0;
-  const cell = Math.max(1, Math.min((view.width - start) / menu.columns, menu.iconSize * 3.2));
-  const across = Math.max(1, Math.floor((view.width - start) / cell));
+  const indent = hasTitles ? Math.min(200, view.width * 0.24) : 0;
+  const cell = Math.max(1, Math.min((view.width - indent) / menu.columns, menu.iconSize * 3.2));
+  const across = Math.max(1, Math.floor((view.width - indent) / cell));
   const rows = shelves.flatMap(({ title, entries }) =>
     chunk(entries, Math.min(across, menu.columns)).map((those, index) => ({
       title: index === 0 ? title : null,
@@ -180,14 +180,14 @@ function layShelves(
     const y = row * (height + between);
     const first = laid.entries.length;
     entries.forEach((entry, index) => {
-      const place = { x: start + index * cell, y, width: cell, height: height - LINE };
+      const place = { x: indent + index * cell, y, width: cell, height: height - LINE };
       laid.entries.push(standing(entry, place, first + index === chosen));
     });
     const isLit = chosen >= first && chosen < first + entries.length;
     laid.shelves.push({ rect: { x: 0, y: y + height - LINE, width: view.width, height: LINE }, isLit });
     if (title !== null) {
       const style = { font: 'display', size: 24, weight: 400, colour: isLit ? 'ink' : 'softInk' } as const;
-      const line = cutLine(title, style, fonts, Math.max(8, start - 12));
+      const line = cutLine(title, style, fonts, Math.max(8, indent - 12));
       laid.heads.push(putLine(line, { left: 0 }, y + height - LINE - STAND));
     }
   });

@@ -9,7 +9,7 @@ export const menus: Chapter = {
   id: 'menus',
   title: 'Menus',
   icon: SquareMenu,
-  also: 'launcher start menu search applications',
+  also: 'launcher search applications',
   settings: menuSchemas,
   pages: { ...menuTitles, applications: 'Applications', categories: 'Categories' },
   Root: later(() => import('./menus.tsx')),
