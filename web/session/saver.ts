@@ -39,10 +39,8 @@ function withUnanswered(before: readonly Desk[], sent: Desk): readonly Desk[] {
  * tried again; a save that others overtook stops everything until someone has chosen.
  */
 export function createSaver(ports: SaverPorts, first: StoredDesk) {
-  let saved: Desk = first.desk;
-  let newest: Desk = first.desk;
-  let revision = first.revision;
-  let savedAt = first.savedAt;
+  let { desk: saved, revision, savedAt } = first;
+  let newest = saved;
   let isSending = false;
   let isStopped = false;
   let unanswered: readonly Desk[] = [];
@@ -52,18 +50,17 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   const say = (state: SavingState) => void (!isStopped && ports.onState(state));
 
   const schedule = (ms: number) => timer.set(() => void send(), ms);
-
-  function keep(): void {
-    keepUnsaved(ports.storage, { desk: newest, basedOn: revision, unanswered });
-  }
+  const keep = () => keepUnsaved(ports.storage, { desk: newest, basedOn: revision, unanswered });
 
   function change(desk: Desk): void {
     newest = desk;
-    if (!isUnsaved()) {
-      // Undone before it was sent: there is nothing to send.
-      if (!isSending) settle();
-      return;
-    }
+    // What is undone before it was sent leaves nothing to send.
+    if (isUnsaved()) oweIt();
+    else if (!isSending) settle();
+  }
+
+  /** It is kept here at once, and sent soon. */
+  function oweIt(): void {
     keep();
     say({ state: 'changed' });
     schedule(SAVE_AFTER_MS);
@@ -90,29 +87,26 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     }
   }
 
-  function accept(desk: Desk, number: number, at: number): void {
-    saved = desk;
-    revision = number;
-    savedAt = at;
+  /** What everything is based on from now on. */
+  function base(desk: Desk, number: number, at: number): void {
+    [saved, revision, savedAt] = [desk, number, at];
     unanswered = [];
-    if (newest === saved) {
-      settle();
-    } else {
-      keep();
-      say({ state: 'changed' });
-      schedule(SAVE_AFTER_MS);
-    }
+  }
+
+  function accept(desk: Desk, number: number, at: number): void {
+    base(desk, number, at);
+    if (newest === saved) settle();
+    else oweIt();
   }
 
   function fail(error: unknown, sent: Desk): void {
-    if (error instanceof ServerGone) {
-      unanswered = withUnanswered(unanswered, sent);
-      keep();
-    }
     const after = afterFailure(error, [...unanswered, sent]);
-    if (after.state === 'sent') accept(after.sent, after.theirs.revision, after.theirs.savedAt);
-    else say(after);
-    if (after.state === 'gone') schedule(TRY_AGAIN_MS);
+    if (after.state === 'sent') return accept(after.sent, after.theirs.revision, after.theirs.savedAt);
+    say(after);
+    if (after.state !== 'gone') return;
+    unanswered = withUnanswered(unanswered, sent);
+    keep();
+    schedule(TRY_AGAIN_MS);
   }
 
   return {
@@ -126,17 +120,13 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     revision: () => revision,
     /** Takes a newer state of the desk as the one that everything is based on. */
     adopt(stored: StoredDesk): void {
-      saved = newest = stored.desk;
-      revision = stored.revision;
-      savedAt = stored.savedAt;
-      unanswered = [];
+      newest = stored.desk;
+      base(stored.desk, stored.revision, stored.savedAt);
       settle();
     },
     /** Keeps what is here, over what was saved elsewhere; that stays in the history. */
     overrule(theirs: StoredDesk): void {
-      revision = theirs.revision;
-      saved = theirs.desk;
-      unanswered = [];
+      base(theirs.desk, theirs.revision, savedAt);
       keep();
       schedule(0);
     },
