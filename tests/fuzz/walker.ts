@@ -132,23 +132,25 @@ async function choose(page: Page, chance: Chance): Promise<string | null> {
   const answer = question.getByRole('button').nth(chance.below(3));
   const name = (await answer.textContent()) ?? '';
   await answer.click();
-  await question.waitFor({ state: 'detached' });
-  return `choose ${name}`;
+  return `choose “${name}”`;
 }
 
-/** Until the header of each page says that the server has what is shown. */
-async function settle(pages: Page[], chance: Chance): Promise<void> {
+/** Until the header of each page says that the server has what is shown; gives back what had to be answered. */
+async function settle(pages: Page[], chance: Chance): Promise<string[]> {
+  const answers: string[] = [];
   for (const page of pages) {
     const isKept = page.locator('[data-saving="kept"]');
+    const question = page.getByRole('dialog', { name: 'Changed in two places' });
     for (let press = 0; press < 3; press++) await page.keyboard.press('Escape');
-    // Asked at most once by each of the others.
-    for (let time = 0; time < pages.length; time++) {
-      const question = page.getByRole('dialog', { name: 'Changed in two places' });
+    // Others may save while an answer is on its way: then it is asked again.
+    for (let time = 0; time < 6 && (await isKept.count()) === 0; time++) {
       await isKept.or(question).first().waitFor({ timeout: 20_000 });
-      await choose(page, chance);
+      const answer = await choose(page, chance);
+      if (answer) answers.push(answer);
     }
     await isKept.waitFor({ timeout: 20_000 });
   }
+  return answers;
 }
 
 /** Walks back or on through the steps of a page, up to their end. */
@@ -217,7 +219,7 @@ async function walk(browser: Browser, server: RunningServer, seed: number, found
       if (!page.url().includes(id)) await page.goto(`${server.address}/desk/${id}`);
     }
     await context.setOffline(false);
-    await settle(pages, chance);
+    done.push(...(await settle(pages, chance)));
     if (!(await agree(pages, server, id))) say('a tab does not show what is kept');
     const [page] = pages;
     if (!page) return;

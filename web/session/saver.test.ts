@@ -115,6 +115,10 @@ describe('the saver', () => {
     await pass();
     expect(last()).to.deep.equal({ state: 'conflict', theirs });
     expect(isWaiting()).to.equal(false);
+    // What is done meanwhile waits for the answer too.
+    saver.change(named('Mine'));
+    expect(isWaiting()).to.equal(false);
+    expect(last()?.state).to.equal('conflict');
     answerWith(() => Promise.resolve({ revision: 5, savedAt: 9 }));
     saver.overrule(theirs);
     await pass();
@@ -150,6 +154,21 @@ describe('the saver', () => {
     await pass();
     expect(sent.at(-1)).to.deep.equal({ name: 'Three', basedOn: 2 });
     expect(last()).to.deep.equal({ state: 'kept', at: 9, revision: 3 });
+  });
+
+  it('tells a page that comes after it what it was sending when more was done', async () => {
+    const { saver, named, desk, storage, answerWith, pass } = setUp();
+    let answer = () => {};
+    answerWith(() => new Promise((resolve) => (answer = () => resolve({ revision: 2, savedAt: 9 }))));
+    saver.change(named('Under way'));
+    await pass();
+    saver.change(named('Later'));
+    const left = readUnsaved(storage, desk.id);
+    expect(left?.desk.name).to.equal('Later');
+    expect(left?.unanswered?.map(({ name }) => name)).to.deep.equal(['Under way']);
+    answer();
+    await new Promise((resolve) => setImmediate(resolve));
+    expect(readUnsaved(storage, desk.id)?.unanswered).to.equal(undefined);
   });
 
   it('sends even what was undone, while a save has had no answer', async () => {

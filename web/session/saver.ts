@@ -42,14 +42,14 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   let { desk: saved, revision, savedAt } = first;
   let newest = saved;
   let isSending = false;
-  let isStopped = false;
+  /** While somebody is asked which state to keep nothing is sent; once it is over nothing is said either. */
+  let mode: 'open' | 'asking' | 'over' = 'open';
   let unanswered: readonly Desk[] = [];
   const isUnsaved = () => newest !== saved || unanswered.length > 0;
   const timer = createTimer(ports.later);
 
-  const say = (state: SavingState) => void (!isStopped && ports.onState(state));
-
-  const schedule = (ms: number) => timer.set(() => void send(), ms);
+  const say = (state: SavingState) => void (mode !== 'over' && ports.onState(state));
+  const schedule = (ms: number) => mode === 'open' && timer.set(() => void send(), ms);
   const keep = () => keepUnsaved(ports.storage, { desk: newest, basedOn: revision, unanswered });
 
   function change(desk: Desk): void {
@@ -62,7 +62,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   /** It is kept here at once, and sent soon. */
   function oweIt(): void {
     keep();
-    say({ state: 'changed' });
+    if (mode === 'open') say({ state: 'changed' });
     schedule(SAVE_AFTER_MS);
   }
 
@@ -73,24 +73,21 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   }
 
   async function send(): Promise<void> {
-    if (isSending || isStopped || !isUnsaved()) return;
+    if (isSending || mode !== 'open' || !isUnsaved()) return;
     isSending = true;
     const sent = newest;
+    // Until it is answered nobody knows: a page that is left meanwhile must know it again.
+    unanswered = withUnanswered(unanswered, sent);
     say({ state: 'saving' });
-    try {
-      const answer = await ports.save(sent, revision);
-      accept(sent, answer.revision, answer.savedAt);
-    } catch (error) {
-      fail(error, sent);
-    } finally {
-      isSending = false;
-    }
+    await ports.save(sent, revision).then((answer) => accept(sent, answer.revision, answer.savedAt), fail);
+    isSending = false;
   }
 
   /** What everything is based on from now on. */
   function base(desk: Desk, number: number, at: number): void {
     [saved, revision, savedAt] = [desk, number, at];
     unanswered = [];
+    if (mode === 'asking') mode = 'open';
   }
 
   function accept(desk: Desk, number: number, at: number): void {
@@ -99,18 +96,26 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     else oweIt();
   }
 
-  function fail(error: unknown, sent: Desk): void {
-    const after = afterFailure(error, [...unanswered, sent]);
+  function fail(error: unknown): void {
+    const after = afterFailure(error, unanswered);
     if (after.state === 'sent') return accept(after.sent, after.theirs.revision, after.theirs.savedAt);
+    if (after.state === 'conflict') return ask(after.theirs);
     say(after);
     if (after.state !== 'gone') return;
-    unanswered = withUnanswered(unanswered, sent);
     keep();
     schedule(TRY_AGAIN_MS);
   }
 
+  /** Somebody must choose between what is here and a state from elsewhere. */
+  function ask(theirs: StoredDesk): void {
+    timer.stop();
+    mode = 'asking';
+    say({ state: 'conflict', theirs });
+  }
+
   return {
     change,
+    ask,
     /** Something is being changed; `change` comes at its end. */
     expect: () => void (!isUnsaved() && !isSending && say({ state: 'changed' })),
     send,
@@ -121,18 +126,13 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     /** Takes a newer state of the desk as the one that everything is based on. */
     adopt(stored: StoredDesk): void {
       newest = stored.desk;
-      base(stored.desk, stored.revision, stored.savedAt);
-      settle();
+      accept(stored.desk, stored.revision, stored.savedAt);
     },
     /** Keeps what is here, over what was saved elsewhere; that stays in the history. */
-    overrule(theirs: StoredDesk): void {
-      base(theirs.desk, theirs.revision, savedAt);
-      keep();
-      schedule(0);
-    },
+    overrule: (theirs: StoredDesk) => accept(theirs.desk, theirs.revision, savedAt),
     stop(): void {
       timer.stop();
-      isStopped = true;
+      mode = 'over';
     },
   };
 }

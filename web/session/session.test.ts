@@ -145,6 +145,10 @@ describe('the desk that is open', () => {
     await useDesk.getState().open('dawn-count');
     const { saving } = useDesk.getState();
     expect(saving.state === 'conflict' && saving.theirs.desk.name).to.equal('Theirs');
+    // Nothing is sent while nobody has answered.
+    useDesk.getState().wake();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(useDesk.getState().saving.state).to.equal('conflict');
     await useDesk.getState().resolve('theirs');
     expect(present()?.name).to.equal('Theirs');
     expect(localStorage.getItem('velvet-ledge:unsaved:dawn-count')).to.equal(null);

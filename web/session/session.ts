@@ -72,7 +72,7 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
     if (kept) saver.change(kept.present);
     else take((before) => edit(before, 'Unsaved work', edits.replace(unsaved.desk).apply));
     const isOwn = unsaved.unanswered?.some((sent) => isSame(sent, stored.desk));
-    if (unsaved.basedOn !== stored.revision && !isOwn) ports.onSaving({ state: 'conflict', theirs: stored });
+    if (unsaved.basedOn !== stored.revision && !isOwn) saver.ask(stored);
   }
 
   return {

@@ -18,6 +18,7 @@ export function ConflictSheet() {
       title="Changed in two places"
       description={`This desk was saved elsewhere at ${format(saving.theirs.savedAt, 'HH:mm:ss')} while you changed it here. Nothing was overwritten.`}
       isOpen
+      mustAnswer
       onClose={() => {}}
     >
       <div className="grid gap-2">

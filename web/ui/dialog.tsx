@@ -9,6 +9,7 @@ export function Dialog({
   isOpen,
   onClose,
   children,
+  mustAnswer = false,
   width = 440,
 }: {
   title: string;
@@ -16,6 +17,8 @@ export function Dialog({
   isOpen: boolean;
   onClose: () => void;
   children: ReactNode;
+  /** There is no way out but by what is offered. */
+  mustAnswer?: boolean;
   width?: number;
 }) {
   return (
@@ -29,9 +32,14 @@ export function Dialog({
         >
           <div className="mb-1 flex items-start justify-between gap-4">
             <RadixDialog.Title className="font-display text-[22px] leading-tight">{title}</RadixDialog.Title>
-            <RadixDialog.Close aria-label="Close" className="-mr-1 rounded-md p-1 text-dust hover:text-chalk">
-              <X size={16} />
-            </RadixDialog.Close>
+            {!mustAnswer && (
+              <RadixDialog.Close
+                aria-label="Close"
+                className="-mr-1 rounded-md p-1 text-dust hover:text-chalk"
+              >
+                <X size={16} />
+              </RadixDialog.Close>
+            )}
           </div>
           {description && (
             <RadixDialog.Description className="mb-4 text-dust">{description}</RadixDialog.Description>
