@@ -1,9 +1,12 @@
 import '../../tests/support/page.ts';
 import { expect } from 'chai';
+import type { Desk } from '../../core/desk/desk.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import { dawnCount } from '../../tests/support/desks.ts';
 import { conditionsOf, useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
+import { readHistory } from './kept-history.ts';
+import { openSession } from './session.ts';
 import { useView } from '../stores/view.ts';
 
 /** Answers of a server, by method and path; what is not listed does not answer at all. */
@@ -81,6 +84,38 @@ describe('the desk that is open', () => {
     expect(useDesk.getState().refusal?.sentence).to.match(/is used twice/);
     expect(useDesk.getState().history?.past).to.have.length(1);
     expect(useDesk.getState().history?.gesture).to.equal(null);
+  });
+
+  it('keeps its steps for the next page, though something is only shown when this one goes', () => {
+    const kept = new Map<string, string>();
+    const storage = {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => void kept.set(key, value),
+      removeItem: (key: string) => void kept.delete(key),
+    };
+    let shown: Desk | null = null;
+    const session = openSession(
+      {
+        save: () => new Promise(() => {}),
+        create: () => new Promise(() => {}),
+        storage,
+        tab: storage,
+        later: () => () => {},
+        onHistory: (history) => (shown = history.present),
+        onSaving: () => {},
+        onRefused: () => {},
+      },
+      { desk: dawnCount(), revision: 1, savedAt: 1 },
+      null,
+    );
+    const scale = () => shown?.widgets[0]?.scale;
+    session.edit(edits.setWidgets(['clock'], { scale: 2 }));
+    const done = shown ?? dawnCount();
+    session.show(edits.setWidgets(['clock'], { scale: 3 }));
+    expect(scale()).to.equal(3);
+    session.keep();
+    expect(scale()).to.equal(2);
+    expect(readHistory(storage, done)?.past).to.have.length(1);
   });
 
   it('says why there is none', async () => {

@@ -75,6 +75,12 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
     if (unsaved.basedOn !== stored.revision && !isOwn) saver.ask(stored);
   }
 
+  /** Keeps the steps for the next page of this tab: what was under way ends, and what was only shown is no step. */
+  function keep(): void {
+    take(history.gesture?.isOnlyShown ? dropGesture : endGesture);
+    keepHistory(ports.tab, history);
+  }
+
   return {
     id: stored.desk.id,
     /** One edit, one step. */
@@ -92,8 +98,7 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
     redo: () => void take(redo),
     wake: () => saver.wake(),
     send: () => saver.send(),
-    /** Keeps the steps for the next page of this tab. */
-    keep: () => keepHistory(ports.tab, history),
+    keep,
     isNewer: (revision: number) => revision > saver.revision(),
     /** Whether something here would be lost if another state were taken. */
     isUnsaved: () => saver.isUnsaved() || (history.gesture !== null && !history.gesture.isOnlyShown),
@@ -113,8 +118,7 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
     },
     /** Sends what is unsaved, and ends; over once that has its answer. */
     async close(): Promise<void> {
-      take(history.gesture?.isOnlyShown ? dropGesture : endGesture);
-      keepHistory(ports.tab, history);
+      keep();
       const sent = saver.send();
       saver.stop();
       await sent;
