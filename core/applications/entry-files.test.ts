@@ -226,6 +226,9 @@ describe('several .desktop files', () => {
     const why = (bytes: Uint8Array) =>
       readEntryFiles(files(['a.zip', bytes]), [], [])[0]?.problems[0]?.sentence;
     expect(why(Uint8Array.from([0x50, 0x4b, 3, 4, 9, 9, 9]))).to.match(/no ZIP/);
+    expect(readEntryFiles([{ name: 'huge.zip', bytes: null }], [], [])[0]?.problems[0]?.sentence).to.match(
+      /larger than 20 MB/,
+    );
     expect(why(zipSync({ 'a.txt': strToU8('x') }))).to.match(/no \.desktop/);
     expect(why(zipSync({ 'big.desktop': new Uint8Array(MOST_BYTES + 1) }))).to.match(/too large/);
     const many = Object.fromEntries(

@@ -6,11 +6,12 @@ import { MOST_BYTES, readDesktopEntry, writeDesktopEntry, type EntryProblem } fr
 
 /** Files in one go, and bytes of a ZIP. */
 const MOST_FILES = 1000;
-const MOST_ZIP = 20 * 1024 * 1024;
+export const MOST_ZIP = 20 * 1024 * 1024;
 
 export interface NamedFile {
   name: string;
-  bytes: Uint8Array;
+  /** Null where the file is larger than MOST_ZIP: it need not be read to be refused. */
+  bytes: Uint8Array | null;
 }
 
 /** What came of one file. */
@@ -28,14 +29,21 @@ export function readEntryFiles(
   taken: Iterable<string>,
 ): FileRead[] {
   const ids = new Set(taken);
-  return files.flatMap((file) =>
-    isZip(file.bytes) ? readZip(file, languages, ids) : [readOne(file, languages, ids)],
-  );
+  return files.slice(0, MOST_FILES).flatMap(({ name, bytes }) => {
+    if (bytes === null || bytes.length > MOST_ZIP)
+      return [refused(name, `is larger than ${MOST_ZIP / 1024 / 1024} MB`)];
+    return isZip(bytes) ? readZip(name, bytes, languages, ids) : [readOne(name, bytes, languages, ids)];
+  });
 }
 
-function readOne({ name, bytes }: NamedFile, languages: readonly string[], ids: Set<string>): FileRead {
+function readOne(name: string, bytes: Uint8Array, languages: readonly string[], ids: Set<string>): FileRead {
   const { application, ...rest } = readDesktopEntry(bytes, languages);
   return { file: name, application: application && { id: newId(name, ids), ...application }, ...rest };
+}
+
+/** A file of which nothing is taken. */
+function refused(file: string, sentence: string): FileRead {
+  return { file, application: null, hidden: null, problems: [{ line: 0, sentence }] };
 }
 
 function isZip(bytes: Uint8Array): boolean {
@@ -43,11 +51,13 @@ function isZip(bytes: Uint8Array): boolean {
 }
 
 /** What of a ZIP ends in .desktop; nothing larger than an entry may be is unpacked. */
-function readZip({ name, bytes }: NamedFile, languages: readonly string[], ids: Set<string>): FileRead[] {
-  const wrong = (sentence: string): FileRead[] => [
-    { file: name, application: null, hidden: null, problems: [{ line: 0, sentence }] },
-  ];
-  if (bytes.length > MOST_ZIP) return wrong(`is larger than ${MOST_ZIP / 1024 / 1024} MB`);
+function readZip(
+  name: string,
+  bytes: Uint8Array,
+  languages: readonly string[],
+  ids: Set<string>,
+): FileRead[] {
+  const wrong = (sentence: string) => [refused(name, sentence)];
   let count = 0;
   const large: string[] = [];
   try {
@@ -58,9 +68,7 @@ function readZip({ name, bytes }: NamedFile, languages: readonly string[], ids: 
         return originalSize <= MOST_BYTES;
       },
     });
-    const read = Object.entries(inside).map(([path, content]) =>
-      readOne({ name: path, bytes: content }, languages, ids),
-    );
+    const read = Object.entries(inside).map(([path, content]) => readOne(path, content, languages, ids));
     const tooLarge = large.flatMap((path) => wrong(`holds ${path.slice(-80)}, which is too large`));
     const tooMany = count > MOST_FILES ? wrong(`holds more than ${MOST_FILES} files: the rest was left`) : [];
     return read.length + large.length === 0

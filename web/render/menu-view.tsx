@@ -114,7 +114,7 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
   const isMenu = menu.menu === 'deskMenu';
   const described = {
     'aria-controls': id,
-    'aria-activedescendant': menu.chosen < 0 ? undefined : `${id} ${menu.chosen}`,
+    'aria-activedescendant': menu.chosen < 0 ? undefined : `${id}-${menu.chosen}`,
   };
   const entries = (
     <div
@@ -266,7 +266,7 @@ function Inside({ menu, id, actions }: { menu: SceneMenu; id: string; actions: D
         <Entry
           key={`${entry.key} ${index}`}
           entry={entry}
-          id={`${id} ${index}`}
+          id={`${id}-${index}`}
           isChosen={index === chosen}
           isRow={menu.isHanging}
           role={menu.menu === 'deskMenu' ? 'menuitem' : 'option'}

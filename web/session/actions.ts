@@ -26,7 +26,8 @@ export function usedOn(next: Page): void {
 export const deskActions: DeskActions = {
   turnMenu(menu, asked = {}) {
     const { open, setOpen } = useConditions.getState();
-    if (open?.menu === menu && open.item === (asked.item ?? null) && !asked.at) return setOpen(null);
+    if (open?.menu === menu && (asked.item === undefined || open.item === asked.item) && !asked.at)
+      return setOpen(null);
     openMenu(menu, asked);
   },
   closeMenu: () => useConditions.getState().setOpen(null),

@@ -33,7 +33,8 @@ export function ApplicationsPage({ desk }: { desk: Desk }) {
   }
   async function takeIn(files: File[]) {
     setRead([]);
-    const [{ readEntryFiles }, contents] = await Promise.all([entryFiles(), Promise.all(files.map(bytesOf))]);
+    const { readEntryFiles, MOST_ZIP } = await entryFiles();
+    const contents = await Promise.all(files.map((file) => bytesOf(file, MOST_ZIP)));
     const now = presentDesk();
     if (!now) return;
     const found = readEntryFiles(
@@ -103,8 +104,9 @@ export function ApplicationsPage({ desk }: { desk: Desk }) {
   );
 }
 
-async function bytesOf(file: File): Promise<NamedFile> {
-  return { name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) };
+/** What is too large is not read. */
+async function bytesOf(file: File, most: number): Promise<NamedFile> {
+  return { name: file.name, bytes: file.size > most ? null : new Uint8Array(await file.arrayBuffer()) };
 }
 
 async function giveOut({ applications, name }: Desk): Promise<void> {

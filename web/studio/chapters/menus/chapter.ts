@@ -1,5 +1,6 @@
 import { SquareMenu } from 'lucide-react';
 import { menuSchemas, menuTitles } from '../../../../core/menus/schema.ts';
+import { deskActs } from '../../../../core/values/acts.ts';
 import { later } from '../../../later.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { useView } from '../../../stores/view.ts';
@@ -26,7 +27,7 @@ export const menus: Chapter = {
   },
   commands: (['app-list', 'app-wall', 'quick-find'] as const).map((act) => ({
     id: `open-${act}`,
-    title: `Open the ${act.replace('-', ' ')}`,
+    title: deskActs[act].title,
     also: 'menu start applications launcher',
     group: 'Stage' as const,
     run: () => {

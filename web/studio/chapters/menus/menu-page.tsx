@@ -63,8 +63,8 @@ function OwnFinish({ menu, desk }: { menu: MenuKey; desk: Desk }) {
   return (
     <Section title="Finish" note={own === null ? asTheDesk(menu) : undefined}>
       <SwitchField
-        label="As the desk’s"
-        spoken="Finish as the desk’s"
+        label={menu === 'appWall' ? 'As it comes' : 'As the desk’s'}
+        spoken={menu === 'appWall' ? 'Finish as it comes' : 'Finish as the desk’s'}
         value={own === null}
         onChange={(follows) => void edit(set(follows ? null : desk.look.finish))}
       />
