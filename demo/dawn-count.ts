@@ -71,7 +71,7 @@ function edges(): Desk['edges'] {
     'main',
     'top',
     items('panel', [
-      ['application', { application: 'tallybook', label: true }],
+      ['application', { application: 'tallybook' }, 'both'],
       'divider',
       'workspaces',
       'divider',

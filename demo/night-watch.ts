@@ -30,11 +30,11 @@ export function nightWatch(): Desk {
     'bottom',
     items('panel', [
       'app-list',
-      ['workspaces', { style: 'names' }],
+      ['workspaces', {}, 'names'],
       'spring',
       ['clock', { seconds: true }],
       'spring',
-      'tray',
+      ['tray', {}, 'figures'],
       ['date', { pattern: 'yyyy-MM-dd' }],
     ]),
   );

@@ -117,10 +117,13 @@ export function at(point: NinePoint, x: number, y: number, screen = wide.id): Pl
   return { hangs: { from: 'free', screen, point }, x, y };
 }
 
-export function items(prefix: string, list: (ItemType | [ItemType, Record<string, unknown>])[]): Item[] {
+export function items(
+  prefix: string,
+  list: (ItemType | [ItemType, Record<string, unknown>, string?])[],
+): Item[] {
   return list.map((entry, index) => {
-    const [type, options] = typeof entry === 'string' ? [entry, {}] : entry;
-    return createItem(`${prefix}-${index + 1}`, type, options);
+    const [type, options, face] = typeof entry === 'string' ? [entry, {}] : entry;
+    return createItem(`${prefix}-${index + 1}`, type, options, face);
   });
 }
 

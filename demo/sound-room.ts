@@ -24,7 +24,7 @@ export function soundRoom(): Desk {
     'panel',
     'main',
     'left',
-    items('panel', ['app-list', 'divider', ['workspaces', { style: 'numbers' }], 'spring', 'tray', 'clock']),
+    items('panel', ['app-list', 'divider', ['workspaces', {}, 'numbers'], 'spring', 'tray', 'clock']),
   );
   const dock = createDock(
     'dock',

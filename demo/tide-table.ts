@@ -14,16 +14,16 @@ import { at, desk, items, rolesFrom, starters, surface } from './sketch.ts';
 export function tideTable(): Desk {
   const finish: Finish = { ...surface, kind: 'frosted', sheerness: 22, blur: 24, radius: 8, shadow: 24 };
   const strip = createPanel('strip', 'main', 'bottom', [
-    ...items('menu', [['app-list', { icon: 'start-here', label: 'Charts and tools' }], 'divider']),
+    ...items('menu', [['app-list', { icon: 'start-here', label: 'Charts and tools' }, 'both'], 'divider']),
     ...starters('start', ['chart-table', 'almanac', 'tallybook', 'terminal']),
     ...items('strip', [
       'spring',
-      ['reading', { shows: 'processor' }],
-      'daylight',
+      ['reading', {}, 'graph'],
+      ['daylight', {}, 'both'],
       'tray',
       'divider',
       'quick-find',
-      ['clock', { seconds: true }],
+      ['clock', { seconds: true }, 'stack'],
     ]),
   ]);
   return desk({

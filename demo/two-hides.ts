@@ -19,12 +19,12 @@ export function twoHides(): Desk {
   const rail = createPanel('rail', 'main', 'left', [
     ...items('rail', ['quick-find', 'divider']),
     ...starters('rail-start', ['tallybook', 'wavebox', 'field-camera']),
-    ...items('rail-end', ['divider', ['workspaces', { style: 'dots' }], 'clock']),
+    ...items('rail-end', ['divider', ['workspaces', {}, 'dots'], 'clock']),
   ]);
   const second = createPanel('second', 'east', 'right', [
     ...items('second', ['app-wall', 'divider']),
     ...starters('second-start', ['chart-table', 'postbag', 'terminal']),
-    ...items('second-end', ['divider', 'half', 'tray']),
+    ...items('second-end', [['divider', { thick: 3 }, 'dots'], ['half', {}, 'switch'], 'tray']),
   ]);
   const slipping = {
     shows: { by: 'slips' as const, in: 120, out: 600 },

@@ -236,7 +236,17 @@ describe('several .desktop files', () => {
     );
     const found = readEntryFiles(files(['a.zip', zipSync(many)]), [], []);
     expect(found.filter(({ application }) => application).length).to.equal(1000);
-    expect(found.at(-1)?.problems[0]?.sentence).to.match(/more than 1000/);
+    expect(found.at(-1)?.problems[0]?.sentence).to.match(/more than is taken/);
+  });
+
+  it('are bounded together, too: a ZIP of more than is taken is cut, and says so', () => {
+    const entry = (index: number) =>
+      strToU8(`[Desktop Entry]\nType=Application\nName=Hide ${index}\n`.padEnd(200_000, '#'));
+    const files = Object.fromEntries(Array.from({ length: 200 }, (_, at) => [`${at}.desktop`, entry(at)]));
+    const found = readEntryFiles([{ name: 'much.zip', bytes: zipSync(files) }], [], []);
+    const taken = found.filter(({ application }) => application).length;
+    expect(taken).to.be.within(100, 180);
+    expect(found.at(-1)?.problems[0]?.sentence).to.match(/more than is taken/);
   });
 
   it('go out and come in again', () => {

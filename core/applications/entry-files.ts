@@ -7,6 +7,8 @@ import { MOST_BYTES, readDesktopEntry, writeDesktopEntry, type EntryProblem } fr
 /** Files in one go, and bytes of a ZIP. */
 const MOST_FILES = 1000;
 export const MOST_ZIP = 20 * 1024 * 1024;
+/** Bytes that come out of one ZIP. */
+const MOST_UNPACKED = 32 * 1024 * 1024;
 
 export interface NamedFile {
   name: string;
@@ -58,19 +60,22 @@ function readZip(
   ids: Set<string>,
 ): FileRead[] {
   const wrong = (sentence: string) => [refused(name, sentence)];
-  let count = 0;
+  let [count, unpacked] = [0, 0];
   const large: string[] = [];
   try {
     const inside = unzipSync(bytes, {
       filter({ name: path, originalSize }) {
         if (!path.toLowerCase().endsWith('.desktop') || ++count > MOST_FILES) return false;
         if (originalSize > MOST_BYTES) large.push(path);
-        return originalSize <= MOST_BYTES;
+        if (originalSize > MOST_BYTES || unpacked + originalSize > MOST_UNPACKED) return false;
+        unpacked += originalSize;
+        return true;
       },
     });
     const read = Object.entries(inside).map(([path, content]) => readOne(path, content, languages, ids));
     const tooLarge = large.flatMap((path) => wrong(`holds ${path.slice(-80)}, which is too large`));
-    const tooMany = count > MOST_FILES ? wrong(`holds more than ${MOST_FILES} files: the rest was left`) : [];
+    const isCut = count > MOST_FILES || Object.keys(inside).length + large.length < count;
+    const tooMany = isCut ? wrong('holds more than is taken in one go: the rest was left') : [];
     return read.length + large.length === 0
       ? wrong('holds no .desktop file')
       : [...read, ...tooLarge, ...tooMany];

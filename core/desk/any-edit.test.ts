@@ -265,6 +265,11 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       edgesWithWay(desk, choose.of(desk.screens).id, () => choose.newId(`way-${made++}`)),
     );
   },
+  setItemFaces: (desk, choose) =>
+    edits.setItemFaces(
+      [choose.of(['gone', ...itemIds(desk)]), choose.of(['gone', ...itemIds(desk)])],
+      choose.of(['sign', 'both', 'dial', 'gone']),
+    ),
   setItemFrame: (desk, choose) => edits.setItemFrame(choose.of(['gone', ...itemIds(desk)]), frameFor(choose)),
   setItemFrames: (desk, choose) =>
     edits.setItemFrames(

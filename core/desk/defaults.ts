@@ -46,11 +46,18 @@ export function createWidget({ id, type, face, place, deskFinish, options = {} }
   };
 }
 
-export function createItem(id: string, type: ItemType, options: Record<string, unknown> = {}): Item {
+export function createItem(
+  id: string,
+  type: ItemType,
+  options: Record<string, unknown> = {},
+  face?: string,
+): Item {
+  const kind = itemKindOf(type);
   return {
     id,
     type,
-    options: itemKindOf(type).options.parse(options),
+    face: face ?? kind.faces[0]?.id ?? '',
+    options: kind.options.parse(options),
     keeps: 3,
     iconSize: null,
     before: 0,

@@ -21,7 +21,7 @@ export interface Sections {
   workspaces: Workspace[];
 }
 
-export const FORMAT = 5;
+export const FORMAT = 6;
 
 /** The document. */
 export interface Desk extends Sections {

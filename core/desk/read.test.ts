@@ -3,7 +3,10 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
+import { itemKindOf, type ItemType } from '../items/list.ts';
 import { plainMenus } from '../menus/schema.ts';
+import type { Edge } from './sections/edges.ts';
+import { createItem } from './defaults.ts';
 import { readDesk } from './read.ts';
 import { problemText } from './problem.ts';
 import { FORMAT } from './desk.ts';
@@ -144,6 +147,46 @@ describe('upgrading', () => {
   const without = (record: object, keys: readonly string[]) =>
     Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
 
+  it('brings format 5, with looks among the options of items, to the present one', () => {
+    const desk = dawnCount();
+    const [edge] = desk.edges;
+    if (!edge) throw new Error('no edge');
+    const made = (id: string, type: ItemType, options: Record<string, unknown>) => {
+      const { face: _, ...item } = createItem(id, type);
+      return { ...item, options };
+    };
+    const items = [
+      made('a', 'workspaces', { style: 'names', note: 'kept' }),
+      made('b', 'reading', { ...itemKindOf('reading').options.parse({}), face: 'ring' }),
+      made('c', 'app-list', { icon: 'start-here', label: 'Tools' }),
+      made('d', 'app-wall', { icon: 'start-here', label: '' }),
+      made('e', 'application', { application: 'wavebox', label: true }),
+      made('f', 'half', { label: false }),
+      made('g', 'daylight', { shows: 'next', hours: '24' }),
+      made('h', 'clock', { hours: '24', seconds: true, zone: '' }),
+      made('i', 'spring', { weight: 2 }),
+      made('j', 'tray', { ...itemKindOf('tray').options.parse({}) }),
+    ];
+    const read = readDesk({ ...desk, format: 5, edges: [{ ...edge, items }] });
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const found = read.value.edges[0]?.items ?? [];
+    expect(found.map(({ face }) => face)).to.deep.equal([
+      'names',
+      'ring',
+      'both',
+      'sign',
+      'both',
+      'sign',
+      'both',
+      'line',
+      'blank',
+      'row',
+    ]);
+    expect(found[0]?.options).to.deep.equal({ note: 'kept' });
+    expect(found[2]?.options).to.deep.equal({ icon: 'start-here', label: 'Tools' });
+    expect(found[7]?.options).to.include({ seconds: true, pattern: 'EEE d MMM' });
+  });
+
   it('brings format 4, whose applications were little more than a name, to the present one', () => {
     const desk = dawnCount();
     const [first] = desk.applications;
@@ -210,9 +253,12 @@ describe('upgrading', () => {
         : source;
     };
     const desk = json();
+    // Faces came later.
+    const edges = desk.edges.map((edge: Edge) => ({ ...edge, items: [] }));
     const old = {
       ...desk,
       format: 2,
+      edges,
       backdrops: desk.backdrops.map((backdrop: { source: Record<string, unknown> }) => ({
         ...backdrop,
         source: inFormat2(backdrop.source),
@@ -220,7 +266,7 @@ describe('upgrading', () => {
     };
     expect(JSON.stringify(old)).to.contain('"scene":"headland"');
     const read = readDesk(old);
-    expect(read.ok && read.value).to.deep.equal({ ...desk, menus: plainMenus });
+    expect(read.ok && read.value).to.deep.equal({ ...desk, edges, menus: plainMenus });
   });
 
   it('brings format 1, with one backdrop and a plain look, to the present one', () => {

@@ -122,7 +122,49 @@ export const steps: Record<number, Step> = {
         .map((application) => ({ Keywords: [], URL: '', Exec: '', Actions: [], ...application })),
     };
   },
+
+  /** Format 5 had what items look like among their options, and for some only one look. */
+  5: (desk) => ({
+    ...desk,
+    format: 6,
+    edges: asArray(desk['edges']).map((edge) => {
+      const { items, ...rest } = asRecord(edge);
+      return { ...rest, items: asArray(items).map((item) => withFace(asRecord(item))) };
+    }),
+  }),
 };
+
+/** An item of format 5 with its face, and without the options that said it. */
+function withFace({ options, ...item }: Record<string, unknown>): Record<string, unknown> {
+  const { style, face, label, ...rest } = asRecord(options);
+  switch (item['type']) {
+    case 'workspaces':
+      return { ...item, face: style ?? 'bars', options: rest };
+    case 'reading':
+      return { ...item, face: face ?? 'number', options: rest };
+    case 'app-list':
+    case 'app-wall':
+    case 'quick-find':
+      return { ...item, face: label ? 'both' : 'sign', options: { ...rest, label: label ?? '' } };
+    case 'application':
+    case 'half':
+    case 'session':
+      return { ...item, face: label === true ? 'both' : 'sign', options: rest };
+    case 'daylight':
+      return { ...item, face: label === false ? 'sign' : 'both', options: rest };
+    default:
+      return { ...item, face: firstFaces.get(String(item['type'])) ?? 'line', options };
+  }
+}
+
+/** What the kinds looked like that had one look. */
+const firstFaces = new Map([
+  ['tray', 'row'],
+  ['label', 'plain'],
+  ['picture', 'bare'],
+  ['gap', 'blank'],
+  ['spring', 'blank'],
+]);
 
 /** A tray of format 3 had a switch for each sign. */
 function withSigns(item: Record<string, unknown>): Record<string, unknown> {

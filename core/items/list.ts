@@ -40,6 +40,7 @@ export const itemKinds = [
 
 export type ItemType = (typeof itemKinds)[number]['type'];
 type KindOf<Type extends ItemType> = Extract<(typeof itemKinds)[number], { type: Type }>;
+export type ItemFaceOf<Type extends ItemType> = KindOf<Type>['faces'][number]['id'];
 export type ItemViewOf<Type extends ItemType> = ReturnType<KindOf<Type>['view']>;
 export type ItemLayoutOf<Type extends ItemType> = ReturnType<KindOf<Type>['layout']>;
 

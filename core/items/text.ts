@@ -1,5 +1,13 @@
 import type { ItemContext } from '../kinds/kind.ts';
-import { middleBaseline, putLine, setLine, type Layout, type Line, type LineStyle } from '../kinds/layout.ts';
+import {
+  cutLine,
+  middleBaseline,
+  putLine,
+  setLine,
+  type Layout,
+  type Line,
+  type LineStyle,
+} from '../kinds/layout.ts';
 import { clamp, type Rect } from '../values/geometry.ts';
 
 /** Room before and after what an item shows, px along the edge. */
@@ -48,27 +56,66 @@ export function layLines(texts: readonly string[], context: ItemContext, style =
 const SIDES = 4;
 const LEAST = 8;
 
-/** Lines no wider than an upright edge: smaller where they would be. */
+/** Lines no wider than an upright edge: smaller where they would be, and cut where the smallest size is still too wide. */
 function narrowed(texts: readonly string[], style: LineStyle, { thickness, fonts }: ItemContext): Line[] {
   const lines = texts.map((text) => setLine(text, style, fonts));
   const widest = Math.max(0, ...lines.map(({ room }) => room));
-  const share = (thickness - 2 * SIDES) / widest;
-  if (share >= 1 || widest === 0) return lines;
-  const size = Math.max(LEAST, Math.floor(style.size * share));
-  return texts.map((text) => setLine(text, { ...style, size }, fonts));
+  const wide = thickness - 2 * SIDES;
+  if (wide >= widest) return lines;
+  const size = Math.max(LEAST, Math.floor((style.size * wide) / widest));
+  return texts.map((text) => cutLine(text, { ...style, size }, fonts, thickness - 2));
+}
+
+/** How much of the edge's depth the first line of two takes, and the smaller second one. */
+const STACK = { first: 0.36, second: 0.28, least: 8 } as const;
+
+/** The first line above all others, which are smaller; on an upright edge as any lines. */
+export function layStack(texts: readonly string[], context: ItemContext): Layout {
+  const { thickness, isVertical, fonts } = context;
+  if (isVertical || texts.length < 2) return layLines(texts, context);
+  const plain = itemText(context);
+  const sized = (share: number) => Math.max(STACK.least, Math.min(plain.size, Math.round(thickness * share)));
+  const lines = texts.map((text, index) =>
+    setLine(
+      text,
+      index === 0
+        ? { ...plain, size: sized(STACK.first), weight: 600 }
+        : { ...plain, size: sized(STACK.second), colour: 'softInk' },
+      fonts,
+    ),
+  );
+  const padding = paddingOf(context);
+  const width = Math.ceil(Math.max(...lines.map(({ room }) => room))) + 2 * padding;
+  const pitches = lines.map(({ run }) => run.size * LEADING);
+  let top = (thickness - pitches.reduce((sum, pitch) => sum + pitch, 0)) / 2;
+  return {
+    size: { width, height: thickness },
+    runs: lines.map((line, index) => {
+      const pitch = pitches[index] ?? 0;
+      top += pitch;
+      return putLine(line, { centre: width / 2 }, middleBaseline(line, top - pitch, pitch));
+    }),
+  };
 }
 
 export interface IconLayout extends Layout {
-  icon: Rect;
+  /** Null where there are only words. */
+  icon: Rect | null;
 }
 
-/** An icon with its label beside it, which has room on a horizontal edge only. */
-export function layIcon(
-  label: string | null,
-  context: ItemContext,
-  /** What stands under the icon on an upright edge, line by line; nothing where it is absent. */
-  under: readonly string[] = [],
-): IconLayout {
+/** Words alone where the face has no sign, otherwise the sign with its words; null are no words. */
+export function laySign(words: string | null, face: string, context: ItemContext): IconLayout {
+  if (face !== 'words' || words === null) return layIcon(words, context);
+  return { ...layLines(context.isVertical ? inLines(words) : [words], context), icon: null };
+}
+
+/** Upright, one word stands under the other. */
+export function inLines(words: string): string[] {
+  return words.split(/\s+/).filter(Boolean);
+}
+
+/** An icon with its label beside it, or under it on an upright edge. */
+export function layIcon(label: string | null, context: ItemContext): IconLayout & { icon: Rect } {
   const { iconSize, thickness, isVertical, fonts } = context;
   const size = (along: number) =>
     isVertical ? { width: thickness, height: along } : { width: along, height: thickness };
@@ -78,8 +125,8 @@ export function layIcon(
     ? { x: across, y: padding, width: iconSize, height: iconSize }
     : { x: padding, y: across, width: iconSize, height: iconSize };
   const alone = Math.ceil(iconSize + 2 * padding);
-  if (isVertical && under.length > 0) return layUnder(under, icon, context);
-  if (label === null || isVertical) return { size: size(alone), runs: [], icon };
+  if (label === null) return { size: size(alone), runs: [], icon };
+  if (isVertical) return layUnder(inLines(label), icon, context);
   const line = setLine(label, itemText(context), fonts);
   const left = padding + iconSize + LABEL_GAP;
   return {
@@ -89,7 +136,7 @@ export function layIcon(
   };
 }
 
-function layUnder(texts: readonly string[], icon: Rect, context: ItemContext): IconLayout {
+function layUnder(texts: readonly string[], icon: Rect, context: ItemContext) {
   const { thickness } = context;
   const lines = narrowed(texts, itemText(context), context);
   const pitch = (lines[0]?.run.size ?? 0) * LEADING;

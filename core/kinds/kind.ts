@@ -32,6 +32,8 @@ export interface ItemContext extends PartContext {
   /** The edge's depth and the size of icons on it, px. */
   thickness: number;
   iconSize: number;
+  /** Px off the edge at which names are told; null where none are. */
+  tellsAt: number | null;
   room: Room;
 }
 
@@ -40,21 +42,29 @@ export type WidgetContext = PartContext;
 type Options = z.ZodObject;
 
 /** A kind of thing on an edge. What its layout can't say is drawn in web/render/items under the same name. */
-export interface ItemKind<Type extends string, O extends Options, View, Laid extends Layout> {
+export interface ItemKind<
+  Type extends string,
+  Face extends string,
+  O extends Options,
+  View,
+  Laid extends Layout,
+> {
   type: Type;
   title: string;
   summary: string;
+  /** What it can look like; a new one has the first. */
+  faces: readonly { id: Face; title: string }[];
   options: O;
   /** A spring's share of what is left; absent on everything that has a length of its own. */
   weight?(options: z.output<O>): number;
   /** A blank: no spacing is added beside it. */
   isBlank?: boolean;
   /** What it reads; absent when it reads nothing. */
-  needs?(options: z.output<O>): readonly Need[];
-  /** What the item shows. */
-  view(options: z.output<O>, context: ItemContext): View;
+  needs?(options: z.output<O>, face: Face): readonly Need[];
+  /** What the face shows. */
+  view(options: z.output<O>, face: Face, context: ItemContext): View;
   /** Its inside. Along the edge it is as long as the item wants to be, across it as deep as the edge. */
-  layout(view: View, context: ItemContext): Laid;
+  layout(view: View, face: Face, context: ItemContext): Laid;
 }
 
 /** A kind of thing on the desk. What its layout can't say is drawn in web/render/widgets under the same name. */
@@ -79,9 +89,13 @@ export interface WidgetKind<
   layout(view: View, face: Face, context: WidgetContext): Laid;
 }
 
-export function defineItem<const Type extends string, O extends Options, View, Laid extends Layout>(
-  kind: ItemKind<Type, O, View, Laid>,
-): ItemKind<Type, O, View, Laid> {
+export function defineItem<
+  const Type extends string,
+  const Face extends string,
+  O extends Options,
+  View,
+  Laid extends Layout,
+>(kind: ItemKind<Type, Face, O, View, Laid>): ItemKind<Type, Face, O, View, Laid> {
   return kind;
 }
 
@@ -96,7 +110,7 @@ export function defineWidget<
 }
 
 /** An item's kind where any may stand. What a part holds was checked against its own kind when it came in. */
-export type AnyItemKind = ItemKind<string, Options, unknown, Layout>;
+export type AnyItemKind = ItemKind<string, string, Options, unknown, Layout>;
 export type AnyWidgetKind = WidgetKind<string, string, Options, unknown, Layout>;
 
 /** A list of kinds by type, their own types erased. Throws when two share one. */

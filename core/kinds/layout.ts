@@ -43,6 +43,8 @@ export interface Run {
 export interface Layout {
   size: Size;
   runs: readonly Run[];
+  /** What is told while it is pointed at, where the part itself is not. */
+  told?: Run | null;
 }
 
 /** How a line is set, before the desk's own size, weight and spacing come to it. */

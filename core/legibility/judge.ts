@@ -38,6 +38,8 @@ export interface Judgement {
   text: string;
   /** In px of the screen. */
   box: Rect;
+  /** It is there only while something is pointed at. */
+  isTold: boolean;
   /** Where within the box the weakest pixels are. */
   worst: Point;
   half: Half;
@@ -188,16 +190,21 @@ function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only:
     if (target && !intersection(part.ground ?? part.rect, target.rect)) continue;
     paintSurface(pixels, part.ground ?? part.rect, part.surface, density, part.scale);
     if (only === null || part.id === only) {
-      for (const { item, run, box, scale } of part.texts()) {
+      for (const { item, run, box, scale, plate } of part.texts()) {
         if (run.text.trim() === '') continue;
-        const colour = paintOn(part.surface, run.colour);
+        const colour = paintOn(plate?.surface ?? part.surface, run.colour);
+        // A plate is there with its own text only.
+        const before = plate && pixels.data.slice();
+        if (plate) paintSurface(pixels, plate.rect, plate.surface, density, scale);
         const seen = lookBeneath(pixels, box, colour, density);
+        if (before) pixels.data.set(before);
         if (seen)
           found.push({
             part: part.id,
             item,
             screen: screen.id,
             text: run.text,
+            isTold: plate !== null,
             box,
             ...seen,
             ...needsOf(run, scale),

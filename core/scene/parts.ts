@@ -12,6 +12,8 @@ export interface SceneText {
   /** What the eye sees of it, px of the screen. */
   box: Rect;
   scale: number;
+  /** What it stands on by itself, where it is there only while something is pointed at. */
+  plate: { rect: Rect; surface: Surface } | null;
 }
 
 /** A solved part, whichever section it comes from. */

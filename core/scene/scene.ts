@@ -10,7 +10,7 @@ import type { Does } from './menus/entries.ts';
 import type { Half } from '../values/roles.ts';
 import type { Fonts, Layout, Run } from '../kinds/layout.ts';
 import type { Presses } from '../values/presses.ts';
-import type { ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
+import type { ItemFaceOf, ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
 import type { Feed, Tick } from '../sources/readings.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
 
@@ -59,7 +59,12 @@ export interface Conditions {
 }
 
 type ItemUnion = {
-  [Type in ItemType]: { type: Type; view: ItemViewOf<Type>; layout: ItemLayoutOf<Type> };
+  [Type in ItemType]: {
+    type: Type;
+    face: ItemFaceOf<Type>;
+    view: ItemViewOf<Type>;
+    layout: ItemLayoutOf<Type>;
+  };
 }[ItemType];
 type WidgetUnion = {
   [Type in WidgetType]: {
@@ -96,7 +101,8 @@ export interface SceneEdge {
   /** It has slipped away: it stands off the screen, where it would be there. */
   isAway: boolean;
   growth: Edge['growth'] | null;
-  tellsNames: boolean;
+  /** What names stand on that are told while something is pointed at; null where none are. */
+  plate: Surface | null;
   /** Px that its items lack, even with some of them put away. */
   missing: number;
   items: SceneItem[];

@@ -54,7 +54,7 @@ export interface FieldFacts {
   decimals?: number;
   /** A slider whose each tenth multiplies instead of adding. */
   isGeometric?: boolean;
-  /** Whether the field has an effect beside the other values and, on a widget, under this face. */
+  /** Whether the field has an effect beside the other values and, of a widget or an item, under this face. */
   when?(values: Readonly<Record<string, unknown>>, face: string | null): boolean;
 }
 

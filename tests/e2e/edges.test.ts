@@ -252,7 +252,7 @@ withApp('edges', ({ server, open }) => {
     const id = await withEdges('Presses', [
       panel([
         { ...createItem('clock', 'clock'), presses },
-        createItem('spaces', 'workspaces', { style: 'names' }),
+        createItem('spaces', 'workspaces', {}, 'names'),
         createItem('button', 'app-list'),
         createItem('leave', 'session', { act: 'leave' }),
         createItem('switch', 'half'),
@@ -284,6 +284,37 @@ withApp('edges', ({ server, open }) => {
     await clock.getByRole('button', { name: 'Open the app list' }).focus();
     await page.keyboard.press('Enter');
     await page.getByRole('dialog', { name: 'App list' }).waitFor();
+  });
+
+  it('let an item wear another face, by pointer and keyboard, which is kept and can be undone', async () => {
+    const id = await withEdges('Faces', [
+      panel([createItem('clock', 'clock'), createItem('wave', 'application', { application: 'wavebox' })]),
+    ]);
+    const page = await open(`/desk/${id}`);
+    const texts = (item: string) => page.locator(`[data-stage] [data-item="${item}"] .run`).allTextContents();
+    const faceOf = async (index: number) => (await stored(server, id)).desk.edges[0]?.items[index]?.face;
+    await handle(page, 'clock').click();
+    const faces = page.getByRole('group', { name: 'Faces' });
+    // Each is a picture of the item itself.
+    await faces.locator('[data-face="stack"] .run').nth(1).waitFor();
+    await faces.getByRole('button', { name: 'Over the date' }).click();
+    await untilKept(page);
+    expect(await texts('clock')).to.have.length(2);
+    expect(await faceOf(0)).to.equal('stack');
+    // What has an effect only under a face is there under it.
+    await page.getByRole('textbox', { name: 'Date', exact: true }).waitFor();
+    await faces.getByRole('button', { name: 'Dial' }).press('Enter');
+    await page.locator('[data-stage] [data-item="clock"] svg').waitFor();
+    expect(await texts('clock')).to.deep.equal([]);
+    await page.keyboard.press('Control+z');
+    await page.locator('[data-stage] [data-item="clock"] .run').nth(1).waitFor();
+    await handle(page, 'wave').click();
+    await faces.getByRole('button', { name: 'Words', exact: true }).click();
+    await untilKept(page);
+    await page.reload();
+    await page.locator('[data-stage] [data-item="wave"]').waitFor();
+    expect(await texts('wave')).to.deep.equal(['Wavebox']);
+    expect([await faceOf(0), await faceOf(1)]).to.deep.equal(['stack', 'words']);
   });
 
   it('swap an item for another kind in its place, with what both understand, and set its room', async () => {
@@ -383,6 +414,10 @@ withApp('edges', ({ server, open }) => {
       expect(box.x).to.be.at.least((left?.x ?? 0) + (left?.width ?? 0) - 1);
     });
     expect(grown[4]?.x).to.be.greaterThan(before[4]?.x ?? NaN);
+    // What lies beneath them reaches as far as they do.
+    const line = await page.locator('[data-edge] [data-stretches]').last().boundingBox();
+    const last = grown[4] ?? { x: NaN, width: NaN };
+    expect((line?.x ?? NaN) + (line?.width ?? NaN)).to.be.at.least(last.x + last.width);
     await page.mouse.move(third.x, 5);
     await page.waitForFunction(
       (width) =>

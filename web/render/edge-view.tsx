@@ -7,8 +7,11 @@ import { isHorizontal, type Side } from '../../core/values/geometry.ts';
 import type { EdgeFacts, ItemDrawing } from './item-drawing.ts';
 import { AppListItem, AppWallItem, QuickFindItem } from './items/menu-buttons.tsx';
 import { ApplicationItem } from './items/application/application.tsx';
+import { ClockItem } from './items/clock/clock.tsx';
+import { DateItem } from './items/date/date.tsx';
 import { DaylightItem } from './items/daylight/daylight.tsx';
 import { HalfItem } from './items/half/half.tsx';
+import { LabelItem } from './items/label/label.tsx';
 import { PictureItem } from './items/picture/picture.tsx';
 import { ReadingItem } from './items/reading/reading.tsx';
 import { SessionItem } from './items/session/session.tsx';
@@ -30,8 +33,8 @@ const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
   'quick-find': QuickFindItem,
   application: ApplicationItem,
   workspaces: WorkspacesItem,
-  clock: null,
-  date: null,
+  clock: ClockItem,
+  date: DateItem,
   tray: TrayItem,
   divider: DividerItem,
   gap: null,
@@ -40,16 +43,16 @@ const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
   reading: ReadingItem,
   half: HalfItem,
   session: SessionItem,
-  label: null,
+  label: LabelItem,
   picture: PictureItem,
 };
 
 export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
-  const { rect, side, surface, kind, backing, growth, tellsNames, more } = edge;
+  const { rect, side, surface, kind, backing, growth, plate, more } = edge;
   const box = useRef<HTMLDivElement>(null);
   const isInUse = useContext(Actions) !== null;
   useGrowth(box, edge, isInUse ? growth : null);
-  const facts = useMemo(() => ({ kind, side, tellsNames }), [kind, side, tellsNames]);
+  const facts = useMemo(() => ({ kind, side, plate }), [kind, side, plate]);
   // Where there is too little room, items keep to their boxes instead of printing over one another.
   const isCrowded = edge.missing > 0;
   const away = edge.isAway ? offScreen(edge) : { x: 0, y: 0 };
@@ -68,13 +71,14 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
     >
       {backing && (
         <div
+          data-stretches={backing.width === rect.width && backing.height === rect.height ? '' : undefined}
           style={{
             ...placeOf({ ...backing, x: backing.x - rect.x, y: backing.y - rect.y }),
             ...surfaceBox(surface, 1, edge.touchesSide ? side : null),
           }}
         />
       )}
-      {kind === 'dock' && <div className="absolute" style={litLine(side)} />}
+      {kind === 'dock' && <div className="absolute" data-stretches="" style={litLine(side)} />}
       {edge.items.map((item) => (
         <ItemBox
           key={item.id}

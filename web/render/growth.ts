@@ -40,6 +40,9 @@ function watchGrowth(
       box: element.querySelector<HTMLElement>(`[data-item="${CSS.escape(item.id)}"]`),
     };
   });
+  // What lies beneath all of them reaches as far as they do.
+  const beneath = [...element.querySelectorAll<HTMLElement>('[data-stretches]')];
+  const long = isAlong ? rect.width : rect.height;
   let pointer = 0;
   let share = 0;
   let wanted = 0;
@@ -51,8 +54,10 @@ function watchGrowth(
     const step = matchMedia('(prefers-reduced-motion: reduce)').matches ? 1 : (now - before) / FADE_MS;
     before = now;
     share = wanted > share ? Math.min(wanted, share + step) : Math.max(wanted, share - step);
+    const shifts: number[] = [];
     for (const part of parts) {
       const { scale, shift } = grown(part.start, part.end, pointer, { ...growth, share });
+      shifts.push(shift);
       const inner = part.box?.querySelector<HTMLElement>('[data-grows]');
       if (part.box) part.box.style.translate = isAlong ? `${shift}px 0` : `0 ${shift}px`;
       if (inner) {
@@ -60,9 +65,19 @@ function watchGrowth(
         inner.style.scale = String(scale);
       }
     }
+    stretch(Math.min(0, shifts[0] ?? 0), Math.max(0, shifts.at(-1) ?? 0));
     frame = share === wanted ? 0 : requestAnimationFrame(draw);
     clearTimeout(rest);
     rest = setTimeout(() => delete element.dataset['growing'], REST_MS);
+  }
+  function stretch(before: number, after: number): void {
+    const share = (long + after - before) / long;
+    for (const { style } of beneath) {
+      style.transformOrigin = '0 0';
+      style.transform = isAlong
+        ? `translateX(${before}px) scaleX(${share})`
+        : `translateY(${before}px) scaleY(${share})`;
+    }
   }
   function ask(): void {
     if (frame !== 0) return;
@@ -100,6 +115,7 @@ function watchGrowth(
     cancelAnimationFrame(frame);
     clearTimeout(rest);
     delete element.dataset['growing'];
+    for (const { style } of beneath) style.transform = '';
     for (const { box: own } of parts) {
       if (own) own.style.translate = '';
       const inner = own?.querySelector<HTMLElement>('[data-grows]');

@@ -72,6 +72,11 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
   const id = useId();
   const focused = useRef<HTMLInputElement & HTMLDivElement>(null);
   const view = useRef<HTMLDivElement>(null);
+  // Without a field, the entries have the focus themselves.
+  const both = (element: HTMLDivElement | null) => {
+    view.current = element;
+    focused.current = element as typeof focused.current;
+  };
   const typeAhead = useTypeAhead();
   useFocusWhile(focused);
   useLayoutEffect(() => {
@@ -118,30 +123,20 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
   };
   const entries = (
     <div
-      ref={view}
+      ref={menu.search ? view : both}
       id={id}
       role={isMenu ? 'menu' : 'listbox'}
       aria-label={menu.label}
       className="overflow-x-hidden overflow-y-auto outline-none"
       style={placeOf(menu.view)}
+      {...(menu.search ? {} : { tabIndex: 0, ...described, 'aria-controls': undefined })}
     >
       <Inside menu={menu} id={id} actions={actions} />
     </div>
   );
   return (
     <div role="dialog" aria-label={menu.label} aria-modal className="absolute inset-0" onKeyDown={onKeyDown}>
-      {menu.search ? (
-        <Search ref={focused} search={menu.search} described={described} actions={actions} />
-      ) : (
-        <div
-          ref={focused}
-          tabIndex={0}
-          role="application"
-          aria-label={menu.label}
-          className="absolute inset-0 outline-none"
-          {...described}
-        />
-      )}
+      {menu.search && <Search ref={focused} search={menu.search} described={described} actions={actions} />}
       {entries}
     </div>
   );

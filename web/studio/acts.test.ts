@@ -243,7 +243,7 @@ describe('changing what is selected', () => {
     const first = dock?.items[0];
     if (!panel || !dock || !first) throw new Error('no edges');
     useDesk.getState().edit(edits.setItemFrame(first.id, { iconSize: 50, before: 9, keeps: 5 }));
-    useDesk.getState().edit(edits.setItem(dock.id, first.id, { label: true }));
+    useDesk.getState().edit(edits.setItemFaces([first.id], 'both'));
     const dressed = edge('dock')?.items[0];
     if (!dressed) throw new Error('gone');
     dressItems(dressed, dock.items);
@@ -253,9 +253,7 @@ describe('changing what is selected', () => {
       ),
     ).to.equal(true);
     dressAlike(dressed, dock.items);
-    expect(edge('dock')?.items.map(({ options }) => options['label'])).to.deep.equal(
-      dock.items.map(() => true),
-    );
+    expect(edge('dock')?.items.map(({ face }) => face)).to.deep.equal(dock.items.map(() => 'both'));
     expect(edge('dock')?.items.map(({ options }) => options['application'])).to.deep.equal(
       dock.items.map(({ options }) => options['application']),
     );

@@ -157,9 +157,10 @@ export function swapItem(item: Item, type: ItemType): void {
     }),
   );
   const { keeps, iconSize, before, after, presses } = item;
+  const face = kind.faces.some(({ id }) => id === item.face) ? item.face : fresh.face;
   useDesk
     .getState()
-    .edit(edits.swapItem(item.id, { ...fresh, keeps, iconSize, before, after, presses, options }));
+    .edit(edits.swapItem(item.id, { ...fresh, face, keeps, iconSize, before, after, presses, options }));
 }
 
 /** The room and the icon's size of one item for others. */
@@ -170,13 +171,14 @@ export function dressItems({ keeps, iconSize, before, after }: Item, others: rea
     .edit(named('Dress all alike', edits.setItemFrames(ids, { keeps, iconSize, before, after })));
 }
 
-/** The options of one item for others of its kind, but for what it is for: which application it starts, say. */
-export function dressAlike({ options }: Item, others: readonly Item[]): void {
+/** The face and the options of one item for others of its kind, but for what it is for: which application it starts, say. */
+export function dressAlike({ face, options }: Item, others: readonly Item[]): void {
   const { application: _, act: _act, ...looks } = options;
   useDesk.getState().edit(
     edits.setItems(
       others.map(({ id }) => id),
       looks,
+      face,
     ),
   );
 }

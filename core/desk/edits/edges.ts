@@ -1,4 +1,5 @@
 import type { ItemFrame } from '../../arrange/schema.ts';
+import { itemKindOf } from '../../items/list.ts';
 import type { Side } from '../../values/geometry.ts';
 import type { Edge, Item } from '../sections/edges.ts';
 import { byId, editOf } from './edit.ts';
@@ -8,6 +9,11 @@ function setItemFrames(ids: readonly string[], change: Partial<Omit<ItemFrame, '
     for (const { items } of desk.edges)
       for (const item of items) if (ids.includes(item.id)) Object.assign(item, change);
   });
+}
+
+/** A face that the item's kind has; otherwise nothing happens. */
+function wearFace(item: Item, face: string): void {
+  if (itemKindOf(item.type).faces.some(({ id }) => id === face)) item.face = face;
 }
 
 /** Changes of panels and docks, and of the items on them. */
@@ -39,12 +45,22 @@ export const edgeEdits = {
       if (item) Object.assign(item.options, options);
     }),
 
-  /** Options of several items. */
-  setItems: (ids: readonly string[], options: Record<string, unknown>) =>
+  /** Options of several items, and their face. */
+  setItems: (ids: readonly string[], options: Record<string, unknown>, face?: string) =>
     editOf('Items', (desk) => {
       for (const { items } of desk.edges)
         for (const item of items)
-          if (ids.includes(item.id)) Object.assign(item.options, structuredClone(options));
+          if (ids.includes(item.id)) {
+            Object.assign(item.options, structuredClone(options));
+            if (face !== undefined) wearFace(item, face);
+          }
+    }),
+
+  /** What items look like; only those whose kind has the face. */
+  setItemFaces: (ids: readonly string[], face: string) =>
+    editOf('Face', (desk) => {
+      for (const { items } of desk.edges)
+        for (const item of items) if (ids.includes(item.id)) wearFace(item, face);
     }),
 
   setItemFrame: (id: string, change: Partial<Omit<ItemFrame, 'id'>>) => setItemFrames([id], change),

@@ -4,10 +4,15 @@ import { itemKinds, type ItemType } from '../../items/list.ts';
 import { defineSection, without } from './section.ts';
 
 const itemSchemas = itemKinds.map((kind) =>
-  ItemFrame.extend({ type: z.literal(kind.type), options: kind.options }),
+  ItemFrame.extend({
+    type: z.literal(kind.type),
+    face: z.enum(kind.faces.map(({ id }) => id) as [string, ...string[]]),
+    options: kind.options,
+  }),
 );
 export interface Item extends ItemFrame {
   type: ItemType;
+  face: string;
   options: Record<string, unknown>;
 }
 

@@ -8,6 +8,11 @@ export const divider = defineItem({
   type: 'divider',
   title: 'Divider',
   summary: 'A thin line between groups',
+  faces: [
+    { id: 'line', title: 'Line' },
+    { id: 'fade', title: 'Fading line' },
+    { id: 'dots', title: 'Dots' },
+  ],
   options: z.looseObject({
     reach: field(z.number().min(1).max(100).default(50), { label: 'Reach', unit: '%', control: 'slider' }),
     thick: field(z.number().min(1).max(24).default(1).meta({ description: 'px' }), {
@@ -21,8 +26,8 @@ export const divider = defineItem({
       control: 'slider',
     }),
   }),
-  view: ({ reach, thick, room }) => ({ reach, thick, room: Math.max(room, thick) }),
-  layout({ reach, thick, room }, context) {
+  view: ({ reach, thick, room }, face) => ({ reach, thick, room: Math.max(room, thick), face }),
+  layout({ reach, thick, room }, _face, context) {
     const { thickness, isVertical } = context;
     // Down to a dot: never shorter than it is thick.
     const long = Math.max(thick, (thickness * reach) / 100);

@@ -10,6 +10,11 @@ export const picture = defineItem({
   type: 'picture',
   title: 'Picture',
   summary: 'A mark or a small picture of yours',
+  faces: [
+    { id: 'bare', title: 'Bare' },
+    { id: 'round', title: 'Round' },
+    { id: 'framed', title: 'Framed' },
+  ],
   options: z.looseObject({
     picture: field(
       z
@@ -20,6 +25,6 @@ export const picture = defineItem({
       { label: 'Picture', control: 'own-picture' },
     ),
   }),
-  view: ({ picture: name }) => ({ name: name || NONE }),
-  layout: (_, context) => layIcon(null, context),
+  view: ({ picture: name }, face) => ({ name: name || NONE, face }),
+  layout: (_, _face, context) => layIcon(null, context),
 });

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import { middleBaseline, putLine, setLine, type Layout, type Paint } from '../../kinds/layout.ts';
-import { colourOption, originOption } from '../../kinds/options.ts';
+import { originOption } from '../../kinds/options.ts';
 import { meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
 import { field } from '../../values/field.ts';
+import { Colour } from '../../values/roles.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { itemText, layLines, paddingOf } from '../text.ts';
 
@@ -12,17 +13,17 @@ const options = z.looseObject({
     label: 'Reading',
     choices: { processor: 'Processor', memory: 'Memory', disk: 'Disk', network: 'Network' },
   }),
-  face: field(z.enum(['number', 'bar', 'ring', 'graph']).default('number'), {
-    label: 'Shown as',
-    choices: { number: 'Number', bar: 'Bar', ring: 'Ring', graph: 'Graph' },
-  }),
   from: originOption('machine'),
   span: field(z.number().int().min(1).max(60).default(5), {
     label: 'Graph over',
     unit: 'min',
-    when: ({ face }) => face === 'graph',
+    when: (_, face) => face === 'graph',
   }),
-  colour: colourOption('accent', 'Marks'),
+  colour: field(Colour.default('accent'), {
+    label: 'Marks',
+    control: 'colour',
+    when: (_, face) => face !== 'number',
+  }),
 });
 
 export interface ReadingView {
@@ -49,9 +50,15 @@ export const reading = defineItem({
   type: 'reading',
   title: 'Machine reading',
   summary: 'One reading as a number, a bar, a ring or a small graph',
+  faces: [
+    { id: 'number', title: 'Number' },
+    { id: 'bar', title: 'Bar' },
+    { id: 'ring', title: 'Ring' },
+    { id: 'graph', title: 'Graph' },
+  ],
   options,
   needs: ({ from }) => [{ source: 'machine', origin: from, every: 'second' }],
-  view({ meter, face, from, span, colour }, { readings, textColour }): ReadingView {
+  view({ meter, from, span, colour }, face, { readings, textColour }): ReadingView {
     const past =
       face === 'graph' ? readings.series('machine', from, GRAPH.points, (span * 60_000) / GRAPH.points) : [];
     return {
@@ -61,8 +68,8 @@ export const reading = defineItem({
       colour: textColour(colour),
     };
   },
-  layout(view, context): ReadingLayout {
-    return view.face === 'number' ? layNumber(view.meter, context) : layMark(view.face, context);
+  layout(view, face, context): ReadingLayout {
+    return face === 'number' ? layNumber(view.meter, context) : layMark(face, context);
   },
 });
 

@@ -1,25 +1,19 @@
 import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import { middleBaseline, putLine, setLine, type Layout } from '../../kinds/layout.ts';
-import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { itemText, paddingOf } from '../text.ts';
 
-const options = z.looseObject({
-  style: field(z.enum(['bars', 'dots', 'numbers', 'names', 'small']).default('bars'), {
-    label: 'Shown as',
-    choices: {
-      bars: 'Bars',
-      dots: 'Dots',
-      numbers: 'Numbers',
-      names: 'Names',
-      small: 'Small pictures',
-    },
-  }),
-});
+const faces = [
+  { id: 'bars', title: 'Bars' },
+  { id: 'dots', title: 'Dots' },
+  { id: 'numbers', title: 'Numbers' },
+  { id: 'names', title: 'Names' },
+  { id: 'small', title: 'Small pictures' },
+] as const;
 
 export interface WorkspacesView {
-  style: 'bars' | 'dots' | 'numbers' | 'names' | 'small';
+  face: (typeof faces)[number]['id'];
   marks: { id: string; name: string; label: string; isCurrent: boolean }[];
 }
 
@@ -41,20 +35,21 @@ export const workspaces = defineItem({
   type: 'workspaces',
   title: 'Workspaces',
   summary: "The desk's workspaces; press one to go there",
-  options,
-  view({ style }, { workspaces: all, workspace, isVertical, room }): WorkspacesView {
+  faces,
+  options: z.looseObject({}),
+  view(_, face, { workspaces: all, workspace, isVertical, room }): WorkspacesView {
     return {
-      style,
+      face,
       marks: all.map(({ id, name }, index) => ({
         id,
         name,
-        label: style === 'names' && !isVertical && room !== 'bare' ? name : String(index + 1),
+        label: face === 'names' && !isVertical && room !== 'bare' ? name : String(index + 1),
         isCurrent: index === workspace,
       })),
     };
   },
-  layout: (view, context) =>
-    view.style === 'numbers' || view.style === 'names' ? layNames(view, context) : layMarks(view, context),
+  layout: (view, face, context) =>
+    face === 'numbers' || face === 'names' ? layNames(view, context) : layMarks(view, context),
 });
 
 /** A rectangle by where it stands along the edge and across it. */
@@ -84,20 +79,20 @@ function sizeOf(length: number, { thickness, isVertical }: ItemContext) {
 }
 
 /** Px along and across the edge of what stands for a workspace. */
-function markSize(style: WorkspacesView['style'], isCurrent: boolean, { thickness }: ItemContext) {
-  if (style === 'dots') {
+function markSize(face: WorkspacesView['face'], isCurrent: boolean, { thickness }: ItemContext) {
+  if (face === 'dots') {
     const dot = isCurrent ? MARK.dot : MARK.dot - 2;
     return { along: dot, across: dot };
   }
-  if (style === 'small') {
+  if (face === 'small') {
     const across = Math.round(thickness * SMALL.share);
     return { along: Math.round(across * SMALL.shape), across };
   }
   return { along: isCurrent ? MARK.current : MARK.bar, across: BAR.thick };
 }
 
-function layMarks({ style, marks }: WorkspacesView, context: ItemContext): WorkspacesLayout {
-  const sizes = marks.map(({ isCurrent }) => markSize(style, isCurrent, context));
+function layMarks({ face, marks }: WorkspacesView, context: ItemContext): WorkspacesLayout {
+  const sizes = marks.map(({ isCurrent }) => markSize(face, isCurrent, context));
   const lengths = sizes.map(({ along }) => along);
   const { starts, length } = inARow(lengths, paddingOf(context));
   return {

@@ -7,7 +7,7 @@ import type { OpenMenu, SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts
 import type { Solving } from '../solving.ts';
 import { findableOf, keyOfApplication } from './entries.ts';
 import { groupsOf, type Group } from './groups.ts';
-import { AROUND, hang } from './hanging.ts';
+import { AROUND, hang, type MenuGround } from './hanging.ts';
 import { layRow, leastCell, rowHeight, type RowStyle } from './row.ts';
 
 /** Px off its edge, and of the head of a group. */
@@ -100,13 +100,6 @@ function layGroups(
     y += Math.ceil(applications.length / columns) * style.height;
   }
   return { entries, heads, content: { width: columns * style.width, height: y } };
-}
-
-/** What a menu may know of the screen that it opens on. */
-export interface MenuGround {
-  rect: Rect;
-  free: Rect;
-  edges: readonly SceneEdge[];
 }
 
 interface Beside {

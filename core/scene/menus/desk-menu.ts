@@ -5,9 +5,8 @@ import { solidFinish } from '../sections/beside.ts';
 import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { findableAct, findableOf, type Findable } from './entries.ts';
-import { AROUND, hang } from './hanging.ts';
+import { AROUND, hang, type MenuGround } from './hanging.ts';
 import { layRow, rowHeight, type RowStyle } from './row.ts';
-import type { MenuGround } from './app-list.ts';
 
 /** Px that a line between two groups takes. */
 const DIVIDER = 15;

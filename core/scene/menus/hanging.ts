@@ -3,9 +3,16 @@ import { cutLine, middleBaseline, putLine, type Fonts, type Run } from '../../ki
 import type { MenuKey } from '../../menus/schema.ts';
 import { menuTitles } from '../../menus/schema.ts';
 import { clamp, moveInside, type Rect, type Size } from '../../values/geometry.ts';
-import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
+import type { OpenMenu, SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
 
 /** A menu that hangs from a lit line: what is typed, or a title, stands on the line, and the entries hang beneath. */
+
+/** What a menu may know of the screen that it opens on. */
+export interface MenuGround {
+  rect: Rect;
+  free: Rect;
+  edges: readonly SceneEdge[];
+}
 
 /** Px: the head above the line, the line, by how much it is longer than what hangs, and around the entries. */
 const HEAD = 58;

@@ -4,9 +4,8 @@ import { cutLine, middleBaseline, putLine, setLine, type Run } from '../../kinds
 import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { solidFinish } from '../sections/beside.ts';
-import type { MenuGround } from './app-list.ts';
 import { findablesOf, keyOfApplication, type Findable } from './entries.ts';
-import { AROUND, hang } from './hanging.ts';
+import { AROUND, hang, type MenuGround } from './hanging.ts';
 import { layRow, rowHeight, type RowStyle } from './row.ts';
 
 /** The height of what a sum comes to, and of its figures, px. */

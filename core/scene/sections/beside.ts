@@ -13,8 +13,16 @@ export function besideOf(edge: SceneEdge, item: Rect): Rect {
     : { ...item, x: edge.rect.x, width: edge.rect.width };
 }
 
-/** The finish of what opens: nothing shows through, for what lies beneath changes with every desk. */
+const solids = new WeakMap<Finish, Finish>();
+
+/** The finish of what opens: nothing shows through, for what lies beneath changes with every desk. The same object for the same one. */
 export function solidFinish(own: Finish): Finish {
+  let solid = solids.get(own);
+  if (!solid) solids.set(own, (solid = madeSolid(own)));
+  return solid;
+}
+
+function madeSolid(own: Finish): Finish {
   return {
     ...own,
     kind: 'matte',

@@ -1,13 +1,17 @@
 import { freeAfter, type Flowing } from '../../arrange/edges.ts';
 import type { Edge, Item } from '../../desk/sections/edges.ts';
+import type { Surface } from '../../colour/look.ts';
 import { bareFinish } from '../../values/finish.ts';
 import { itemKindOf } from '../../items/list.ts';
+import { dockLine } from '../../items/application/application.ts';
 import { isPlain } from '../../values/presses.ts';
 import { layLines } from '../../items/text.ts';
 import type { ItemContext, Room } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { clamp, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../scene.ts';
+import type { SceneText } from '../parts.ts';
+import { solidFinish } from './beside.ts';
 import { fitItems } from './fit-items.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts } from './texts.ts';
@@ -25,14 +29,14 @@ export const edges = defineSceneSection({
     });
   },
   parts: (list) =>
-    list.map(({ id, rect, backing, surface, items, more }) => ({
+    list.map(({ id, rect, backing, surface, items, more, plate }) => ({
       id,
       rect,
       ground: backing ?? rect,
       surface,
       scale: 1,
       texts: () => [
-        ...textsOfItems(items),
+        ...textsOfItems(items, plate),
         ...(more ? placedTexts(MORE, more.layout.runs, startOf(more)) : []),
       ],
     })),
@@ -41,8 +45,27 @@ export const edges = defineSceneSection({
 /** What stands for the item in the texts of the button that opens the rest. */
 const MORE = 'more';
 
-export function textsOfItems(items: readonly SceneItem[]) {
-  return items.flatMap((item) => placedTexts(item.id, item.layout.runs, startOf(item)));
+/** Texts of items, and names that are told on plates of their own. */
+export function textsOfItems(items: readonly SceneItem[], plate: Surface | null = null): SceneText[] {
+  return items.flatMap((item) => {
+    const { runs, told } = item.layout;
+    const at = startOf(item);
+    const texts = placedTexts(item.id, runs, at);
+    if (!told || !plate) return texts;
+    const names = placedTexts(item.id, [told], at);
+    return [
+      ...texts,
+      ...names.map((text) => ({ ...text, plate: { rect: plateAround(text.box), surface: plate } })),
+    ];
+  });
+}
+
+/** Px of a plate around the name on it. */
+const PLATE = 6;
+
+/** The plate on which a name stands that is told. */
+export function plateAround({ x, y, width, height }: Rect): Rect {
+  return { x: x - 1.5 * PLATE, y: y - PLATE, width: width + 3 * PLATE, height: height + 2 * PLATE };
 }
 
 function startOf({ rect, at }: Pick<SceneItem, 'rect' | 'at'>) {
@@ -61,10 +84,11 @@ export function lookAtItem(item: Item, key: string, context: ItemContext, solvin
   const kind = itemKindOf(item.type);
   const iconSize = clamp(item.iconSize ?? context.iconSize, 1, context.thickness);
   const own = iconSize === context.iconSize ? context : { ...context, iconSize };
-  const full = `${item.type} ${key} ${iconSize} ${context.room} ${textOf(item.options)}`;
+  const full = `${item.type} ${item.face} ${key} ${iconSize} ${context.room} ${textOf(item.options)}`;
   const { view, layout } = lookOnce(solving, full, () => {
-    const seen = kind.view(item.options, own);
-    return { view: seen, layout: kind.layout(seen, own), needs: kind.needs?.(item.options) ?? [] };
+    const { options, face } = item;
+    const seen = kind.view(options, face, own);
+    return { view: seen, layout: kind.layout(seen, face, own), needs: kind.needs?.(options, face) ?? [] };
   });
   return {
     item,
@@ -80,6 +104,17 @@ export function lookAtItem(item: Item, key: string, context: ItemContext, solvin
   };
 }
 
+/** Px between a dock and the names that it tells: beyond what an icon becomes under the pointer. */
+function tellsAt({ thickness, iconSize, growth }: Edge): number {
+  const icon = Math.min(iconSize, thickness);
+  const reaches = (thickness - icon) / 2 + dockLine.stand / 2 + icon * Math.max(growth.factor, LIFTED) + LIFT;
+  return Math.max(0, reaches - thickness) + NAME_GAP;
+}
+/** An icon that is pointed at on a dock that doesn't grow: how far it lifts off (px) and what it becomes. */
+const LIFT = 9;
+const LIFTED = 1.18;
+const NAME_GAP = 8 + PLATE;
+
 function contextOf(edge: Edge, onSurface: ReturnType<typeof groundFor>['context'], room: Room): ItemContext {
   return {
     ...onSurface,
@@ -88,6 +123,7 @@ function contextOf(edge: Edge, onSurface: ReturnType<typeof groundFor>['context'
     thickness: edge.thickness,
     iconSize: Math.min(edge.iconSize, edge.thickness),
     isVertical: !isHorizontal(edge.side),
+    tellsAt: edge.kind === 'dock' && edge.labels ? tellsAt(edge) : null,
     room,
   };
 }
@@ -99,13 +135,14 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
     beneath,
     context: onSurface,
   } = groundFor(edge.backing === 'none' && own.kind !== 'bare' ? bareFinish(own) : edge.finish, solving);
+  const tells = edge.kind === 'dock' && edge.labels;
   const contexts = new Map<Room, ItemContext>();
   const inRoom = (room: Room) => {
     const context = contexts.get(room) ?? contextOf(edge, onSurface, room);
     contexts.set(room, context);
     return context;
   };
-  const key = [edge.kind, edge.side, edge.thickness, beneath].join(' ');
+  const key = [edge.kind, edge.side, edge.thickness, beneath, inRoom('full').tellsAt].join(' ');
   const moreFor = (count: number) => layLines([`+${count}`], inRoom('tight'));
   const { shown, hidden, laid } = fitItems(
     edge,
@@ -130,7 +167,7 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
     locked: edge.locked,
     isAway,
     growth: edge.kind === 'dock' && edge.growth.factor > 1 ? edge.growth : null,
-    tellsNames: edge.kind === 'dock' && edge.labels,
+    plate: tells ? groundFor(solidFinish(own), solving).surface : null,
     missing: laid.missing,
     items: shown.map((looked, index) => placedItem(looked, laid.items[index] ?? laid.rect)),
     more: last && ids.length > 0 ? placedMore(ids, moreFor(ids.length), last) : null,
@@ -142,6 +179,7 @@ export function placedItem({ item, view, layout }: LookedItem, rect: Rect): Scen
   return {
     id: item.id,
     type: item.type,
+    face: item.face,
     view,
     layout,
     rect,

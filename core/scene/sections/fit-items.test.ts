@@ -64,10 +64,7 @@ describe('items on an edge with too little room', () => {
     const desk = emptyDesk();
     for (const side of ['top', 'right', 'bottom', 'left'] as const) {
       const items = Array.from({ length: 40 }, (_, index) =>
-        createItem(`item-${index}`, 'application', {
-          application: desk.applications[index % 8]?.id,
-          label: true,
-        }),
+        createItem(`item-${index}`, 'application', { application: desk.applications[index % 8]?.id }, 'both'),
       );
       const edge = {
         ...createPanel('panel', 'main', side, items),
@@ -93,10 +90,7 @@ describe('items on an edge with too little room', () => {
   it('are all there beside the button once it is open, and their texts are judged', () => {
     const desk = emptyDesk();
     const items = Array.from({ length: 30 }, (_, index) =>
-      createItem(`item-${index}`, 'application', {
-        application: desk.applications[index % 8]?.id,
-        label: true,
-      }),
+      createItem(`item-${index}`, 'application', { application: desk.applications[index % 8]?.id }, 'both'),
     );
     const edge = { ...createPanel('panel', 'main', 'top', items), length: { by: 'fixed' as const, px: 560 } };
     const conditions = { moment: DAWN, openMore: 'panel' };

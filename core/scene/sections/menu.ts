@@ -1,6 +1,7 @@
 import type { MenuKey } from '../../menus/schema.ts';
 import { intersection } from '../../values/geometry.ts';
-import { solveAppList, type MenuGround } from '../menus/app-list.ts';
+import { solveAppList } from '../menus/app-list.ts';
+import type { MenuGround } from '../menus/hanging.ts';
 import { solveAppWall } from '../menus/app-wall.ts';
 import { solveDeskMenu } from '../menus/desk-menu.ts';
 import { solveQuickFind } from '../menus/quick-find.ts';

@@ -51,6 +51,7 @@ function solveRest(edge: SceneEdge, screen: Rect, solving: Solving): SceneRest |
     thickness: ROW,
     iconSize: Math.min(source.iconSize, ROW - 2 * AROUND),
     isVertical: false,
+    tellsAt: null,
     room: 'full',
   };
   const key = ['rest', ROW, beneath].join(' ');

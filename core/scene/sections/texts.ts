@@ -5,6 +5,7 @@ import type { SceneText } from '../parts.ts';
 /** Runs where they stand on the screen when their layout begins at a point of it. */
 export function placedTexts(item: string | null, runs: readonly Run[], at: Point, scale = 1): SceneText[] {
   return runs.map((run) => ({
+    plate: null,
     item,
     run,
     scale,

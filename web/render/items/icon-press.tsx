@@ -18,9 +18,11 @@ export function IconPress({
 }) {
   return (
     <Press label={label} onPress={onPress} className="panel-press">
-      <span style={placeOf(layout.icon)}>
-        <DeskIcon name={icon} size={layout.icon.width} />
-      </span>
+      {layout.icon && (
+        <span style={placeOf(layout.icon)}>
+          <DeskIcon name={icon} size={layout.icon.width} />
+        </span>
+      )}
       <Runs runs={layout.runs} />
     </Press>
   );

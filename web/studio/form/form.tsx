@@ -16,7 +16,7 @@ export interface FormProps {
   onEnd: () => void;
   /** What the fields belong to, when that must be read out with their labels. */
   of?: string;
-  /** The face of a widget. */
+  /** The face of a widget or an item. */
   face?: string | null;
   /** Some of the fields only. */
   only?: readonly string[];

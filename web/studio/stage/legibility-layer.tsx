@@ -14,8 +14,10 @@ export function LegibilityLayer({ screen, scale }: { screen: SceneScreen; scale:
   const shown = new Set(partsOn(screen).map(({ id }) => id));
   // What a half that is only looked at would be like is told while it is looked at.
   const isSeen = useSeenHalf();
+  // Names that are told while something is pointed at are tinted only where they are weak.
   const judgements = (useLegibility((state) => state.judgements) ?? []).filter(
-    (one) => one.screen === screen.id && shown.has(one.part) && isSeen(one),
+    (one) =>
+      one.screen === screen.id && shown.has(one.part) && isSeen(one) && (!one.isTold || enough(one) < 1),
   );
   const labelled = withLabels(judgements, scale);
   return (

@@ -4,14 +4,16 @@ import type { Side } from '../../../../core/values/geometry.ts';
 import { ApplicationIcon } from '../../icons.tsx';
 import type { ItemDrawing } from '../../item-drawing.ts';
 import { Press } from '../../press.tsx';
+import { plateAround } from '../../../../core/scene/sections/edges.ts';
 import { Runs, placeOf } from '../../runs.tsx';
+import { surfaceBox, surfaceColours } from '../../surface.ts';
 
-/** Which way an icon lifts off its line, and where its name stands: away from the screen's side. */
-const away: Record<Side, { lift: string; name: CSSProperties }> = {
-  bottom: { lift: 'translateY(-9px)', name: { bottom: '100%', left: '50%', translate: '-50% 0' } },
-  top: { lift: 'translateY(9px)', name: { top: '100%', left: '50%', translate: '-50% 0' } },
-  left: { lift: 'translateX(9px)', name: { left: '100%', top: '50%', translate: '4px -50%' } },
-  right: { lift: 'translateX(-9px)', name: { right: '100%', top: '50%', translate: '-4px -50%' } },
+/** Which way an icon lifts off its line: away from the screen's side. */
+const away: Record<Side, string> = {
+  bottom: 'translateY(-9px)',
+  top: 'translateY(9px)',
+  left: 'translateX(9px)',
+  right: 'translateX(-9px)',
 };
 
 export const ApplicationItem: ItemDrawing<'application'> = (props) =>
@@ -23,9 +25,11 @@ const OnPanel: ItemDrawing<'application'> = ({ view, layout, edge }) => (
     onPress={(actions) => actions.start(view.application)}
     className="panel-press"
   >
-    <span style={placeOf(layout.icon)}>
-      <ApplicationIcon application={view.application} name={view.icon} size={layout.icon.width} />
-    </span>
+    {layout.icon && (
+      <span style={placeOf(layout.icon)}>
+        <ApplicationIcon application={view.application} name={view.icon} size={layout.icon.width} />
+      </span>
+    )}
     <Runs runs={layout.runs} />
     {view.isRunning && (
       <span
@@ -42,35 +46,40 @@ function underline(side: Side): CSSProperties {
     : { [side]: 0, left: '20%', right: '20%', height: 3 };
 }
 
-const OnDock: ItemDrawing<'application'> = ({ view, layout, edge }) => {
-  const { lift, name } = away[edge.side];
-  return (
-    <>
-      <Press
-        label={`Start ${view.name}`}
-        onPress={(actions) => actions.start(view.application)}
-        className="dock-icon"
-        style={{ '--lift': lift } as CSSProperties}
-      >
-        <span
-          data-grows={edge.side}
-          style={{ ...placeOf(layout.icon), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}
-        >
-          <ApplicationIcon application={view.application} name={view.icon} size={layout.icon.width} />
-        </span>
-        {edge.tellsNames && (
+const OnDock: ItemDrawing<'application'> = ({ view, layout, edge }) => (
+  <>
+    <Press
+      label={`Start ${view.name}`}
+      onPress={(actions) => actions.start(view.application)}
+      className="dock-icon"
+      style={{ '--lift': away[edge.side] } as CSSProperties}
+    >
+      <span className="dock-lift absolute inset-0">
+        {layout.icon && (
           <span
-            className="dock-name pointer-events-none absolute whitespace-nowrap text-[17px] font-medium"
-            style={{ ...name, textShadow: '0 1px 8px rgb(0 0 0 / .6)' }}
+            data-grows={edge.side}
+            style={{ ...placeOf(layout.icon), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}
           >
-            {view.name}
+            <ApplicationIcon application={view.application} name={view.icon} size={layout.icon.width} />
           </span>
         )}
-      </Press>
-      {view.isRunning && <span className="absolute" style={stud(edge.side)} data-stud={view.application} />}
-    </>
-  );
-};
+        <Runs runs={layout.runs} />
+      </span>
+      {layout.told && edge.plate && (
+        <span className="dock-name pointer-events-none" style={surfaceColours(edge.plate)}>
+          <span
+            style={{
+              ...placeOf(plateAround(layout.told.ink)),
+              ...surfaceBox({ ...edge.plate, radius: Math.min(edge.plate.radius, 8) }),
+            }}
+          />
+          <Runs runs={[layout.told]} />
+        </span>
+      )}
+    </Press>
+    {view.isRunning && <span className="absolute" style={stud(edge.side)} data-stud={view.application} />}
+  </>
+);
 
 /** A raised stud on the line under what runs. */
 function stud(side: Side): CSSProperties {

@@ -33,7 +33,7 @@ export const WorkspacesItem: ItemDrawing<'workspaces'> = ({ view, layout }) => (
               <span
                 style={{
                   ...placeOf({ ...bar, x: bar.x - press.x, y: bar.y - press.y }),
-                  ...(view.style === 'small' ? smallLook(mark.isCurrent) : markLook(mark.isCurrent)),
+                  ...(view.face === 'small' ? smallLook(mark.isCurrent) : markLook(mark.isCurrent)),
                 }}
               />
             )}

@@ -1,13 +1,6 @@
 import { paint, placeOf } from '../../runs.tsx';
+import { spoke } from '../../spoke.ts';
 import type { ClockLayout, ClockView } from '../../../../core/widgets/clock/layout.ts';
-
-/** A line from the middle outward, `angle` degrees clockwise from twelve. Turned here: thousands of turned elements are slow. */
-function spoke(angle: number, from: number, to: number): string {
-  const sine = Math.sin((angle * Math.PI) / 180);
-  const cosine = Math.cos((angle * Math.PI) / 180);
-  const at = (reach: number) => `${(sine * reach).toFixed(2)} ${(-cosine * reach).toFixed(2)}`;
-  return `M${at(from)}L${at(to)}`;
-}
 
 const marks = Array.from({ length: 60 }, (_, minute) => minute);
 const hourMarks = marks

@@ -2,6 +2,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { ArrowLeft, ArrowRight, Copy, Replace, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { edits } from '../../../../core/desk/edits/edits.ts';
+import { ItemFaces } from './item-faces.tsx';
 import { ItemFrame } from '../../../../core/arrange/schema.ts';
 import { stretchOf } from '../../../../core/arrange/edges.ts';
 import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
@@ -105,6 +106,21 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
           <Trash2 size={15} />
         </IconButton>
       </div>
+      {kind.faces.length > 1 && (
+        <Section title="Face">
+          <ItemFaces item={item} edge={edge} />
+        </Section>
+      )}
+      <Section title="Options">
+        <Fields
+          schema={kind.options}
+          values={item.options}
+          face={item.face}
+          adders={adders}
+          onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
+          onEnd={endGesture}
+        />
+      </Section>
       <Section title="Room" note={<Stretch item={item} edge={edge} />}>
         <Fields
           schema={ItemFrame}
@@ -114,15 +130,6 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
         />
       </Section>
       <OnAll item={item} edge={edge} />
-      <Section title="Options">
-        <Fields
-          schema={kind.options}
-          values={item.options}
-          adders={adders}
-          onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
-          onEnd={endGesture}
-        />
-      </Section>
     </>
   );
 }

@@ -161,7 +161,10 @@ function JudgementRow({
       >
         <span className="min-w-0 flex-1 py-0.5" title={judgement.text}>
           <span className="block truncate">{judgement.text}</span>
-          <span className="block text-[12px] leading-snug text-dust">{whereIs(judgement)}</span>
+          <span className="block text-[12px] leading-snug text-dust">
+            {whereIs(judgement)}
+            {judgement.isTold && ', while pointed at'}
+          </span>
         </span>
         <span className={clsx('shrink-0 font-mono text-[12px]', isFine ? 'text-moss' : 'text-rust')}>
           {judgement.contrast.toFixed(1)}:1
