@@ -9,7 +9,7 @@ import { problemText, refuse, type Result } from '../core/desk/problem.ts';
 import { readDesk } from '../core/desk/read.ts';
 import type { Desk } from '../core/desk/desk.ts';
 import { solve } from '../core/scene/solve.ts';
-import { learnTextOf } from '../core/scene/text.ts';
+import { learnDesk } from '../core/scene/learn.ts';
 import { formatMoment } from '../core/sources/time/time.ts';
 
 /** Exit codes, for scripts. */
@@ -138,7 +138,7 @@ async function solveFile(file: string, { screen, at }: Values, now: () => number
   const moment = at === undefined ? now() : Date.parse(at);
   if (Number.isNaN(moment))
     throw new Stop(EXIT.usage, `--at ${at}: not a moment, such as 2026-11-24T07:12:00Z.`);
-  await learnTextOf(desk.value);
+  await learnDesk(desk.value);
   const scene = solve(sized(desk.value, screen), { moment });
   const lines = scene.screens.flatMap(({ name, rect, free, edges, widgets }) => [
     `${name}, ${rect.width} × ${rect.height}; free ${box(free)}`,

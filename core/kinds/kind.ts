@@ -67,6 +67,14 @@ export interface ItemKind<
   layout(view: View, face: Face, context: ItemContext): Laid;
 }
 
+/** How a kind of widget is worked out. It stands in a file of its own, which is fetched with the first desk that needs it. */
+export interface WidgetWork<Face extends string, O extends Options, View, Laid extends Layout> {
+  /** What the face shows. */
+  view(options: z.output<O>, face: Face, context: WidgetContext): View;
+  /** Its inside, without the room that a surface keeps around it. */
+  layout(view: View, face: Face, context: WidgetContext): Laid;
+}
+
 /** A kind of thing on the desk. What its layout can't say is drawn in web/render/widgets under the same name. */
 export interface WidgetKind<
   Type extends string,
@@ -83,10 +91,7 @@ export interface WidgetKind<
   /** Whether a new one stands bare on the backdrop or on a surface. */
   startsBare(face: Face): boolean;
   needs(options: z.output<O>, face: Face): readonly Need[];
-  /** What the face shows. */
-  view(options: z.output<O>, face: Face, context: WidgetContext): View;
-  /** Its inside, without the room that a surface keeps around it. */
-  layout(view: View, face: Face, context: WidgetContext): Laid;
+  load(): Promise<WidgetWork<Face, O, View, Laid>>;
 }
 
 export function defineItem<
@@ -112,6 +117,7 @@ export function defineWidget<
 /** An item's kind where any may stand. What a part holds was checked against its own kind when it came in. */
 export type AnyItemKind = ItemKind<string, string, Options, unknown, Layout>;
 export type AnyWidgetKind = WidgetKind<string, string, Options, unknown, Layout>;
+export type AnyWidgetWork = WidgetWork<string, Options, unknown, Layout>;
 
 /** A list of kinds by type, their own types erased. Throws when two share one. */
 export function byType<Any extends { type: string }>(

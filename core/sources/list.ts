@@ -2,13 +2,24 @@ import { machine } from './machine/machine.ts';
 import { moon } from './moon/moon.ts';
 import { sun } from './sun/sun.ts';
 import { time } from './time/time.ts';
-import type { SIMULATED, Source } from './source.ts';
+import type { LargeSource, SIMULATED, Source } from './source.ts';
 
 /** Every source. Add a new one here. */
 export const sources = { time, sun, moon, machine } as const;
 
 export type SourceId = keyof typeof sources;
-export type ReadingOf<Id extends SourceId> = ReturnType<(typeof sources)[Id]['read']>;
-type FedOf<S> = S extends Source<string, unknown, infer Fed> ? Fed : never;
+type Known = typeof sources;
+export type ReadingOf<Id extends SourceId> =
+  Known[Id] extends Source<string, infer Reading, string>
+    ? Reading
+    : Known[Id] extends LargeSource<string, infer Reading, string>
+      ? Reading
+      : never;
+type FedOf<S> =
+  S extends Source<string, unknown, infer Fed>
+    ? Fed
+    : S extends LargeSource<string, unknown, infer Fed>
+      ? Fed
+      : never;
 /** Where readings of a source may come from. */
-export type OriginOf<Id extends SourceId> = typeof SIMULATED | FedOf<(typeof sources)[Id]>;
+export type OriginOf<Id extends SourceId> = typeof SIMULATED | FedOf<Known[Id]>;

@@ -1,4 +1,5 @@
 import type { GeoPlace } from '../values/earth.ts';
+import { readerOf } from './learn.ts';
 import { sources, type OriginOf, type ReadingOf, type SourceId } from './list.ts';
 import { SIMULATED } from './source.ts';
 import { formatMoment, wallClock, type TimeReading } from './time/time.ts';
@@ -74,7 +75,11 @@ export function createReadings({ moment, place, seed, feeds = [] }: ReadingsInpu
   function simulated<Id extends SourceId>(id: Id, at: number): ReadingOf<Id> {
     const source = sources[id];
     const stepped = Math.floor(at / source.step) * source.step;
-    return once(`${id} ${stepped}`, () => source.read({ seed, place }, stepped) as ReadingOf<Id>);
+    return once(`${id} ${stepped}`, () => {
+      const read = readerOf(id);
+      if (!read) throw new Error(`The source "${id}" was not learned`);
+      return read({ seed, place }, stepped);
+    });
   }
 
   function samplesOf<Id extends SourceId>(id: Id, origin: OriginOf<Id>): readonly Sample<ReadingOf<Id>>[] {

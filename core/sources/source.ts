@@ -9,19 +9,37 @@ export interface SourceContext {
 /** The origin of readings that are worked out here. */
 export const SIMULATED = 'simulated';
 
-/** A source gives live values. `read` is pure: the same seed, place and moment (epoch ms) give the same reading. */
-export interface Source<Id extends string, Reading, Fed extends string> {
+/** Pure: the same seed, place and moment (epoch ms) give the same reading. */
+export type Read<Reading> = (context: SourceContext, moment: number) => Reading;
+
+interface Described<Id extends string, Fed extends string> {
   id: Id;
   title: string;
-  read(context: SourceContext, moment: number): Reading;
   /** How long a reading stays the same, in ms; readings are taken at multiples of it. */
   step: number;
   /** Other origins of such readings, whose samples come from outside, and what people call them. */
   fed?: Readonly<Record<Fed, string>>;
 }
 
+/** A source gives live values, simulated or from outside. */
+export interface Source<Id extends string, Reading, Fed extends string> extends Described<Id, Fed> {
+  /** How it is simulated. */
+  read: Read<Reading>;
+}
+
+/** A source that is large: how it is simulated is fetched with the first desk that needs it. */
+export interface LargeSource<Id extends string, Reading, Fed extends string> extends Described<Id, Fed> {
+  load(): Promise<{ read: Read<Reading> }>;
+}
+
 export function defineSource<const Id extends string, Reading, const Fed extends string = never>(
   source: Source<Id, Reading, Fed>,
 ): Source<Id, Reading, Fed> {
+  return source;
+}
+
+export function defineLargeSource<const Id extends string, Reading, const Fed extends string = never>(
+  source: LargeSource<Id, Reading, Fed>,
+): LargeSource<Id, Reading, Fed> {
   return source;
 }

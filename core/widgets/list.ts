@@ -7,8 +7,9 @@ export const widgetKinds = [clock, machine] as const;
 
 export type WidgetType = (typeof widgetKinds)[number]['type'];
 type KindOf<Type extends WidgetType> = Extract<(typeof widgetKinds)[number], { type: Type }>;
-export type WidgetViewOf<Type extends WidgetType> = ReturnType<KindOf<Type>['view']>;
-export type WidgetLayoutOf<Type extends WidgetType> = ReturnType<KindOf<Type>['layout']>;
+type WorkOf<Type extends WidgetType> = Awaited<ReturnType<KindOf<Type>['load']>>;
+export type WidgetViewOf<Type extends WidgetType> = ReturnType<WorkOf<Type>['view']>;
+export type WidgetLayoutOf<Type extends WidgetType> = ReturnType<WorkOf<Type>['layout']>;
 export type FaceOf<Type extends WidgetType> = KindOf<Type>['faces'][number]['id'];
 
 /** The kind of a type; throws on one that is not listed. */

@@ -6,8 +6,10 @@ import { fontsOf } from '../scene/look.ts';
 import { createReadings, type Feed } from '../sources/readings.ts';
 import { steadyWidth } from '../text/measure.ts';
 import { clock } from './clock/clock.ts';
+import * as clockWork from './clock/work.ts';
 import { widgetKinds } from './list.ts';
 import { machine } from './machine/machine.ts';
+import * as machineWork from './machine/work.ts';
 
 function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
   const desk = dawnCount();
@@ -36,7 +38,7 @@ describe('widgets', () => {
 
 describe('the clock', () => {
   const view = (options: object = {}, moment = DAWN) =>
-    clock.view(clock.options.parse(options), 'serif', contextAt(moment));
+    clockWork.view(clock.options.parse(options), 'serif', contextAt(moment));
 
   it('tells the time of the desk, or of another zone', () => {
     expect(view()).to.include({
@@ -79,15 +81,15 @@ describe('the clock', () => {
   it('has room for all that it shows, on every face', () => {
     for (const { id } of clock.faces) {
       const size = (options: object) => {
-        const shown = clock.view(clock.options.parse(options), id, contextAt());
-        return clock.layout(shown, id, contextAt()).size;
+        const shown = clockWork.view(clock.options.parse(options), id, contextAt());
+        return clockWork.layout(shown, id, contextAt()).size;
       };
       const plain = size({ date: '' });
       const full = size({ seconds: true, hours: '12', date: "EEEE d MMMM yyyy 'at the point'" });
       expect(full.width, id).to.be.greaterThan(plain.width);
       expect(full.height, id).to.be.at.least(plain.height);
     }
-    const { runs, size } = clock.layout(view({ date: '' }), 'serif', contextAt());
+    const { runs, size } = clockWork.layout(view({ date: '' }), 'serif', contextAt());
     const style = { font: contextAt().fonts.display, size: 168, weight: 200, spacing: -0.03 };
     // Whatever the time, without the little room that the font keeps at both ends.
     expect(size.width).to.be.within(steadyWidth('07:12', style) * 0.93, steadyWidth('07:12', style) * 1.02);
@@ -110,7 +112,7 @@ describe('the machine', () => {
     },
   ];
   const view = (options: object, readings?: Feed[], face: 'rings' | 'graph' = 'rings') =>
-    machine.view(machine.options.parse(options), face, contextAt(DAWN, readings));
+    machineWork.view(machine.options.parse(options), face, contextAt(DAWN, readings));
 
   it('shows what is chosen, in order', () => {
     expect(view({ network: true, disk: false }).meters.map(({ id }) => id)).to.deep.equal([
@@ -158,8 +160,8 @@ describe('the machine', () => {
   it('grows with what it shows', () => {
     for (const { id } of machine.faces) {
       const size = (options: object) => {
-        const shown = machine.view(machine.options.parse(options), id, contextAt());
-        return machine.layout(shown, id, contextAt()).size;
+        const shown = machineWork.view(machine.options.parse(options), id, contextAt());
+        return machineWork.layout(shown, id, contextAt()).size;
       };
       const one = size({ memory: false, disk: false });
       const four = size({ network: true });

@@ -117,8 +117,7 @@ withApp('editing', ({ server, open }) => {
     await chooseEdge(page, 'panel');
     await handle(page, 'panel-3').click();
     await page.getByRole('heading', { name: 'Workspaces', level: 2 }).waitFor();
-    await page.getByRole('combobox', { name: 'Shown as' }).click();
-    await page.getByRole('option', { name: 'Bars' }).click();
+    await page.getByRole('group', { name: 'Faces' }).getByRole('button', { name: 'Bars' }).click();
     await page.getByRole('button', { name: 'Earlier' }).click();
     await page.keyboard.press('Control+d');
     await untilKept(page);

@@ -16,7 +16,7 @@ import { itemKinds } from '../../core/items/list.ts';
 import { partsOn } from '../../core/scene/parts.ts';
 import type { SceneScreen } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
-import { learnTextOf } from '../../core/scene/text.ts';
+import { learnDesk } from '../../core/scene/learn.ts';
 import { learnFamilies } from '../../core/text/families.ts';
 import { plainUse } from '../../core/text/schema.ts';
 import { families, type ShippedFamily } from '../../core/values/family.ts';
@@ -315,7 +315,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
         ...deskOf(widgets, everyEdge(sheet), fonts, settings[sheet % 3]),
         name: `Sheet ${sheet}`,
       };
-      await learnTextOf(whole);
+      await learnDesk(whole);
       const [screen] = solve(whole, { moment: DAWN }).screens;
       if (!screen) throw new Error('no screen');
       expect(screen.edges.map(({ more }) => more)).to.deep.equal(screen.edges.map(() => null));
@@ -352,7 +352,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
         }),
       ),
     };
-    await learnTextOf(desk);
+    await learnDesk(desk);
     const [screen] = solve(desk, { moment: DAWN, open: { menu: 'appList', screen: 'main' } }).screens;
     const page = await shown(desk);
     await page.getByRole('button', { name: 'Open the app list' }).click();

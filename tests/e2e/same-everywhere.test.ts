@@ -7,7 +7,7 @@ import { createItem, createPanel } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
-import { learnTextOf } from '../../core/scene/text.ts';
+import { learnDesk } from '../../core/scene/learn.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { DAWN, emptyDesk } from '../support/desks.ts';
 import { addDesk, stored, withApp, chooseEdge } from '../support/app.ts';
@@ -30,7 +30,7 @@ function rectsOf(scene: Scene): Record<string, number[]> {
 
 withApp('a desk is solved the same', ({ server, open }) => {
   const solved = async (desk: Desk) => {
-    await learnTextOf(desk);
+    await learnDesk(desk);
     return rectsOf(solve(desk, { moment: DAWN }));
   };
 

@@ -1,15 +1,18 @@
 import fc from 'fast-check';
 import { learnFamilies, learnOthers } from '../../core/text/families.ts';
+import { learnSources } from '../../core/sources/learn.ts';
+import { learnWidgets } from '../../core/widgets/learn.ts';
 import { knowsFamily } from '../../core/text/cuts.ts';
 
 /** Properties try the same cases in every run of the tests; `npm run fuzz` gives them new ones. */
 export const SEED = 20261124;
 fc.configureGlobal({ seed: Number(process.env['VELVET_LEDGE_SEED'] ?? SEED) });
 
-// Tests measure text in any family. No await here at the top: a file with one is loaded in another way than the tests,
-// and would teach a copy of the core that none of them uses.
+// Tests measure text in any family, and solve any kind of widget.
 before(async () => {
   await learnFamilies();
   await learnOthers();
+  await learnWidgets();
+  await learnSources();
   if (!knowsFamily('fraunces')) throw new Error('The tests measure text without its families');
 });

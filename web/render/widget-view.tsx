@@ -1,26 +1,10 @@
-import { memo, type CSSProperties, type FC } from 'react';
+import { memo, type CSSProperties } from 'react';
 import type { SceneWidget } from '../../core/scene/scene.ts';
-import {
-  widgetKindOf,
-  type FaceOf,
-  type WidgetLayoutOf,
-  type WidgetType,
-  type WidgetViewOf,
-} from '../../core/widgets/list.ts';
+import { widgetKindOf } from '../../core/widgets/list.ts';
 import { QuietCard } from './quiet-card.tsx';
 import { Runs, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
-import { clockFaces } from './widgets/clock/clock.tsx';
-import { machineFaces } from './widgets/machine/machine.tsx';
-import { lookUp } from '../../core/values/look-up.ts';
-
-type Drawing<Type extends WidgetType> = FC<{ view: WidgetViewOf<Type>; layout: WidgetLayoutOf<Type> }>;
-
-/** What each face draws besides its texts; null where they are all there is. The type checker asks for every face. */
-const faces: { [Type in WidgetType]: Record<FaceOf<Type>, Drawing<Type> | null> } = {
-  clock: clockFaces,
-  machine: machineFaces,
-};
+import { drawingOf } from './widget-drawings.ts';
 
 /**
  * Positions go straight to the transform; only the inside is drawn again when its view changes. Each widget has a
@@ -54,8 +38,7 @@ export const WidgetView = memo(function WidgetView({ widget }: { widget: SceneWi
 type InsideProps = Pick<SceneWidget, 'type' | 'face' | 'view' | 'layout' | 'surface' | 'padding'>;
 
 const WidgetInside = memo(function WidgetInside({ type, face, view, layout, surface, padding }: InsideProps) {
-  // The face was checked against the kind when the desk was read.
-  const Face = lookUp(faces[type] as Record<string, FC<{ view: unknown; layout: unknown }> | null>, face);
+  const Face = view === null ? null : drawingOf(type, face);
   const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface) };
   return (
     <div className="size-full" style={style}>

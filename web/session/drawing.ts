@@ -1,8 +1,11 @@
 import type { Desk } from '../../core/desk/desk.ts';
-import { learnMissing, learnTextOf } from '../../core/scene/text.ts';
+import { useEffect, useState } from 'react';
+import { isKindKnown, learnDesk, learnKind, learnMissing } from '../../core/scene/learn.ts';
+import type { WidgetType } from '../../core/widgets/list.ts';
 import { ownFontAddress } from '../api/addresses.ts';
 import { persist } from '../later.ts';
 import { loadIconSet } from '../render/icons.tsx';
+import { isDrawingKnown, learnDrawings } from '../render/widget-drawings.ts';
 import { ownFontName } from '../render/type.ts';
 
 /** Fonts of one's own that this page has asked for. */
@@ -11,14 +14,40 @@ const asked = new Set<string>();
 /** Fetches what a desk is drawn with besides its picture, before it is shown. */
 export async function prepareDrawing(desk: Desk): Promise<void> {
   askForOwnFonts(desk);
-  await Promise.all([persist(() => learnTextOf(desk)), loadIconSet(desk.look.icons.set)]);
+  await Promise.all([
+    persist(() => learnDesk(desk)),
+    persist(() => learnDrawings(typesOf(desk))),
+    loadIconSet(desk.look.icons.set),
+  ]);
 }
 
-/** Makes the type of a desk that was changed ready: widths are learned, fonts of one's own fetched. Null when all is there. */
-export function prepareType(desk: Desk): Promise<unknown> | null {
+/** Fetches what a desk that was changed is worked out and drawn with. Null when all is there. */
+export function prepareChanged(desk: Desk): Promise<unknown> | null {
   askForOwnFonts(desk);
   const learn = learnMissing(desk);
-  return learn && persist(learn);
+  const types = typesOf(desk).filter((type) => !isDrawingKnown(type));
+  if (!learn && types.length === 0) return null;
+  return persist(() => Promise.all([learn?.(), learnDrawings(types)]));
+}
+
+function typesOf({ widgets }: Desk): WidgetType[] {
+  return [...new Set(widgets.map(({ type }) => type))];
+}
+
+/** Whether a kind of widget can be shown that need not be on the desk; fetches it where it can't. */
+export function useKind(type: WidgetType): boolean {
+  const isKnown = () => isDrawingKnown(type) && isKindKnown(type);
+  const [isThere, setThere] = useState(isKnown);
+  useEffect(() => {
+    if (isThere) return;
+    let isWanted = true;
+    const learn = () => Promise.all([learnKind(type), learnDrawings([type])]);
+    void persist(learn).then(() => isWanted && setThere(true));
+    return () => {
+      isWanted = false;
+    };
+  }, [type, isThere]);
+  return isThere;
 }
 
 function askForOwnFonts(desk: Desk): void {

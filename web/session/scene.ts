@@ -8,7 +8,7 @@ import type { Half } from '../../core/values/roles.ts';
 import type { Ground } from '../../core/desk/ground.ts';
 import { conditionsOf, useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
-import { prepareType } from './drawing.ts';
+import { prepareChanged } from './drawing.ts';
 
 /**
  * The desk being edited, solved under the conditions. Parts that did not change keep their identity from one
@@ -26,7 +26,7 @@ function refresh(): void {
     return;
   }
   // Measured with what is known already; once the rest is learned, again.
-  void prepareType(desk)?.then(refresh);
+  void prepareChanged(desk)?.then(refresh);
   const scene = solver(desk, conditionsOf(useConditions.getState()));
   if (scene !== useScene.getState().scene) useScene.setState({ scene });
 }

@@ -7,7 +7,7 @@ import { extractPalette, type Pixels, type Swatch } from '../../core/colour/extr
 import type { Desk } from '../../core/desk/desk.ts';
 import { judgeDesk, type JudgeConditions, type Judgement } from '../../core/legibility/judge.ts';
 import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
-import { learnTextOf } from '../../core/scene/text.ts';
+import { learnDesk } from '../../core/scene/learn.ts';
 import { backdropAddress } from '../api/addresses.ts';
 
 /** Work on pixels, off the page. Sources come from the server as they lie on the screen; the rest is done here. */
@@ -70,12 +70,12 @@ async function readColours(drawn: Drawn, size: Size): Promise<Swatch[]> {
 }
 
 async function judge(desk: Desk, conditions: JudgeConditions): Promise<Judgement[]> {
-  await learnTextOf(desk);
+  await learnDesk(desk);
   return judgeDesk(desk, conditions, pixelsOf);
 }
 
 async function findMends(desk: Desk, conditions: JudgeConditions, judgement: Judgement): Promise<Mend[]> {
-  await learnTextOf(desk);
+  await learnDesk(desk);
   return mendsFor(desk, conditions, judgement, pixelsOf);
 }
 

@@ -5,6 +5,8 @@ import { bareFinish } from '../../values/finish.ts';
 import { itemKindOf } from '../../items/list.ts';
 import { dockLine } from '../../items/application/application.ts';
 import { isPlain } from '../../values/presses.ts';
+import { layBlank } from '../../items/blank.ts';
+import { areLearned } from '../../sources/learn.ts';
 import { layLines } from '../../items/text.ts';
 import type { ItemContext, Room } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
@@ -87,8 +89,11 @@ export function lookAtItem(item: Item, key: string, context: ItemContext, solvin
   const full = `${item.type} ${item.face} ${key} ${iconSize} ${context.room} ${textOf(item.options)}`;
   const { view, layout } = lookOnce(solving, full, () => {
     const { options, face } = item;
+    const needs = kind.needs?.(options, face) ?? [];
+    // What is not learned yet is blank; it is solved again once it is.
+    if (!areLearned(needs)) return { view: null, layout: layBlank(own.iconSize, own), needs };
     const seen = kind.view(options, face, own);
-    return { view: seen, layout: kind.layout(seen, face, own), needs: kind.needs?.(options, face) ?? [] };
+    return { view: seen, layout: kind.layout(seen, face, own), needs };
   });
   return {
     item,

@@ -2,6 +2,9 @@ import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
 import type { Desk } from '../../desk/desk.ts';
 import type { Widget } from '../../desk/sections/widgets.ts';
 import { moveInside, type Rect, type Size } from '../../values/geometry.ts';
+import type { Layout } from '../../kinds/layout.ts';
+import { areLearned } from '../../sources/learn.ts';
+import { workOf } from '../../widgets/learn.ts';
 import { widgetKindOf } from '../../widgets/list.ts';
 import { partsOf } from '../../desk/parts.ts';
 import type { SceneWidget } from '../scene.ts';
@@ -12,6 +15,8 @@ import { groundFor, lookOnce, textOf, type Solving } from '../solving.ts';
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
 export const WIDGET_PADDING = 22;
 
+/** Stands for a kind of which nothing is known yet. */
+const UNKNOWN: Layout = { size: { width: 160, height: 90 }, runs: [] };
 const NOWHERE: Rect = { x: 0, y: 0, width: 0, height: 0 };
 
 interface Unplaced extends Size {
@@ -81,9 +86,12 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
   const { id, type, face, locked, clicksThrough, options } = widget;
   const { surface, beneath, context } = groundFor(widget.finish, solving);
   const { view, layout } = lookOnce(solving, `${type} ${face} ${beneath} ${textOf(options)}`, () => {
-    const kind = widgetKindOf(type);
-    const seen = kind.view(options, face, context);
-    return { view: seen, layout: kind.layout(seen, face, context), needs: kind.needs(options, face) };
+    const needs = widgetKindOf(type).needs(options, face);
+    const work = workOf(type);
+    // What is not learned yet is blank; it is solved again once it is.
+    if (!work || !areLearned(needs)) return { view: null, layout: UNKNOWN, needs };
+    const seen = work.view(options, face, context);
+    return { view: seen, layout: work.layout(seen, face, context), needs };
   });
   const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
   const width = Math.max(1, layout.size.width + 2 * padding);

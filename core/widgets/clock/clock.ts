@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
 import { HourStyle, Seconds, TypeOption, Zone, colourOption, datePattern } from '../../kinds/options.ts';
-import { clockLayouts, type ClockLayout, type ClockView } from './layout.ts';
 
 const faces = [
   { id: 'serif', title: 'Serif' },
@@ -19,6 +18,9 @@ const options = z.looseObject({
   colour: colourOption('ink'),
 });
 
+export type ClockOptions = z.output<typeof options>;
+export type ClockFace = (typeof faces)[number]['id'];
+
 export const clock = defineWidget({
   type: 'clock',
   title: 'Clock',
@@ -27,27 +29,5 @@ export const clock = defineWidget({
   options,
   startsBare: (face) => face !== 'line',
   needs: ({ seconds }) => [{ source: 'time', every: seconds ? 'second' : 'minute' }],
-  view({ hours, seconds, date, zone, type, colour }, _face, { readings, textColour }): ClockView {
-    const at = zone || readings.place.zone;
-    const { hour, minute, second } = readings.wall(at);
-    return {
-      hours: hours === '24' ? twoDigits(hour) : String(hour % 12 || 12),
-      minutes: twoDigits(minute),
-      seconds: seconds ? twoDigits(second) : null,
-      period: hours === '12' ? (hour < 12 ? 'am' : 'pm') : null,
-      date: date ? readings.text(date, at) : null,
-      hands: {
-        hour: ((hour % 12) + minute / 60) * 30,
-        minute: minute * 6,
-        second: seconds ? second * 6 : null,
-      },
-      type,
-      colour: textColour(colour),
-    };
-  },
-  layout: (view, face, { fonts }): ClockLayout => clockLayouts[face](view, fonts),
+  load: () => import('./work.ts'),
 });
-
-function twoDigits(value: number): string {
-  return value < 10 ? `0${value}` : String(value);
-}

@@ -12,6 +12,7 @@ import {
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import type { Rect, Size } from '../../values/geometry.ts';
 import type { Meter } from '../../sources/machine/meters.ts';
+import type { MachineFace } from './machine.ts';
 
 /** What the faces of a machine show. */
 export interface MachineView {
@@ -24,8 +25,6 @@ export interface MachineView {
   /** Said when nothing can be shown. */
   notice: string | null;
 }
-
-export type MachineFace = 'rings' | 'bars' | 'graph' | 'text';
 
 export interface MachineLayout extends Layout {
   /** For each meter its ring, its bar, or its mark in the graph's legend; none on the face of text, nor with a notice. */

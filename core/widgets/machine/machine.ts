@@ -2,8 +2,6 @@ import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption, originOption } from '../../kinds/options.ts';
 import { field } from '../../values/field.ts';
-import { layMachine, type MachineView } from './layout.ts';
-import { meterIds, meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
 
 const faces = [
   { id: 'rings', title: 'Rings' },
@@ -27,8 +25,8 @@ const options = z.looseObject({
   colour: colourOption('accent', 'Marks'),
 });
 
-/** Of a graph, whatever it reaches over. */
-const POINTS = 60;
+export type MachineOptions = z.output<typeof options>;
+export type MachineFace = (typeof faces)[number]['id'];
 
 export const machine = defineWidget({
   type: 'machine',
@@ -38,28 +36,5 @@ export const machine = defineWidget({
   options,
   startsBare: () => false,
   needs: ({ from }) => [{ source: 'machine', origin: from, every: 'second' }],
-  view(options, face, { readings, textColour }): MachineView {
-    const { from, span, type, colour } = options;
-    const now = readings.get('machine', from)?.value ?? null;
-    const meters = readings.once(`meters ${from}`, () => meterIds.map((id) => meterOf(id, now)));
-    const series =
-      face === 'graph'
-        ? readings.once(`shares ${from} ${span}`, () => {
-            const past = readings.series('machine', from, POINTS, (span * 60_000) / POINTS);
-            return meterIds.map((id) => past.map((reading) => shareOf(id, reading)));
-          })
-        : null;
-    const isWanted = (_: unknown, index: number) => options[meterIds[index] as Meter['id']];
-    const wanted = meters.filter(isWanted);
-    return {
-      meters: wanted,
-      series: series && series.filter(isWanted),
-      span,
-      type,
-      colour: textColour(colour),
-      notice:
-        wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
-    };
-  },
-  layout: (view, face, { fonts }) => layMachine(view, face, fonts),
+  load: () => import('./work.ts'),
 });

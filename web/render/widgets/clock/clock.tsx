@@ -36,4 +36,4 @@ function Hands({ view, layout }: { view: ClockView; layout: ClockLayout }) {
   );
 }
 
-export const clockFaces = { serif: null, stack: null, hands: Hands, line: null };
+export const faces = { serif: null, stack: null, hands: Hands, line: null };

@@ -169,4 +169,4 @@ function areaPath(series: (number | null)[], width: number, height: number): str
   return `${linePath(known, width, height)}L${width} ${height}L${x} ${height}Z`;
 }
 
-export const machineFaces = { rings: Rings, bars: Bars, graph: Graph, text: null };
+export const faces = { rings: Rings, bars: Bars, graph: Graph, text: null };

@@ -111,16 +111,18 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
           <ItemFaces item={item} edge={edge} />
         </Section>
       )}
-      <Section title="Options">
-        <Fields
-          schema={kind.options}
-          values={item.options}
-          face={item.face}
-          adders={adders}
-          onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
-          onEnd={endGesture}
-        />
-      </Section>
+      {Object.keys(kind.options.shape).length > 0 && (
+        <Section title="Options">
+          <Fields
+            schema={kind.options}
+            values={item.options}
+            face={item.face}
+            adders={adders}
+            onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
+            onEnd={endGesture}
+          />
+        </Section>
+      )}
       <Section title="Room" note={<Stretch item={item} edge={edge} />}>
         <Fields
           schema={ItemFrame}

@@ -8,7 +8,7 @@ import type { Look } from '../../../../core/look/schema.ts';
 import { api } from '../../../api/client.ts';
 import { Fields } from '../../form/form.tsx';
 import { fontStack } from '../../../render/type.ts';
-import { prepareType } from '../../../session/drawing.ts';
+import { prepareChanged } from '../../../session/drawing.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { Section } from '../../../ui/section.tsx';
 
@@ -64,7 +64,7 @@ function OwnFont() {
       if (presentDesk()?.id !== id) return font;
       useDesk.getState().edit(named(`Add ${font.name}`, edits.addFont(font)));
       const desk = presentDesk();
-      if (desk) await prepareType(desk);
+      if (desk) await prepareChanged(desk);
       return font;
     });
     toast.promise(work, {

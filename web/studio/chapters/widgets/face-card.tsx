@@ -13,6 +13,7 @@ import { useScreenInView } from '../../../stores/screen.ts';
 import { WidgetView } from '../../../render/widget-view.tsx';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
+import { useKind } from '../../../session/drawing.ts';
 import { useWidth } from '../../../ui/use-width.ts';
 import { takeCard, useCardInHand } from '../../card-drag.ts';
 
@@ -78,6 +79,7 @@ const FaceSketch = memo(function FaceSketch({
   options,
 }: Pick<FaceCardProps, 'type' | 'face' | 'options'>) {
   const desk = useDesk((state) => state.history?.present);
+  const isKnown = useKind(type);
   // A sketch that ticks would draw the eye from the stage: it is as of the minute.
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const look = desk?.look;
@@ -86,7 +88,7 @@ const FaceSketch = memo(function FaceSketch({
   const place = desk?.place;
   const seed = desk?.seed;
   const scene = useMemo(() => {
-    if (!desk) return null;
+    if (!desk || !isKnown) return null;
     const widget = createWidget({
       id: 'sketch',
       type,
@@ -104,7 +106,7 @@ const FaceSketch = memo(function FaceSketch({
     return solve(sketch, { moment: minute, half });
     // What a sketch shows of the desk is named here; the rest of it may change freely.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [type, face, options, minute, half, look, place, seed]);
+  }, [type, face, options, minute, half, look, place, seed, isKnown]);
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   // Nothing of a face is legible before what lies behind it is there.

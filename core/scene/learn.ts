@@ -1,0 +1,83 @@
+import type { Desk } from '../desk/desk.ts';
+import { itemKindOf } from '../items/list.ts';
+import { learnSources, readerOf } from '../sources/learn.ts';
+import type { SourceId } from '../sources/list.ts';
+import { learnWidgets, workOf } from '../widgets/learn.ts';
+import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
+import { learnFamilies, learnOthers } from '../text/families.ts';
+import { knowsFamily, wantsFallback } from '../text/cuts.ts';
+import { families, isOwn, type Family, type ShippedFamily } from '../values/family.ts';
+
+/** Letters and signs that every family has, or that are as wide as one that it has. */
+const USUAL = /^[\0-\u024f\u2010-\u2027\u2032\u2033\u20ac\u2122\u2212]*$/;
+
+/** Makes sure that everything on a desk can be worked out and measured, before it is solved. */
+export async function learnDesk(desk: Desk): Promise<void> {
+  const hasOthers = !USUAL.test(JSON.stringify(desk));
+  await Promise.all([
+    learnFamilies(familiesOf(desk)),
+    hasOthers ? learnOthers() : null,
+    learnWidgets(desk.widgets.map(({ type }) => type)),
+    learnSources(sourcesOf(desk)),
+  ]);
+}
+
+const sourcesKnown = new WeakMap<Desk, SourceId[]>();
+
+/** The sources that a desk's parts read. */
+function sourcesOf(desk: Desk): SourceId[] {
+  let found = sourcesKnown.get(desk);
+  if (!found) sourcesKnown.set(desk, (found = sourcesIn(desk)));
+  return found;
+}
+
+function sourcesIn({ widgets, edges }: Desk): SourceId[] {
+  const needs = [
+    ...widgets.flatMap(({ type, options, face }) => widgetKindOf(type).needs(options, face)),
+    ...edges.flatMap(({ items }) =>
+      items.flatMap(({ type, options, face }) => itemKindOf(type).needs?.(options, face) ?? []),
+    ),
+  ];
+  return [...new Set(needs.map(({ source }) => source))];
+}
+
+/** What is missing for solving a desk, some of it as it turned out when it was solved; null when nothing is. */
+export function learnMissing(desk: Desk): (() => Promise<unknown>) | null {
+  const missing = familiesOf(desk).filter((family) => !isOwn(family) && !knowsFamily(family));
+  const types = desk.widgets.map(({ type }) => type).filter((type) => workOf(type) === null);
+  const unread = sourcesOf(desk).filter((source) => readerOf(source) === null);
+  if (missing.length + types.length + unread.length === 0 && !wantsFallback()) return null;
+  return () =>
+    Promise.all([
+      learnFamilies(missing),
+      learnWidgets(types),
+      learnSources(unread),
+      wantsFallback() ? learnOthers() : null,
+    ]);
+}
+
+/** The families that a desk sets text in. */
+export function familiesOf({ look, widgets }: Desk): Family[] {
+  const chosen = widgets
+    .map(({ options }) => options['type'])
+    .filter((type) => families.includes(type as never));
+  return [
+    ...new Set([...Object.values(look.fonts).map(({ family }) => family), ...(chosen as ShippedFamily[])]),
+  ];
+}
+
+/** What any face of a kind reads as it starts. */
+function sourcesOfKind(type: WidgetType): SourceId[] {
+  const { faces, options, needs } = widgetKindOf(type);
+  const start = options.parse({});
+  return faces.flatMap(({ id }) => needs(start, id).map(({ source }) => source));
+}
+
+/** Whether a widget of this kind can be solved, whatever desk it is on. */
+export function isKindKnown(type: WidgetType): boolean {
+  return workOf(type) !== null && sourcesOfKind(type).every((source) => readerOf(source) !== null);
+}
+
+export async function learnKind(type: WidgetType): Promise<void> {
+  await Promise.all([learnWidgets([type]), learnSources(sourcesOfKind(type))]);
+}

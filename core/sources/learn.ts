@@ -1,0 +1,28 @@
+import { sources, type ReadingOf, type SourceId } from './list.ts';
+import type { LargeSource, Read } from './source.ts';
+
+/** How sources are simulated whose code was fetched. */
+const known = new Map<SourceId, Read<unknown>>();
+
+/** How a source is simulated; null until it was learned. */
+export function readerOf<Id extends SourceId>(id: Id): Read<ReadingOf<Id>> | null {
+  const source = sources[id];
+  return ('read' in source ? source.read : (known.get(id) ?? null)) as Read<ReadingOf<Id>> | null;
+}
+
+/** Whether all that a part reads can be read. */
+export function areLearned(needs: readonly { source: SourceId }[]): boolean {
+  return needs.every(({ source }) => readerOf(source) !== null);
+}
+
+/** Makes sure that these sources can be read. */
+export async function learnSources(
+  ids: readonly SourceId[] = Object.keys(sources) as SourceId[],
+): Promise<void> {
+  await Promise.all(
+    [...new Set(ids)].map(async (id) => {
+      const source = sources[id] as LargeSource<string, unknown, string> | { read: unknown };
+      if (!('read' in source) && !known.has(id)) known.set(id, (await source.load()).read);
+    }),
+  );
+}
