@@ -2,10 +2,11 @@ import { machine } from './machine/machine.ts';
 import { moon } from './moon/moon.ts';
 import { sun } from './sun/sun.ts';
 import { time } from './time/time.ts';
+import { weather } from './weather/weather.ts';
 import type { LargeSource, SIMULATED, Source } from './source.ts';
 
 /** Every source. Add a new one here. */
-export const sources = { time, sun, moon, machine } as const;
+export const sources = { time, sun, moon, machine, weather } as const;
 
 export type SourceId = keyof typeof sources;
 type Known = typeof sources;
