@@ -1,5 +1,7 @@
 import { drawRoles } from '../core/colour/scheme.ts';
 import { createApplication, createItem } from '../core/desk/defaults.ts';
+import { marrowTide } from '../core/sources/tide/tide.ts';
+import { plainUnits } from '../core/sources/units.ts';
 import { plainMenus, type Menus } from '../core/menus/schema.ts';
 import type { Application } from '../core/desk/sections/applications.ts';
 import type { Backdrop } from '../core/backdrop/schema.ts';
@@ -182,6 +184,7 @@ export function desk({
       finishes,
     },
     menus: { ...plainMenus, categories, ...menus },
+    sources: { units: plainUnits, tide: marrowTide },
     applications,
     workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
     ...rest,

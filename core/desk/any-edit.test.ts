@@ -265,6 +265,17 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       edgesWithWay(desk, choose.of(desk.screens).id, () => choose.newId(`way-${made++}`)),
     );
   },
+  setUnits: (_, choose) =>
+    edits.setUnits({
+      temperature: choose.of(['c', 'f'] as const),
+      wind: choose.of(['kn', 'bft', 'mph'] as const),
+      hours: choose.of(['12', '24'] as const),
+    }),
+  setTide: (_, choose) =>
+    edits.setTide({
+      mean: choose.upTo(9),
+      constituents: [{ name: 'M2', amplitude: choose.upTo(5), phase: choose.upTo(300) }],
+    }),
   setItemFaces: (desk, choose) =>
     edits.setItemFaces(
       [choose.of(['gone', ...itemIds(desk)]), choose.of(['gone', ...itemIds(desk)])],

@@ -6,6 +6,7 @@ import type { Application } from './sections/applications.ts';
 import type { Edge } from './sections/edges.ts';
 import type { Menus } from '../menus/schema.ts';
 import type { Screen } from './sections/screens.ts';
+import type { Sources } from './sections/sources.ts';
 import type { Widget } from './sections/widgets.ts';
 import type { Workspace } from './sections/workspaces.ts';
 
@@ -17,6 +18,7 @@ export interface Sections {
   edges: Edge[];
   widgets: Widget[];
   menus: Menus;
+  sources: Sources;
   applications: Application[];
   workspaces: Workspace[];
 }

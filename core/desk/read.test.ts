@@ -184,7 +184,9 @@ describe('upgrading', () => {
     ]);
     expect(found[0]?.options).to.deep.equal({ note: 'kept' });
     expect(found[2]?.options).to.deep.equal({ icon: 'start-here', label: 'Tools' });
-    expect(found[7]?.options).to.include({ seconds: true, pattern: 'EEE d MMM' });
+    expect(found[7]?.options).to.include({ seconds: true, pattern: 'EEE d MMM', hours: 'desk' });
+    expect(read.value.sources.units).to.include({ temperature: 'c', hours: '24' });
+    expect(read.value.sources.tide.constituents.length).to.be.greaterThan(3);
   });
 
   it('brings format 4, whose applications were little more than a name, to the present one', () => {

@@ -1,6 +1,8 @@
 import { plainAdjust } from '../backdrop/schema.ts';
 import { plainUse } from '../text/schema.ts';
 import { plainMenus } from '../menus/schema.ts';
+import { marrowTide } from '../sources/tide/tide.ts';
+import { plainUnits } from '../sources/units.ts';
 import { plainPresses } from '../values/presses.ts';
 import { FORMAT } from './desk.ts';
 import type { Family } from '../values/family.ts';
@@ -123,13 +125,15 @@ export const steps: Record<number, Step> = {
     };
   },
 
-  /** Format 5 had what items look like among their options, and for some only one look. */
+  /** Format 5 had what items look like among their options, and for some only one look; readings were shown in one unit. */
   5: (desk) => ({
     ...desk,
     format: 6,
+    sources: { units: plainUnits, tide: marrowTide },
+    widgets: asArray(desk['widgets']).map((widget) => withDeskHours(asRecord(widget))),
     edges: asArray(desk['edges']).map((edge) => {
       const { items, ...rest } = asRecord(edge);
-      return { ...rest, items: asArray(items).map((item) => withFace(asRecord(item))) };
+      return { ...rest, items: asArray(items).map((item) => withDeskHours(withFace(asRecord(item)))) };
     }),
   }),
 };
@@ -155,6 +159,12 @@ function withFace({ options, ...item }: Record<string, unknown>): Record<string,
     default:
       return { ...item, face: firstFaces.get(String(item['type'])) ?? 'line', options };
   }
+}
+
+/** Hours are those of the desk since it says how it counts them, unless a part counts in its own way. */
+function withDeskHours({ options, ...part }: Record<string, unknown>): Record<string, unknown> {
+  const { hours, ...rest } = asRecord(options);
+  return { ...part, options: hours === '24' ? { ...rest, hours: 'desk' } : options };
 }
 
 /** What the kinds looked like that had one look. */

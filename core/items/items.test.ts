@@ -28,6 +28,7 @@ function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): 
     workspace: 0,
     half: 'dark',
     fonts: fontsOf(desk.look),
+    units: desk.sources.units,
     readings: createReadings({ moment: DAWN, place: desk.place, seed: desk.seed, feeds }),
     textColour: () => '#ffffff',
     edge: 'panel',

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { Need, Readings } from '../sources/readings.ts';
+import type { Units } from '../sources/units.ts';
 import type { Side } from '../values/geometry.ts';
 import type { Colour, Half } from '../values/roles.ts';
 import type { Fonts, Layout, Paint } from './layout.ts';
@@ -14,6 +15,8 @@ export interface DeskFacts {
   workspace: number;
   half: Half;
   fonts: Fonts;
+  /** What readings are shown in. */
+  units: Units;
 }
 
 interface PartContext extends DeskFacts {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { sources, type OriginOf, type SourceId } from '../sources/list.ts';
 import { SIMULATED } from '../sources/source.ts';
+import type { Hours, Units } from '../sources/units.ts';
 import { isDatePattern } from '../sources/time/time.ts';
 import { uses, type Use } from '../text/schema.ts';
 import { isZone } from '../values/earth.ts';
@@ -11,10 +12,15 @@ import type { FontName } from './layout.ts';
 
 /** Options that several kinds share. */
 
-export const HourStyle = field(z.enum(['24', '12']).default('24'), {
+export const HourStyle = field(z.enum(['desk', '24', '12']).default('desk'), {
   label: 'Hours',
-  choices: { '24': '24 hours', '12': '12 hours' },
+  choices: { desk: 'Desk’s', '24': '24', '12': '12' },
 });
+
+/** How a part counts its hours. */
+export function hoursOf(own: 'desk' | Hours, { hours }: Units): Hours {
+  return own === 'desk' ? hours : own;
+}
 
 export const Seconds = field(z.boolean().default(false), { label: 'Seconds' });
 
@@ -66,6 +72,6 @@ export function chosenFont(choice: TypeChoice, ofFace: Use): FontName {
 }
 
 /** The pattern of a time of day, without seconds and half of the day. */
-export function timePattern(hours: '24' | '12'): string {
+export function timePattern(hours: Hours): string {
   return hours === '24' ? 'HH:mm' : 'h:mm';
 }

@@ -39,7 +39,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
   return {
     desk,
     palette: paletteOf(look.roles[half]),
-    readings: createReadings({ moment, place, seed, feeds }),
+    readings: createReadings({ moment, place, seed, feeds, tide: desk.sources.tide }),
     facts: {
       applications: desk.applications,
       workspaces: desk.workspaces,
@@ -47,6 +47,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
       workspace: Math.min(workspace, desk.workspaces.length - 1),
       half,
       fonts: fontsOf(look),
+      units: desk.sources.units,
     },
     moment,
     half,

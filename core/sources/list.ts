@@ -1,3 +1,4 @@
+import { almanac } from './almanac/almanac.ts';
 import { machine } from './machine/machine.ts';
 import { moon } from './moon/moon.ts';
 import { sun } from './sun/sun.ts';
@@ -6,7 +7,7 @@ import { weather } from './weather/weather.ts';
 import type { LargeSource, SIMULATED, Source } from './source.ts';
 
 /** Every source. Add a new one here. */
-export const sources = { time, sun, moon, machine, weather } as const;
+export const sources = { time, sun, moon, machine, weather, almanac } as const;
 
 export type SourceId = keyof typeof sources;
 type Known = typeof sources;

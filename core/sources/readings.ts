@@ -1,6 +1,7 @@
 import type { GeoPlace } from '../values/earth.ts';
 import { readerOf } from './learn.ts';
 import { sources, type OriginOf, type ReadingOf, type SourceId } from './list.ts';
+import type { Tide } from './tide/tide.ts';
 import { SIMULATED } from './source.ts';
 import { formatMoment, wallClock, type TimeReading } from './time/time.ts';
 
@@ -62,10 +63,11 @@ export interface ReadingsInput {
   moment: number;
   place: GeoPlace;
   seed: number;
+  tide?: Tide;
   feeds?: readonly Feed[];
 }
 
-export function createReadings({ moment, place, seed, feeds = [] }: ReadingsInput): Readings {
+export function createReadings({ moment, place, seed, tide, feeds = [] }: ReadingsInput): Readings {
   const known = new Map<string, unknown>();
   function once<T>(key: string, work: () => T): T {
     if (!known.has(key)) known.set(key, work());
@@ -78,7 +80,7 @@ export function createReadings({ moment, place, seed, feeds = [] }: ReadingsInpu
     return once(`${id} ${stepped}`, () => {
       const read = readerOf(id);
       if (!read) throw new Error(`The source "${id}" was not learned`);
-      return read({ seed, place }, stepped);
+      return read({ seed, place, tide }, stepped);
     });
   }
 

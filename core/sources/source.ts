@@ -1,9 +1,12 @@
 import type { GeoPlace } from '../values/earth.ts';
+import type { Tide } from './tide/tide.ts';
 
 /** What a source may know besides the moment. */
 export interface SourceContext {
   seed: number;
   place: GeoPlace;
+  /** What the tide at the place is made of; Marrow Point's where nothing is said. */
+  tide?: Tide;
 }
 
 /** The origin of readings that are worked out here. */

@@ -20,6 +20,7 @@ function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
     workspace: 0,
     half: 'dark' as const,
     fonts: fontsOf(desk.look),
+    units: desk.sources.units,
     readings: createReadings({ moment, place: desk.place, seed: desk.seed, feeds }),
     textColour: (colour) => `#${colour}`,
   };

@@ -20,6 +20,8 @@ const loaders: {
 } = {
   clock: () => import('./widgets/clock/clock.tsx'),
   machine: () => import('./widgets/machine/machine.tsx'),
+  weather: () => import('./widgets/weather/weather.tsx'),
+  almanac: () => import('./widgets/almanac/almanac.tsx'),
 };
 
 const known = new Map<WidgetType, Record<string, AnyDrawing | null>>();

@@ -5,6 +5,7 @@ import { edgeEdits } from './edges.ts';
 import { lookEdits } from './look.ts';
 import { menuEdits } from './menus.ts';
 import { partEdits } from './parts.ts';
+import { sourceEdits } from './sources.ts';
 import { widgetEdits } from './widgets.ts';
 
 /**
@@ -17,6 +18,7 @@ export const edits = {
   ...lookEdits,
   ...edgeEdits,
   ...menuEdits,
+  ...sourceEdits,
   ...widgetEdits,
   ...partEdits,
   ...carryEdits,

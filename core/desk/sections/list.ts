@@ -6,6 +6,7 @@ import { look } from './look.ts';
 import { menus } from './menus.ts';
 import { screens } from './screens.ts';
 import type { Path, Section } from './section.ts';
+import { sources } from './sources.ts';
 import { widgets } from './widgets.ts';
 import { workspaces } from './workspaces.ts';
 
@@ -17,6 +18,7 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
   edges,
   widgets,
   menus,
+  sources,
   applications,
   workspaces,
 };

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
-import { HourStyle, Seconds, Zone, datePattern, timePattern } from '../../kinds/options.ts';
+import { HourStyle, Seconds, Zone, datePattern, hoursOf, timePattern } from '../../kinds/options.ts';
 import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { inLines, layIcon, layLines, layStack } from '../text.ts';
@@ -42,7 +42,8 @@ export const clock = defineItem({
   ],
   options,
   needs: ({ seconds }) => [{ source: 'time', every: seconds ? 'second' : 'minute' }],
-  view({ hours, seconds, pattern, zone }, face, { readings, isVertical }): ClockItemView {
+  view({ hours: own, seconds, pattern, zone }, face, { readings, isVertical, units }): ClockItemView {
+    const hours = hoursOf(own, units);
     const text = timePattern(hours) + (seconds ? ':ss' : '') + (hours === '12' ? ' aaa' : '');
     const title = readings.text(text, zone || undefined);
     const { hour, minute, second } = readings.wall(zone || undefined);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
-import { HourStyle, timePattern } from '../../kinds/options.ts';
+import { HourStyle, hoursOf, timePattern } from '../../kinds/options.ts';
 import { formatMoment } from '../../sources/time/time.ts';
 import { field } from '../../values/field.ts';
 import { clamp, type Point, type Rect } from '../../values/geometry.ts';
@@ -54,7 +54,7 @@ export const daylight = defineItem({
           { source: 'time', every: 'minute' },
         ],
   view({ shows, hours }, face, context): DaylightView {
-    const { readings } = context;
+    const { readings, units } = context;
     if (shows === 'moon' && face !== 'arc') {
       const { phase, lit, name } = readings.get('moon').value;
       const text = `${Math.round(lit * 100)} %`;
@@ -75,7 +75,7 @@ export const daylight = defineItem({
     });
     if (shows === 'height') return said(`${Math.round(altitude)}°`, `Sun ${Math.round(altitude)}° high`);
     const next = [sunrise, sunset].find((at) => at !== null && at > moment) ?? null;
-    const at = next === null ? '–' : formatMoment(next, place.zone, timePattern(hours));
+    const at = next === null ? '–' : formatMoment(next, place.zone, timePattern(hoursOf(hours, units)));
     const what = next === null ? 'No more today' : next === sunrise ? `Sunrise ${at}` : `Sunset ${at}`;
     return said(at, what);
   },

@@ -1,12 +1,14 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
+import { hoursOf } from '../../kinds/options.ts';
 import type { ClockFace, ClockOptions } from './clock.ts';
 import { clockLayouts, type ClockLayout, type ClockView } from './layout.ts';
 
 export function view(
-  { hours, seconds, date, zone, type, colour }: ClockOptions,
+  { hours: own, seconds, date, zone, type, colour }: ClockOptions,
   _face: ClockFace,
-  { readings, textColour }: WidgetContext,
+  { readings, textColour, units }: WidgetContext,
 ): ClockView {
+  const hours = hoursOf(own, units);
   const at = zone || readings.place.zone;
   const { hour, minute, second } = readings.wall(at);
   return {

@@ -1,0 +1,95 @@
+import type { WidgetContext } from '../../kinds/kind.ts';
+import { hoursOf, timePattern } from '../../kinds/options.ts';
+import type { AlmanacReading } from '../../sources/almanac/almanac.ts';
+import { formatMoment } from '../../sources/time/time.ts';
+import type { TideTurn } from '../../sources/tide/tide.ts';
+import type { AlmanacFace, AlmanacOptions } from './almanac.ts';
+import { almanacLayouts, type AlmanacLayout, type AlmanacView } from './layout.ts';
+
+export function view(options: AlmanacOptions, face: AlmanacFace, context: WidgetContext): AlmanacView {
+  const { readings, units, textColour } = context;
+  const said = readings.get('almanac').value;
+  const { zone } = readings.place;
+  const hours = hoursOf(options.hours, units);
+  const pattern = timePattern(hours) + (hours === '12' ? ' aaa' : '');
+  const clock = (at: number | null) => (at === null ? '–' : formatMoment(at, zone, pattern));
+  const { day, moon, tide } = said;
+  const share = (at: number) => (at - day.start) / (day.end - day.start);
+  const coming = tide.turns.filter(({ at }) => at > readings.moment).slice(0, 2);
+  return {
+    now: share(readings.moment),
+    moon: { phase: moon.phase, name: moon.name, lit: `${Math.round(moon.lit * 100)} % lit` },
+    moonTimes: [`Rises ${clock(moon.rises)}`, `Sets ${clock(moon.sets)}`],
+    height: metres(tide.height),
+    isRising: tide.isRising,
+    curve: face === 'tide' ? tide.curve.map(({ at, height }) => ({ x: share(at), height })) : [],
+    turns:
+      face === 'tide'
+        ? tide.turns
+            .filter(({ at }) => at >= day.start && at < day.end)
+            .map(({ at, height, isHigh }) => ({ x: share(at), height, isHigh, told: clock(at) }))
+        : [],
+    coming: coming.map((turn) => `${tideName(turn)} ${clock(turn.at)}`),
+    sun: sunOf(said, share),
+    sunTimes: [clock(said.sunrise), clock(said.sunset)],
+    light: lengthOf(said.light),
+    gains: gainsOf(said.gains),
+    season: said.season,
+    rows: face === 'table' ? rowsOf(said, clock, coming) : [],
+    type: options.type,
+    colour: textColour(options.colour),
+  };
+}
+
+export function layout(seen: AlmanacView, face: AlmanacFace, { fonts }: WidgetContext): AlmanacLayout {
+  return almanacLayouts[face](seen, fonts);
+}
+
+const tideName = ({ isHigh }: TideTurn) => (isHigh ? 'High water' : 'Low water');
+
+function metres(height: number): string {
+  return `${height.toFixed(1).replace('-', '−')} m`;
+}
+
+function lengthOf(ms: number): string {
+  const minutes = Math.round(ms / 60_000);
+  return `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+}
+
+function gainsOf(ms: number): string {
+  const minutes = Math.round(Math.abs(ms) / 60_000);
+  if (minutes === 0) return 'as long as yesterday';
+  return `${minutes} min ${ms > 0 ? 'longer' : 'shorter'} than yesterday`;
+}
+
+/** Stretches of the day by how high the sun is, as shares of it, from the darkest to the lightest. */
+function sunOf(
+  { day, sunrise, sunset, dawns, dusks, light }: AlmanacReading,
+  share: (at: number) => number,
+): AlmanacView['sun'] {
+  const isAlwaysUp = light >= day.end - day.start;
+  const stretch = (from: number | null, to: number | null) => {
+    if (from === null && to === null) return isAlwaysUp ? { from: 0, to: 1 } : null;
+    return { from: from === null ? 0 : share(from), to: to === null ? 1 : share(to) };
+  };
+  return {
+    nautical: stretch(dawns.nautical, dusks.nautical),
+    civil: stretch(dawns.civil, dusks.civil),
+    up: light === 0 ? null : stretch(sunrise, sunset),
+  };
+}
+
+type Clock = (at: number | null) => string;
+
+function rowsOf(said: AlmanacReading, clock: Clock, coming: readonly TideTurn[]): [string, string][] {
+  const { sunrise, sunset, dawns, dusks, moon, light, season } = said;
+  return [
+    ['Twilight', `${clock(dawns.civil)} and ${clock(dusks.civil)}`],
+    ['Sun', `${clock(sunrise)} to ${clock(sunset)}`],
+    ['Daylight', lengthOf(light)],
+    ['Moon', `${clock(moon.rises)} to ${clock(moon.sets)}`],
+    ['Phase', moon.name],
+    ...coming.map((turn): [string, string] => [tideName(turn), `${clock(turn.at)}, ${metres(turn.height)}`]),
+    ['Season', season],
+  ];
+}

@@ -1,0 +1,54 @@
+import { z } from 'zod';
+import { defineWidget } from '../../kinds/kind.ts';
+import { TypeOption, colourOption } from '../../kinds/options.ts';
+import { OwnTemperature, OwnWind } from '../../sources/units.ts';
+import { field } from '../../values/field.ts';
+
+const faces = [
+  { id: 'line', title: 'Line' },
+  { id: 'hours', title: 'Hours' },
+  { id: 'days', title: 'Days' },
+  { id: 'sky', title: 'Sky' },
+  { id: 'rose', title: 'Wind' },
+] as const;
+
+const options = z.looseObject({
+  hours: field(z.number().int().min(6).max(48).default(24), {
+    label: 'Hours ahead',
+    control: 'slider',
+    unit: 'h',
+    when: (_, face) => face === 'hours',
+  }),
+  days: field(z.number().int().min(2).max(10).default(5), {
+    label: 'Days ahead',
+    control: 'slider',
+    when: (_, face) => face === 'days',
+  }),
+  wind: field(z.boolean().default(true), { label: 'Wind', when: (_, face) => face === 'line' }),
+  temperatureIn: OwnTemperature,
+  windIn: OwnWind,
+  type: TypeOption,
+  colour: colourOption('accent', 'Marks'),
+});
+export type WeatherOptions = z.output<typeof options>;
+export type WeatherFace = (typeof faces)[number]['id'];
+
+export const weather = defineWidget({
+  type: 'weather',
+  title: 'Weather',
+  summary: 'Now, the hours, the days, the sky or the wind',
+  faces,
+  options,
+  startsBare: (face) => face === 'line',
+  needs: (_, face) => [
+    { source: 'weather', every: 'minute' },
+    ...(face === 'sky'
+      ? ([
+          { source: 'sun', every: 'minute' },
+          { source: 'moon', every: 'minute' },
+        ] as const)
+      : []),
+    ...(face === 'hours' || face === 'days' ? ([{ source: 'time', every: 'minute' }] as const) : []),
+  ],
+  load: () => import('./work.ts'),
+});

@@ -1,0 +1,111 @@
+import type { WidgetContext } from '../../kinds/kind.ts';
+import { hoursOf } from '../../kinds/options.ts';
+import { sunAltitude } from '../../sources/sun/sun.ts';
+import { formatMoment, wallClock } from '../../sources/time/time.ts';
+import { compassPoint, temperatureIn, told, windIn } from '../../sources/units.ts';
+import { conditionOf } from '../../sources/weather/codes.ts';
+import type { WeatherAt, WeatherReading } from '../../sources/weather/weather.ts';
+import { clamp } from '../../values/geometry.ts';
+import { weatherLayouts, type SkyView, type WeatherLayout, type WeatherView } from './layout.ts';
+import type { WeatherFace, WeatherOptions } from './weather.ts';
+
+export function view(options: WeatherOptions, face: WeatherFace, context: WidgetContext): WeatherView {
+  const { readings, units, textColour } = context;
+  const { now, hours, days } = readings.get('weather').value;
+  const temperature = options.temperatureIn === 'desk' ? units.temperature : options.temperatureIn;
+  const wind = options.windIn === 'desk' ? units.wind : options.windIn;
+  const degrees = (celsius: number | null) => told(temperatureIn(temperature, celsius));
+  const { title } = conditionOf(now.code);
+  return {
+    icon: iconOf(now, context),
+    title,
+    temperature: degrees(now.temperature),
+    felt: `Feels ${degrees(now.felt)}`,
+    humidity: now.humidity === null ? null : `Humidity ${Math.round(now.humidity * 100)} %`,
+    wind: windIn(wind, now.wind),
+    gusts: `Gusts ${told(windIn(wind, now.gusts))}`,
+    from: now.direction === null ? 'Calm' : compassPoint(now.direction),
+    direction: now.direction,
+    isWindTold: options.wind,
+    hours: face === 'hours' ? hoursAhead(hours.slice(0, options.hours + 1), degrees, context) : [],
+    days: face === 'days' ? daysAhead(days.slice(0, options.days), degrees, context) : [],
+    sky: face === 'sky' ? skyOf(now, context) : null,
+    type: options.type,
+    colour: textColour(options.colour),
+  };
+}
+
+export function layout(seen: WeatherView, face: WeatherFace, { fonts }: WidgetContext): WeatherLayout {
+  return weatherLayouts[face](seen, fonts);
+}
+
+function iconOf({ code, moment }: WeatherAt, { readings: { place } }: WidgetContext): string {
+  const { day, night } = conditionOf(code);
+  return sunAltitude(moment, place.latitude, place.longitude) > -0.8333 ? day : night;
+}
+
+type Degrees = (celsius: number | null) => string;
+
+/** Every so many hours one is named, so that at most seven are. */
+function hoursAhead(
+  hours: readonly WeatherAt[],
+  degrees: Degrees,
+  context: WidgetContext,
+): WeatherView['hours'] {
+  const { readings, units } = context;
+  const every = [1, 2, 3, 6, 12].find((step) => hours.length / step <= 8) ?? 12;
+  const pattern = hoursOf('desk', units) === '24' ? 'HH' : 'haaa';
+  return hours.map(({ moment, temperature, rain, chance }) => {
+    const { hour } = wallClock(moment, readings.place.zone);
+    return {
+      label: hour % every === 0 ? formatMoment(moment, readings.place.zone, pattern) : null,
+      temperature,
+      told: degrees(temperature),
+      rain: rain ?? 0,
+      chance: chance ?? 0,
+    };
+  });
+}
+
+function daysAhead(
+  days: WeatherReading['days'],
+  degrees: Degrees,
+  context: WidgetContext,
+): WeatherView['days'] {
+  const { zone } = context.readings.place;
+  const lows = days.map(({ low }) => low ?? 0);
+  const highs = days.map(({ high }) => high ?? 0);
+  const [least, most] = [Math.min(...lows), Math.max(...highs)];
+  const share = (celsius: number | null) => ((celsius ?? least) - least) / Math.max(1, most - least);
+  return days.map(({ start, low, high, code, chance }, index) => ({
+    name: index === 0 ? 'Today' : formatMoment(start, zone, 'EEE d'),
+    icon: conditionOf(code).day,
+    low: degrees(low),
+    high: degrees(high),
+    chance: chance !== null && chance >= 0.3 ? `${Math.round(chance * 10) * 10} %` : null,
+    from: share(low),
+    to: share(high),
+  }));
+}
+
+/** What a drawn sky is made of; shares of 0 to 1. */
+function skyOf(
+  { cloud, rain, temperature, visibility, wind, direction }: WeatherAt,
+  { readings }: WidgetContext,
+): SkyView {
+  const { altitude } = readings.get('sun').value;
+  const { hour, minute } = readings.wall();
+  const falling = clamp((rain ?? 0) / 4, 0, 1);
+  const isSnow = (temperature ?? 10) < 0.4;
+  return {
+    altitude,
+    across: clamp((hour + minute / 60 - 5) / 15, 0, 1),
+    phase: readings.get('moon').value.phase,
+    cloud: cloud ?? 0.4,
+    rain: isSnow ? 0 : falling,
+    snow: isSnow ? falling : 0,
+    fog: visibility === null ? 0 : clamp((3000 - visibility) / 2600, 0, 1),
+    // Rain slants with the wind that is seen from the south.
+    slant: direction === null ? 0 : clamp(((wind ?? 0) / 12) * Math.sin((direction * Math.PI) / 180), -1, 1),
+  };
+}
