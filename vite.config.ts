@@ -1,12 +1,31 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { readFileSync } from 'node:fs';
+import { defineConfig, type Plugin } from 'vite';
 
 const server = process.env['VELVET_LEDGE_SERVER'] ?? 'http://127.0.0.1:4680';
 
+/**
+ * Schemas of Zod can write themselves as JSON Schema, which the page never asks for: functions that do nothing stand in
+ * for those that write. What their file has before them is how limits are read off a schema, and stays.
+ */
+const withoutJsonSchema: Plugin = {
+  name: 'without-json-schema',
+  load(id) {
+    if (!/\/zod\/v4\/core\/(json-schema-processors|to-json-schema)\.js$/.test(id)) return null;
+    const code = readFileSync(id, 'utf8');
+    const writers = Math.max(0, code.indexOf('export const stringProcessor'));
+    const names = code.slice(writers).matchAll(/^export (?:const|function) (\w+)/gm);
+    return (
+      code.slice(0, writers) +
+      [...names].map(([, name]) => `export const ${name} = () => undefined;\n`).join('')
+    );
+  },
+};
+
 export default defineConfig({
   root: 'web',
-  plugins: [react(), tailwindcss()],
+  plugins: [withoutJsonSchema, react(), tailwindcss()],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

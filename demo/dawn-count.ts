@@ -127,5 +127,26 @@ function widgets(): Desk['widgets'] {
       deskFinish: surface,
       options: { zone: 'UTC', date: "'ship time'" },
     }),
+    {
+      ...createWidget({
+        id: 'weather',
+        type: 'weather',
+        face: 'line',
+        place: { hangs: { from: 'part', part: 'clock', side: 'bottom', align: 'start' }, x: 0, y: 30 },
+        deskFinish: surface,
+      }),
+      scale: 1.1,
+    },
+    // The water behind it glitters: it shows less of it through.
+    {
+      ...createWidget({
+        id: 'tide',
+        type: 'almanac',
+        face: 'tide',
+        place: at('bottom-right', 96, 120),
+        deskFinish: surface,
+      }),
+      finish: { ...surface, sheerness: 14 },
+    },
   ];
 }

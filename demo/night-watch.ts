@@ -104,6 +104,20 @@ export function nightWatch(): Desk {
         deskFinish: finish,
         options: { span: 60, network: true },
       }),
+      createWidget({
+        id: 'moon',
+        type: 'almanac',
+        face: 'moon',
+        place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 40 },
+        deskFinish: finish,
+      }),
+      createWidget({
+        id: 'day',
+        type: 'almanac',
+        face: 'day',
+        place: { hangs: { from: 'part', part: 'log-load', side: 'bottom', align: 'centre' }, x: 0, y: 40 },
+        deskFinish: finish,
+      }),
     ],
     workspaces: ['Watch', 'Log', 'Signals'],
   });

@@ -85,6 +85,13 @@ export function ringingDay(): Desk {
         place: at('top-right', 110, 110),
         deskFinish: finish,
       }),
+      createWidget({
+        id: 'weather',
+        type: 'weather',
+        face: 'hours',
+        place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 32 },
+        deskFinish: finish,
+      }),
     ],
     menus: {
       appWall: { ...plainMenus.appWall, iconSize: 80, columns: 5 },

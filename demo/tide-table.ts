@@ -65,6 +65,29 @@ export function tideTable(): Desk {
         deskFinish: finish,
         options: { network: true },
       }),
+      createWidget({
+        id: 'water',
+        type: 'almanac',
+        face: 'tide',
+        place: { hangs: { from: 'part', part: 'load', side: 'bottom', align: 'start' }, x: 0, y: 32 },
+        deskFinish: finish,
+      }),
+      createWidget({
+        id: 'wind',
+        type: 'weather',
+        face: 'rose',
+        place: { hangs: { from: 'part', part: 'water', side: 'right', align: 'start' }, x: 32, y: 0 },
+        deskFinish: finish,
+        options: { windIn: 'kn' },
+      }),
+      createWidget({
+        id: 'days',
+        type: 'weather',
+        face: 'days',
+        place: { hangs: { from: 'part', part: 'load', side: 'right', align: 'start' }, x: 32, y: 0 },
+        deskFinish: finish,
+        options: { days: 3 },
+      }),
     ],
     menus: {
       appList: {

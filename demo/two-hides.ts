@@ -81,6 +81,13 @@ export function twoHides(): Desk {
         deskFinish: finish,
         options: { span: 60, network: true },
       }),
+      createWidget({
+        id: 'sky',
+        type: 'weather',
+        face: 'sky',
+        place: { hangs: { from: 'part', part: 'load', side: 'bottom', align: 'start' }, x: 0, y: 36 },
+        deskFinish: finish,
+      }),
     ],
     menus: {
       quickFind: {

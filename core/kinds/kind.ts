@@ -89,6 +89,8 @@ export interface WidgetKind<
   type: Type;
   title: string;
   summary: string;
+  /** Other words that people look for it by. */
+  also: string;
   faces: readonly { id: Face; title: string }[];
   options: O;
   /** Whether a new one stands bare on the backdrop or on a surface. */

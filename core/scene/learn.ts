@@ -57,8 +57,8 @@ export function learnMissing(desk: Desk): (() => Promise<unknown>) | null {
 }
 
 /** The families that a desk sets text in. */
-export function familiesOf({ look, widgets }: Desk): Family[] {
-  const chosen = widgets
+export function familiesOf({ look, widgets, edges }: Desk): Family[] {
+  const chosen = [...widgets, ...edges.flatMap(({ items }) => items)]
     .map(({ options }) => options['type'])
     .filter((type) => families.includes(type as never));
   return [

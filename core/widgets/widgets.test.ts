@@ -7,6 +7,11 @@ import { createReadings, type Feed } from '../sources/readings.ts';
 import { steadyWidth } from '../text/measure.ts';
 import { clock } from './clock/clock.ts';
 import * as clockWork from './clock/work.ts';
+import { isInside } from '../values/geometry.ts';
+import { almanac, type AlmanacFace } from './almanac/almanac.ts';
+import * as almanacWork from './almanac/work.ts';
+import { weather, type WeatherFace } from './weather/weather.ts';
+import * as weatherWork from './weather/work.ts';
 import { widgetKinds } from './list.ts';
 import { machine } from './machine/machine.ts';
 import * as machineWork from './machine/work.ts';
@@ -168,5 +173,111 @@ describe('the machine', () => {
       const four = size({ network: true });
       expect(four.width * four.height, id).to.be.greaterThan(one.width * one.height);
     }
+  });
+});
+
+describe('the weather', () => {
+  const view = (options: object, face: WeatherFace, moment = DAWN) =>
+    weatherWork.view(weather.options.parse(options), face, contextAt(moment));
+  const layout = (options: object, face: WeatherFace) =>
+    weatherWork.layout(view(options, face), face, contextAt());
+
+  it('shows its readings in the units of the desk, or in its own', () => {
+    const { now } = contextAt().readings.get('weather').value;
+    const plain = view({}, 'rose');
+    expect(plain.temperature).to.equal(`${Math.round(now.temperature ?? NaN)}°`.replace('-', '−'));
+    expect(plain.wind).to.deep.equal({ figure: String(Math.round((now.wind ?? NaN) * 3.6)), unit: 'km/h' });
+    const own = view({ temperatureIn: 'f', windIn: 'kn' }, 'rose');
+    expect(own.temperature).to.equal(`${Math.round((now.temperature ?? NaN) * 1.8 + 32)}°`);
+    expect(own.wind.unit).to.equal('kn');
+    const desk = contextAt();
+    const knots = weatherWork.view(weather.options.parse({}), 'rose', {
+      ...desk,
+      units: { ...desk.units, wind: 'kn' },
+    });
+    expect(knots.wind).to.deep.equal(own.wind);
+  });
+
+  it('has a point of its curve for each hour, the warmest at the top, and names hours that do not run together', () => {
+    for (const hours of [6, 24, 48]) {
+      const { plot, runs, size } = layout({ hours }, 'hours');
+      if (!plot) throw new Error('no curve');
+      expect(plot.points).to.have.length(hours + 1);
+      const seen = view({ hours }, 'hours').hours;
+      const warmest = Math.max(...seen.map(({ temperature }) => temperature ?? -Infinity));
+      const top = Math.min(...plot.points.map((point) => point?.y ?? Infinity));
+      seen.forEach(({ temperature }, index) => {
+        if (temperature === warmest) expect(plot.points[index]?.y).to.equal(top);
+      });
+      const labels = seen.flatMap(({ label }) => label ?? []);
+      const written = runs.filter(
+        ({ text, ink }) => labels.includes(text) && ink.y > plot.rect.y + plot.rect.height,
+      );
+      expect(written.length).to.be.within(2, 9);
+      written.slice(1).forEach(({ ink }, index) => {
+        const before = written[index]?.ink;
+        expect(ink.x).to.be.greaterThan((before?.x ?? 0) + (before?.width ?? 0));
+      });
+      for (const rain of plot.rain) expect(rain.x + rain.width).to.be.at.most(size.width + 0.01);
+    }
+  });
+
+  it('has a bar for each day, between the least and the most of all of them', () => {
+    const { days } = layout({ days: 10 }, 'days');
+    expect(days).to.have.length(10);
+    const seen = view({ days: 10 }, 'days').days;
+    expect(Math.min(...seen.map(({ from }) => from))).to.equal(0);
+    expect(Math.max(...seen.map(({ to }) => to))).to.equal(1);
+    for (const { bar, track } of days) {
+      expect(bar.x).to.be.at.least(track.x - 0.01);
+      expect(bar.x + bar.width).to.be.at.most(track.x + track.width + 0.01);
+    }
+    expect(seen[0]?.name).to.equal('Today');
+    expect(seen[1]?.name).to.equal('Wed 25');
+  });
+
+  it('has a sky that follows the moment: the sun up by day, the moon by night', () => {
+    expect(view({}, 'sky', DAWN + 5 * 3_600_000).sky?.altitude).to.be.greaterThan(5);
+    const night = view({}, 'sky', DAWN - 5 * 3_600_000).sky;
+    expect(night?.altitude).to.be.lessThan(-10);
+    expect(night?.phase).to.be.closeTo(0.5, 0.05);
+    expect(view({}, 'line', DAWN - 5 * 3_600_000).icon).to.match(/^weather-/);
+  });
+});
+
+describe('the almanac', () => {
+  const view = (face: AlmanacFace, options: object = {}, moment = DAWN) =>
+    almanacWork.view(almanac.options.parse(options), face, contextAt(moment));
+  const layout = (face: AlmanacFace, moment = DAWN) =>
+    almanacWork.layout(view(face, {}, moment), face, contextAt(moment));
+
+  it('says the same in words as its source does in figures', () => {
+    const table = new Map(view('table').rows);
+    expect(table.get('Sun')).to.equal('07:51 to 15:50');
+    expect(table.get('Phase')).to.equal('Full moon');
+    expect(table.get('Season')).to.equal('Autumn');
+    expect(new Map(view('table', { hours: '12' }).rows).get('Sun')).to.equal('7:51 am to 3:50 pm');
+    expect(view('day').gains).to.match(/^[23] min shorter than yesterday$/);
+  });
+
+  it('marks where the water stands on its curve, now and when it turns', () => {
+    for (const hour of [-7, 0, 4, 11]) {
+      const { tide, size } = layout('tide', DAWN + hour * 3_600_000);
+      if (!tide) throw new Error('no curve');
+      const { points, now, turns, rect } = tide;
+      const next = points.findIndex(({ x }) => x >= now.x);
+      const ys = [points[next - 1]?.y ?? now.y, points[next]?.y ?? now.y];
+      expect(now.y).to.be.within(Math.min(...ys) - 0.01, Math.max(...ys) + 0.01);
+      for (const { y } of turns) expect(y).to.be.within(rect.y - 1, rect.y + rect.height + 1);
+      expect(size.width).to.equal(400);
+    }
+  });
+
+  it('divides the day into night, twilight and light, the lighter within the darker', () => {
+    const { day } = layout('day');
+    const [nautical, civil, up] = day?.stretches ?? [];
+    expect(nautical && civil && isInside(civil, nautical)).to.equal(true);
+    expect(civil && up && isInside(up, civil)).to.equal(true);
+    expect(day?.now).to.be.closeTo((400 * 7.2) / 24, 0.1);
   });
 });

@@ -68,6 +68,8 @@ withApp('by the keyboard alone', ({ server, open }) => {
     await page.keyboard.press('Delete');
     await page.locator('aside h2:focus', { hasText: 'Widgets' }).waitFor();
     await page.keyboard.press('Tab');
+    expect(await focused(page)).to.equal('Find a widget');
+    await page.keyboard.press('Tab');
     expect(await focused(page)).to.match(/^Add clock/);
     // Regions one after another, and back to where one was in each.
     await page.keyboard.press('F6');

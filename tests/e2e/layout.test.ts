@@ -17,6 +17,8 @@ import { partsOn } from '../../core/scene/parts.ts';
 import type { SceneScreen } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
+import { learnSources } from '../../core/sources/learn.ts';
+import { learnWidgets } from '../../core/widgets/learn.ts';
 import { learnFamilies } from '../../core/text/families.ts';
 import { plainUse } from '../../core/text/schema.ts';
 import { families, type ShippedFamily } from '../../core/values/family.ts';
@@ -306,7 +308,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
 
   it('agree about every text of every kind, face, option and family, both ways; and boxes hold the ink', async function () {
     this.timeout(600_000);
-    await learnFamilies();
+    await Promise.all([learnFamilies(), learnWidgets(), learnSources()]);
     const sheets = pagesOf(everyWidget());
     expect(sheets.length).to.be.at.least(SHARES);
     for (const [sheet, widgets] of sheets.entries()) {

@@ -104,6 +104,7 @@ withApp('the stage', ({ server, open }) => {
 
   it('adds a widget dragged out of the column where it is let go, and by one press', async () => {
     const page = await open('/desk/bare-desk');
+    await page.getByRole('button', { name: 'All 4 faces of Clock' }).click();
     const card = page.locator('[data-card="clock-hands"]');
     const from = await centreOf(card);
     const stage = await centreOf(page.locator('[data-stage]'));
@@ -131,6 +132,7 @@ withApp('the stage', ({ server, open }) => {
     // Not even by letting go over its own card.
     await page.mouse.move(from.x, from.y);
     await page.mouse.up();
+    await page.getByRole('searchbox', { name: 'Find a widget' }).fill('traffic');
     await page.locator('[data-card="machine-bars"]').click();
     await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();
     await untilKept(page);

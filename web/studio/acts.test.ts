@@ -208,8 +208,8 @@ describe('changing what is selected', () => {
   it('duplicates widgets and items, and selects the copies', () => {
     select('clock');
     duplicateSelection();
-    expect(desk().widgets).to.have.length(5);
-    expect(useView.getState().selection).to.deep.equal([desk().widgets[4]?.id]);
+    expect(desk().widgets).to.have.length(dawnCount().widgets.length + 1);
+    expect(useView.getState().selection).to.deep.equal([desk().widgets.at(-1)?.id]);
     useView.getState().select(['dock-1'], 'edges');
     duplicateSelection();
     const dock = desk().edges[1];
@@ -234,7 +234,7 @@ describe('changing what is selected', () => {
     orderSelection('front');
     expect(desk().widgets.at(-1)?.id).to.equal('clock');
     selectAllWidgets();
-    expect(useView.getState().selection).to.have.length(4);
+    expect(useView.getState().selection).to.have.length(dawnCount().widgets.length);
   });
 
   it('dresses all items of an edge alike, those of a kind in the same options, and an edge as another', () => {

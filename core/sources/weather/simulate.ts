@@ -260,7 +260,8 @@ function round(value: number, decimals: number): number {
   return Math.round(value * by) / by + 0;
 }
 
-const HOURS = 48;
+/** The present one, and two days of them. */
+const HOURS = 49;
 const DAYS = 10;
 
 /** Whole hours and days are asked for again and again. */

@@ -31,7 +31,7 @@ type Known = { [Key in keyof WeatherAt]: number };
 function yearAt(place: GeoPlace, seed: number): Known[] {
   const found: WeatherAt[] = [];
   for (let from = FIRST; from < FIRST + 365 * DAY; from += 48 * HOUR)
-    found.push(...read({ seed, place }, from).hours);
+    found.push(...read({ seed, place }, from).hours.slice(0, 48));
   return found as Known[];
 }
 
@@ -83,7 +83,7 @@ describe('the simulated weather', () => {
           const context = { seed: 12, place: at(latitude, longitude, 'UTC') };
           const { now, hours, days } = read(context, moment);
           expect(read(context, moment).now).to.deep.equal(now);
-          expect(hours).to.have.length(48);
+          expect(hours).to.have.length(49);
           expect(days).to.have.length(10);
           const next = read(context, moment + 300_000).now as Known;
           expect(Math.abs(next.temperature - (now.temperature ?? NaN))).to.be.below(0.6);

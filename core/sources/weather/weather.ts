@@ -41,7 +41,7 @@ export interface WeatherReading {
   now: WeatherAt;
   /** hPa by which the pressure has changed in three hours. */
   trend: number | null;
-  /** From the present hour on, 48 where they can be known. */
+  /** The present hour and the 48 after it, where they can be known. */
   hours: WeatherAt[];
   /** From today on, ten where they can be known. */
   days: WeatherDay[];

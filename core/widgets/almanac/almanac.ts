@@ -21,6 +21,7 @@ export const almanac = defineWidget({
   type: 'almanac',
   title: 'Almanac',
   summary: 'The moon, the tide, day and night',
+  also: 'sun sunrise sunset twilight phase water season',
   faces,
   options,
   startsBare: () => false,

@@ -62,12 +62,13 @@ const layMoon: Lay = (view, fonts) => {
   return sheet.lay({ ...NOTHING, moon });
 };
 
-const TIDE = { width: 400, high: 112, label: 20, head: 44 } as const;
+/** `inset` is what a mark on the curve reaches over its end. */
+const TIDE = { width: 400, inset: 7, high: 112, label: 20, head: 44 } as const;
 
 /** The water over the day, with its turns and where it stands now. */
 const layTide: Lay = (view, fonts) => {
   const sheet = createSheet(fonts);
-  const { width, high, label, head } = TIDE;
+  const { width, inset, high, label, head } = TIDE;
   const large: LineStyle = { font: chosenFont(view.type, 'figures'), size: 36, weight: 500 };
   const soft: LineStyle = { font: 'text', size: 18, weight: 400, colour: 'softInk' };
   const figure = sheet.line(view.height, large);
@@ -76,11 +77,11 @@ const layTide: Lay = (view, fonts) => {
   sheet.put(sheet.line(view.isRising ? 'rising' : 'falling', soft), { left: room + 12 }, baseline);
   const [next] = view.coming;
   if (next) sheet.put(sheet.line(next, soft), { right: width }, baseline);
-  const rect = sheet.keep({ x: 0, y: head + label + 10, width, height: high });
+  const rect = sheet.keep({ x: inset, y: head + label + 10, width: width - 2 * inset, height: high });
   const heights = view.curve.map(({ height }) => height);
   const [least, most] = [Math.min(...heights), Math.max(...heights)];
   const at = (x: number, height: number): Point => ({
-    x: x * width,
+    x: rect.x + x * rect.width,
     y: rect.y + rect.height * (1 - (height - least) / Math.max(0.1, most - least)),
   });
   const small: LineStyle = { font: 'figures', size: 15, weight: 500, colour: 'softInk' };

@@ -25,6 +25,7 @@ export const clock = defineWidget({
   type: 'clock',
   title: 'Clock',
   summary: 'The time and the date, here or elsewhere',
+  also: 'time hour date watch',
   faces,
   options,
   startsBare: (face) => face !== 'line',

@@ -32,6 +32,7 @@ export const machine = defineWidget({
   type: 'machine',
   title: 'Machine',
   summary: 'Processor, memory, disk and network',
+  also: 'cpu ram load traffic storage monitor',
   faces,
   options,
   startsBare: () => false,

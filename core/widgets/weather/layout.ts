@@ -78,12 +78,13 @@ const layLine: Lay = (view, fonts) => {
   const told = view.isWindTold
     ? `${view.title}, ${view.from} ${view.wind.figure} ${view.wind.unit}`
     : view.title;
-  const words = sheet.line(told, { font: 'text', size: 22, weight: 400, colour: 'softInk' });
+  const words = sheet.line(told, { font: 'text', size: 22, weight: 400 });
   sheet.put(words, { left: left + room + gap }, baseline);
   return sheet.lay({ ...NOTHING, icon });
 };
 
-const HOURS = { width: 420, icon: 68, plot: 92, bars: 34, gap: 22, label: 15 } as const;
+/** `inset` is what a mark on the curve reaches over its end. */
+const HOURS = { width: 420, inset: 6, icon: 68, plot: 92, bars: 34, gap: 22, label: 15 } as const;
 
 /** Now in large, and the hours ahead as a curve over what may fall. */
 const layHours: Lay = (view, fonts) => {
@@ -103,15 +104,17 @@ const layHours: Lay = (view, fonts) => {
   if (view.humidity) sheet.middle(sheet.line(view.humidity, soft), { right: width }, 52, 24);
 
   const small: LineStyle = { font: 'figures', size: HOURS.label, weight: 500, colour: 'softInk' };
-  const rect = { x: 0, y: size + 2 * HOURS.gap, width, height: HOURS.plot };
+  const { inset } = HOURS;
+  const rect = { x: inset, y: size + 2 * HOURS.gap, width: width - 2 * inset, height: HOURS.plot };
   const known = view.hours.map(({ temperature }) => temperature).filter((one) => one !== null);
   const [least, most] = [Math.min(...known), Math.max(...known)];
-  const step = width / Math.max(1, view.hours.length - 1);
+  const step = rect.width / Math.max(1, view.hours.length - 1);
+  const along = (index: number) => inset + index * step;
   const points = view.hours.map(({ temperature }, index) =>
     temperature === null
       ? null
       : {
-          x: index * step,
+          x: along(index),
           y: rect.y + rect.height * (1 - (temperature - least) / Math.max(2, most - least)),
         },
   );
@@ -133,7 +136,7 @@ const layHours: Lay = (view, fonts) => {
   const rain = view.hours.map(({ rain: fallen }, index) => {
     const high = fallen <= 0.05 ? 0 : Math.min(1, 0.12 + fallen / 5) * HOURS.bars;
     return {
-      x: Math.min(Math.max(0, index * step - thick / 2), width - thick),
+      x: Math.min(Math.max(0, along(index) - thick / 2), width - thick),
       y: floor - high,
       width: thick,
       height: high,
@@ -145,7 +148,7 @@ const layHours: Lay = (view, fonts) => {
     if (label === null) return;
     const line = sheet.line(label, small);
     const half = line.room / 2;
-    const centre = Math.min(Math.max(index * step, half), width - half);
+    const centre = Math.min(Math.max(along(index), half), width - half);
     // One that would run into the one before it is left out.
     if (centre - half < free) return;
     free = centre + half + 8;

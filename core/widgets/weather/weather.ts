@@ -37,6 +37,7 @@ export const weather = defineWidget({
   type: 'weather',
   title: 'Weather',
   summary: 'Now, the hours, the days, the sky or the wind',
+  also: 'temperature rain snow fog forecast humidity',
   faces,
   options,
   startsBare: (face) => face === 'line',

@@ -46,7 +46,11 @@ function Tide({ view, layout }: Props) {
       role="img"
       aria-label={`Water at ${view.height}, ${view.isRising ? 'rising' : 'falling'}`}
     >
-      <path d={`${curve}L${rect.width} ${floor}L0 ${floor}Z`} fill="var(--second)" fillOpacity="0.26" />
+      <path
+        d={`${curve}L${rect.x + rect.width} ${floor}L${rect.x} ${floor}Z`}
+        fill="var(--second)"
+        fillOpacity="0.26"
+      />
       <path d={curve} stroke="var(--second)" strokeWidth="2.4" strokeLinejoin="round" strokeLinecap="round" />
       {turns.map(({ x, y }) => (
         <circle key={x} cx={x} cy={y} r="3" fill="var(--ink)" fillOpacity="0.7" />

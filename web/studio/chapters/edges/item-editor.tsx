@@ -90,7 +90,7 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
   const move = (to: number) => edit(edits.moveItem(item.id, edge.id, to));
   return (
     <>
-      <p className="-mt-3 mb-3 text-dust">{kind.summary}</p>
+      <p className="mb-3 text-dust">{kind.summary}</p>
       <div className="mb-4 flex items-center gap-0.5">
         <IconButton label="Earlier" disabled={index === 0} onClick={() => move(index - 1)}>
           <ArrowLeft size={15} />

@@ -1,5 +1,7 @@
 import { LayoutDashboard } from 'lucide-react';
 import { widgetKinds } from '../../../../core/widgets/list.ts';
+import { Tide } from '../../../../core/sources/tide/tide.ts';
+import { Units } from '../../../../core/sources/units.ts';
 import { later } from '../../../later.ts';
 import { addWidget, selectedParts, titleOfWidget } from '../../acts.ts';
 import type { Command } from '../../command.ts';
@@ -14,7 +16,8 @@ export const widgets: Chapter = {
   title: 'Widgets',
   icon: LayoutDashboard,
   also: 'applets gadgets desklets',
-  pages: {},
+  pages: { units: 'Units', tide: 'Tide' },
+  settings: { units: Units, tide: Tide },
   Root: WidgetsChapter,
   inside(desk, { selection }) {
     const chosen = selectedParts(desk, selection).widgets;
@@ -28,6 +31,7 @@ export const widgets: Chapter = {
     kind.faces.map((face): Command => ({
       id: `add-${kind.type}-${face.id}`,
       title: `Add ${kind.title.toLowerCase()}, ${face.title.toLowerCase()}`,
+      also: kind.also,
       group: 'Add',
       run: () => addWidget(kind.type, face.id),
     })),

@@ -1,35 +1,47 @@
-import { Lock } from 'lucide-react';
-import { widgetKinds } from '../../../../core/widgets/list.ts';
+import { Lock, Ruler, Waves } from 'lucide-react';
+import { temperatureIn, told, windIn, type Units } from '../../../../core/sources/units.ts';
+import { later } from '../../../later.ts';
+import { PageLink } from '../../column/page-link.tsx';
+import { Gallery } from './gallery.tsx';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 import { Section } from '../../../ui/section.tsx';
-import { addWidget, titleOfWidget } from '../../acts.ts';
-import { FaceCard } from './face-card.tsx';
+import { titleOfWidget } from '../../acts.ts';
+
+const UnitsPage = later(async () => ({ default: (await import('./units-page.tsx')).UnitsPage }));
+const TidePage = later(async () => ({ default: (await import('./units-page.tsx')).TidePage }));
 
 /** The kinds of widget, and the widgets that are there. */
 export function WidgetsChapter() {
+  const page = useView((view) => view.page);
+  const sources = useDesk((state) => state.history?.present.sources);
+  if (sources && page === 'units') return <UnitsPage units={sources.units} />;
+  if (sources && page === 'tide') return <TidePage tide={sources.tide} />;
   return (
     <>
-      {widgetKinds.map((kind) => (
-        <Section key={kind.type} title={kind.title} note={kind.summary}>
-          <div className="grid grid-cols-2 gap-2">
-            {kind.faces.map((face) => (
-              <FaceCard
-                key={face.id}
-                type={kind.type}
-                face={face.id}
-                canDrag
-                onPress={() => addWidget(kind.type, face.id)}
-              />
-            ))}
-          </div>
-        </Section>
-      ))}
-      <p className="mt-2 text-[12px] text-dust">Press a face to add it, or drag it onto the stage.</p>
+      <Gallery />
       <OnThisScreen />
+      <div className="mt-5" />
+      <Section title="What they read">
+        <PageLink page="units" icon={Ruler} title="Units" note={sources && unitsNote(sources.units)} />
+        <PageLink
+          page="tide"
+          icon={Waves}
+          title="Tide"
+          note={`${sources?.tide.constituents.length ?? 0} waves`}
+        />
+      </Section>
     </>
   );
+}
+
+function unitsNote({ temperature, wind, hours }: Units): string {
+  return [
+    told(temperatureIn(temperature, 20)) + temperature.toUpperCase(),
+    windIn(wind, 0).unit,
+    `${hours} h`,
+  ].join(', ');
 }
 
 function OnThisScreen() {
