@@ -137,16 +137,12 @@ function widgets(): Desk['widgets'] {
       }),
       scale: 1.1,
     },
-    // The water behind it glitters: it shows less of it through.
-    {
-      ...createWidget({
-        id: 'tide',
-        type: 'almanac',
-        face: 'tide',
-        place: at('bottom-right', 96, 120),
-        deskFinish: surface,
-      }),
-      finish: { ...surface, sheerness: 14 },
-    },
+    createWidget({
+      id: 'tide',
+      type: 'almanac',
+      face: 'tide',
+      place: at('bottom-right', 96, 120),
+      deskFinish: surface,
+    }),
   ];
 }

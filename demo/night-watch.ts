@@ -9,6 +9,7 @@ import {
 import { bareFinish } from '../core/values/finish.ts';
 import type { Desk } from '../core/desk/desk.ts';
 import type { Screen } from '../core/desk/sections/screens.ts';
+import type { Widget } from '../core/desk/sections/widgets.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { surface, wide, rolesFrom, at, items, starters, desk } from './sketch.ts';
 
@@ -68,57 +69,61 @@ export function nightWatch(): Desk {
     pointer: { set: 'ring', size: 30, colour: 'second' },
     screens: [left, right],
     edges: [{ ...panel, length: { by: 'side' }, thickness: 36, iconSize: 18, padding: 16, finish }, dock],
-    widgets: [
-      createWidget({
-        id: 'clock',
-        type: 'clock',
-        face: 'stack',
-        place: at('left', 150, -150),
-        deskFinish: finish,
-        options: { date: 'EEE d MMM', colour: 'accent' },
-      }),
-      createWidget({
-        id: 'machine',
-        type: 'machine',
-        face: 'text',
-        place: at('top-right', 96, 96),
-        deskFinish: finish,
-        options: { network: true },
-      }),
-      {
-        ...createWidget({
-          id: 'log-clock',
-          type: 'clock',
-          face: 'line',
-          place: at('top', 0, 80, 'side'),
-          deskFinish: finish,
-          options: { zone: 'UTC', date: "'UTC'", seconds: true },
-        }),
-        finish: bareFinish(finish),
-      },
-      createWidget({
-        id: 'log-load',
-        type: 'machine',
-        face: 'graph',
-        place: at('centre', 0, -60, 'side'),
-        deskFinish: finish,
-        options: { span: 60, network: true },
-      }),
-      createWidget({
-        id: 'moon',
-        type: 'almanac',
-        face: 'moon',
-        place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 40 },
-        deskFinish: finish,
-      }),
-      createWidget({
-        id: 'day',
-        type: 'almanac',
-        face: 'day',
-        place: { hangs: { from: 'part', part: 'log-load', side: 'bottom', align: 'centre' }, x: 0, y: 40 },
-        deskFinish: finish,
-      }),
-    ],
+    widgets: widgets(finish),
     workspaces: ['Watch', 'Log', 'Signals'],
   });
+}
+
+function widgets(finish: Finish): Widget[] {
+  return [
+    createWidget({
+      id: 'clock',
+      type: 'clock',
+      face: 'stack',
+      place: at('left', 150, -150),
+      deskFinish: finish,
+      options: { date: 'EEE d MMM', colour: 'accent' },
+    }),
+    createWidget({
+      id: 'machine',
+      type: 'machine',
+      face: 'text',
+      place: at('top-right', 96, 96),
+      deskFinish: finish,
+      options: { network: true },
+    }),
+    {
+      ...createWidget({
+        id: 'log-clock',
+        type: 'clock',
+        face: 'line',
+        place: at('top', 0, 80, 'side'),
+        deskFinish: finish,
+        options: { zone: 'UTC', date: "'UTC'", seconds: true },
+      }),
+      finish: bareFinish(finish),
+    },
+    createWidget({
+      id: 'log-load',
+      type: 'machine',
+      face: 'graph',
+      place: at('centre', 0, -60, 'side'),
+      deskFinish: finish,
+      options: { span: 60, network: true },
+    }),
+    createWidget({
+      id: 'moon',
+      type: 'almanac',
+      face: 'moon',
+      place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 40 },
+      deskFinish: finish,
+    }),
+    createWidget({
+      id: 'day',
+      type: 'almanac',
+      face: 'day',
+      place: { hangs: { from: 'part', part: 'log-load', side: 'bottom', align: 'centre' }, x: 0, y: 40 },
+      deskFinish: finish,
+    }),
+  ];
 }

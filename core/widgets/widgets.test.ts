@@ -5,7 +5,8 @@ import type { MachineReading } from '../sources/machine/machine.ts';
 import { fontsOf } from '../scene/look.ts';
 import { createReadings, type Feed } from '../sources/readings.ts';
 import { steadyWidth } from '../text/measure.ts';
-import { clock } from './clock/clock.ts';
+import { clock, type ClockFace } from './clock/clock.ts';
+import { timeInWords } from './clock/words.ts';
 import * as clockWork from './clock/work.ts';
 import { isInside } from '../values/geometry.ts';
 import { almanac, type AlmanacFace } from './almanac/almanac.ts';
@@ -85,7 +86,8 @@ describe('the clock', () => {
   });
 
   it('has room for all that it shows, on every face', () => {
-    for (const { id } of clock.faces) {
+    // The ring keeps its size, and the others show neither date nor seconds.
+    for (const id of ['serif', 'stack', 'hands', 'line', 'words'] as const) {
       const size = (options: object) => {
         const shown = clockWork.view(clock.options.parse(options), id, contextAt());
         return clockWork.layout(shown, id, contextAt()).size;
@@ -173,6 +175,91 @@ describe('the machine', () => {
       const four = size({ network: true });
       expect(four.width * four.height, id).to.be.greaterThan(one.width * one.height);
     }
+  });
+});
+
+describe('faces of the clock', () => {
+  const view = (face: ClockFace, options: object = {}, moment = DAWN) =>
+    clockWork.view(clock.options.parse(options), face, contextAt(moment));
+  const at = (hour: number, minute: number) => timeInWords(hour, minute).join(' ');
+
+  it('say the time as it is said, to the minute', () => {
+    const said = [
+      [7, 0],
+      [7, 12],
+      [7, 15],
+      [7, 30],
+      [7, 45],
+      [7, 31],
+      [7, 59],
+      [12, 0],
+      [0, 0],
+      [23, 40],
+      [11, 55],
+      [0, 5],
+      [13, 1],
+    ] as const;
+    expect(said.map(([hour, minute]) => at(hour, minute))).to.deep.equal([
+      'seven o’clock',
+      'twelve minutes past seven',
+      'quarter past seven',
+      'half past seven',
+      'quarter to eight',
+      'twenty-nine minutes to eight',
+      'one minute to eight',
+      'noon',
+      'midnight',
+      'twenty to midnight',
+      'five to noon',
+      'five past midnight',
+      'one minute past one',
+    ]);
+    // No two minutes of half a day are said alike.
+    const all = Array.from({ length: 720 }, (_, minute) => at(Math.floor(minute / 60), minute % 60));
+    expect(new Set(all).size).to.equal(720);
+  });
+
+  it('list zones with how far they are from here, across midnight and with quarters of hours', () => {
+    const zones = ['', 'UTC', 'Asia/Kathmandu', 'America/New_York', 'Pacific/Kiritimati'].map((zone) => ({
+      zone,
+      name: '',
+    }));
+    const late = Date.UTC(2026, 10, 24, 22, 30);
+    expect(view('zones', { zones }, late).zones).to.deep.equal([
+      { name: 'Marrow Point', time: '22:30', difference: 'the same' },
+      { name: 'UTC', time: '22:30', difference: 'the same' },
+      { name: 'Kathmandu', time: '04:15', difference: '+5 h 45, tomorrow' },
+      { name: 'New York', time: '17:30', difference: '−5 h' },
+      { name: 'Kiritimati', time: '12:30', difference: '+14 h, tomorrow' },
+    ]);
+    // In summer this place is an hour ahead of UTC.
+    expect(view('zones', {}, Date.UTC(2026, 6, 1, 12)).zones[1]?.difference).to.equal('−1 h');
+  });
+
+  it('count to a day on the wall clock of the place, through a change of the clocks, and on after it', () => {
+    const left = (until: string, moment: number) => {
+      const { parts = [], what } = view('until', { until, what: 'the tide' }, moment).until ?? {};
+      return `${parts.map(({ figure, unit }) => figure + unit).join(' ')} ${what ?? ''}`;
+    };
+    expect(left('2026-11-25 08:13', DAWN)).to.equal('1d 01h 01min until the tide');
+    expect(left('2026-11-24 07:30', DAWN + 20_000)).to.equal('0h 18min until the tide');
+    expect(left('2026-11-24 06:12', DAWN)).to.equal('1h 00min since the tide');
+    // The clocks go forward in between: a day of 23 hours.
+    expect(left('2027-03-28 12:00', Date.UTC(2027, 2, 27, 12))).to.equal('23h 00min until the tide');
+    expect(clock.options.safeParse({ until: '2027-02-30 06:00' }).success).to.equal(false);
+    expect(clock.options.safeParse({ until: 'tomorrow' }).success).to.equal(false);
+  });
+
+  it('have a ring with the day of the place on it, noon above', () => {
+    const { day } = view('ring');
+    expect(day?.now).to.be.closeTo(7.2 / 24, 0.001);
+    expect(day?.up?.from).to.be.closeTo(7.85 / 24, 0.003);
+    const { dial } = clockWork.layout(
+      view('ring', { date: "EEEE d MMMM yyyy 'and a long word'" }),
+      'ring',
+      contextAt(),
+    );
+    expect(dial?.width).to.equal(248);
   });
 });
 

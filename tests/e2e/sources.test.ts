@@ -48,7 +48,8 @@ withApp('what widgets read', ({ server, open }) => {
     await page.keyboard.press('Control+z');
     await seen('c');
     await page.keyboard.press('Control+Shift+z');
-    await untilKept(page);
+    await seen('f');
+    await untilKept(page, { isNew: false });
     await page.reload();
     await seen('f');
   });
@@ -78,7 +79,7 @@ withApp('what widgets read', ({ server, open }) => {
     await page.getByRole('button', { name: 'Widgets', exact: true }).click();
     await page.getByRole('button', { name: /^Tide/ }).click();
     await page.getByText('the next day').waitFor();
-    const amplitude = page.getByRole('textbox', { name: /Amplitude/ }).first();
+    const amplitude = page.getByRole('textbox', { name: 'Constituent 1: amplitude' });
     await amplitude.fill('90');
     await page.keyboard.press('Enter');
     await page.getByText(/Not taken/).waitFor();

@@ -89,3 +89,26 @@ export function dayOf(moment: number, zone: string): { start: number; end: numbe
   const end = new TZDate(year, month - 1, day + 1, 0, 0, 0, zone).getTime();
   return { start, end: end > start ? end : start + DAY_MS };
 }
+
+const WALL_MOMENT = /^(\d{4})-(\d\d)-(\d\d) (\d\d):(\d\d)$/;
+
+/** A day and a time on the wall clock of a zone, such as `2027-03-20 06:00`, as epoch ms; null where there is none such. */
+export function momentOf(text: string, zone: string): number | null {
+  const [year = 0, month = 0, day = 0, hour = 0, minute = 0] = (WALL_MOMENT.exec(text) ?? [])
+    .slice(1)
+    .map(Number);
+  if (year === 0 || hour > 23 || minute > 59) return null;
+  const plain = new Date(Date.UTC(year, month - 1, day));
+  // There is no 30 February.
+  if (plain.getUTCMonth() !== month - 1 || plain.getUTCDate() !== day) return null;
+  return new TZDate(year, month - 1, day, hour, minute, 0, zone).getTime();
+}
+
+export function isWallMoment(text: string): boolean {
+  return momentOf(text, 'UTC') !== null;
+}
+
+/** Minutes by which one zone is ahead of another at a moment. */
+export function aheadBy(moment: number, zone: string, other: string): number {
+  return (offsetOf(moment, zone) - offsetOf(moment, other)) / MINUTE_MS;
+}

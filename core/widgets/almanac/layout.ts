@@ -1,13 +1,9 @@
 import type { Fonts, Layout, LineStyle, Paint } from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import { createSheet } from '../../kinds/sheet.ts';
+import type { DayStretches, Stretch } from '../../sources/almanac/stretches.ts';
 import { bottom, type Point, type Rect } from '../../values/geometry.ts';
 import type { AlmanacFace } from './almanac.ts';
-
-interface Stretch {
-  from: number;
-  to: number;
-}
 
 /** Shares of the day are 0 at its beginning, 1 at its end. */
 export interface AlmanacView {
@@ -20,8 +16,7 @@ export interface AlmanacView {
   curve: { x: number; height: number }[];
   turns: { x: number; height: number; isHigh: boolean; told: string }[];
   coming: string[];
-  /** When the sun is at most 12 degrees down, at most 6, and up; null where it never is. */
-  sun: { nautical: Stretch | null; civil: Stretch | null; up: Stretch | null };
+  sun: DayStretches;
   sunTimes: string[];
   light: string;
   gains: string;
@@ -70,7 +65,7 @@ const layTide: Lay = (view, fonts) => {
   const sheet = createSheet(fonts);
   const { width, inset, high, label, head } = TIDE;
   const large: LineStyle = { font: chosenFont(view.type, 'figures'), size: 36, weight: 500 };
-  const soft: LineStyle = { font: 'text', size: 18, weight: 400, colour: 'softInk' };
+  const soft: LineStyle = { font: 'text', size: 18, weight: 400 };
   const figure = sheet.line(view.height, large);
   const { baseline } = sheet.middle(figure, { left: 0 }, 0, head);
   const room = sheet.room([view.height, '−8.8 m'], large);
@@ -84,7 +79,7 @@ const layTide: Lay = (view, fonts) => {
     x: rect.x + x * rect.width,
     y: rect.y + rect.height * (1 - (height - least) / Math.max(0.1, most - least)),
   });
-  const small: LineStyle = { font: 'figures', size: 15, weight: 500, colour: 'softInk' };
+  const small: LineStyle = { font: 'figures', size: 15, weight: 500 };
   const turns = view.turns.map(({ x, height, isHigh, told }) => {
     const point = at(x, height);
     const line = sheet.line(told, small);

@@ -1,6 +1,7 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
 import { hoursOf, timePattern } from '../../kinds/options.ts';
 import type { AlmanacReading } from '../../sources/almanac/almanac.ts';
+import { dayStretches, shareOfDay } from '../../sources/almanac/stretches.ts';
 import { formatMoment } from '../../sources/time/time.ts';
 import type { TideTurn } from '../../sources/tide/tide.ts';
 import type { AlmanacFace, AlmanacOptions } from './almanac.ts';
@@ -14,7 +15,7 @@ export function view(options: AlmanacOptions, face: AlmanacFace, context: Widget
   const pattern = timePattern(hours) + (hours === '12' ? ' aaa' : '');
   const clock = (at: number | null) => (at === null ? '–' : formatMoment(at, zone, pattern));
   const { day, moon, tide } = said;
-  const share = (at: number) => (at - day.start) / (day.end - day.start);
+  const share = (at: number) => shareOfDay(said, at);
   const coming = tide.turns.filter(({ at }) => at > readings.moment).slice(0, 2);
   return {
     now: share(readings.moment),
@@ -30,7 +31,7 @@ export function view(options: AlmanacOptions, face: AlmanacFace, context: Widget
             .map(({ at, height, isHigh }) => ({ x: share(at), height, isHigh, told: clock(at) }))
         : [],
     coming: coming.map((turn) => `${tideName(turn)} ${clock(turn.at)}`),
-    sun: sunOf(said, share),
+    sun: dayStretches(said),
     sunTimes: [clock(said.sunrise), clock(said.sunset)],
     light: lengthOf(said.light),
     gains: gainsOf(said.gains),
@@ -60,23 +61,6 @@ function gainsOf(ms: number): string {
   const minutes = Math.round(Math.abs(ms) / 60_000);
   if (minutes === 0) return 'as long as yesterday';
   return `${minutes} min ${ms > 0 ? 'longer' : 'shorter'} than yesterday`;
-}
-
-/** Stretches of the day by how high the sun is, as shares of it, from the darkest to the lightest. */
-function sunOf(
-  { day, sunrise, sunset, dawns, dusks, light }: AlmanacReading,
-  share: (at: number) => number,
-): AlmanacView['sun'] {
-  const isAlwaysUp = light >= day.end - day.start;
-  const stretch = (from: number | null, to: number | null) => {
-    if (from === null && to === null) return isAlwaysUp ? { from: 0, to: 1 } : null;
-    return { from: from === null ? 0 : share(from), to: to === null ? 1 : share(to) };
-  };
-  return {
-    nautical: stretch(dawns.nautical, dusks.nautical),
-    civil: stretch(dawns.civil, dusks.civil),
-    up: light === 0 ? null : stretch(sunrise, sunset),
-  };
 }
 
 type Clock = (at: number | null) => string;

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
+import { isWallMoment } from '../../sources/time/time.ts';
+import { field } from '../../values/field.ts';
 import { HourStyle, Seconds, TypeOption, Zone, colourOption, datePattern } from '../../kinds/options.ts';
 
 const faces = [
@@ -7,13 +9,65 @@ const faces = [
   { id: 'stack', title: 'Stack' },
   { id: 'hands', title: 'Hands' },
   { id: 'line', title: 'Line' },
+  { id: 'words', title: 'In words' },
+  { id: 'ring', title: 'Ring of the day' },
+  { id: 'zones', title: 'Zones' },
+  { id: 'until', title: 'Until a day' },
 ] as const;
 
+/** Whether a face shows the time in one zone. */
+const isOne = (face: string | null) => face !== 'zones' && face !== 'until';
+
 const options = z.looseObject({
-  hours: HourStyle,
-  seconds: Seconds,
-  date: datePattern('EEEE d MMMM'),
-  zone: Zone,
+  hours: field(HourStyle.clone(), {
+    label: 'Hours',
+    choices: { desk: 'Desk’s', '24': '24', '12': '12' },
+    when: (_, face) => face !== 'words' && face !== 'until',
+  }),
+  seconds: field(Seconds.clone(), {
+    label: 'Seconds',
+    when: (_, face) => isOne(face) && face !== 'words' && face !== 'ring',
+  }),
+  date: field(datePattern('EEEE d MMMM').clone(), {
+    label: 'Date',
+    control: 'pattern',
+    placeholder: 'none',
+    when: (_, face) => isOne(face),
+  }),
+  zone: field(Zone.clone(), {
+    label: 'Time zone',
+    control: 'zone',
+    placeholder: "the desk's own",
+    when: (_, face) => isOne(face) && face !== 'ring',
+  }),
+  zones: field(
+    z
+      .array(
+        z.looseObject({
+          zone: field(Zone.clone(), { label: 'Time zone', control: 'zone', placeholder: "the desk's own" }),
+          name: field(z.string().max(40), { label: 'Called', placeholder: 'as the zone' }),
+        }),
+      )
+      .max(12)
+      .default(() => [
+        { zone: '', name: '' },
+        { zone: 'UTC', name: '' },
+      ]),
+    { label: 'Zones', one: 'Zone', when: (_, face) => face === 'zones' },
+  ),
+  until: field(
+    z
+      .string()
+      .max(16)
+      .refine(isWallMoment, { message: 'is not a day and a time, such as 2027-03-20 06:00' })
+      .default('2027-03-20 06:00'),
+    { label: 'Until', when: (_, face) => face === 'until' },
+  ),
+  what: field(z.string().max(80).default('the first boat'), {
+    label: 'What comes',
+    placeholder: 'nothing',
+    when: (_, face) => face === 'until',
+  }),
   type: TypeOption,
   colour: colourOption('ink'),
 });
@@ -25,10 +79,16 @@ export const clock = defineWidget({
   type: 'clock',
   title: 'Clock',
   summary: 'The time and the date, here or elsewhere',
-  also: 'time hour date watch',
+  also: 'time hour date watch world countdown sun twilight',
   faces,
   options,
-  startsBare: (face) => face !== 'line',
-  needs: ({ seconds }) => [{ source: 'time', every: seconds ? 'second' : 'minute' }],
+  startsBare: (face) => face !== 'line' && face !== 'zones',
+  needs: ({ seconds }, face) => [
+    {
+      source: 'time',
+      every: seconds && isOne(face) && face !== 'words' && face !== 'ring' ? 'second' : 'minute',
+    },
+    ...(face === 'ring' ? ([{ source: 'almanac', every: 'minute' }] as const) : []),
+  ],
   load: () => import('./work.ts'),
 });

@@ -1,4 +1,5 @@
 import {
+  cutLine,
   putLine,
   roomOf,
   setLine,
@@ -11,6 +12,8 @@ import {
   type Run,
 } from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
+import { createSheet } from '../../kinds/sheet.ts';
+import type { DayStretches } from '../../sources/almanac/stretches.ts';
 import { bottom, right, type Rect } from '../../values/geometry.ts';
 
 /** What a clock's faces set. */
@@ -22,12 +25,18 @@ export interface ClockView {
   date: string | null;
   /** Degrees clockwise from twelve. */
   hands: { hour: number; minute: number; second: number | null };
+  /** The time as it is said, line by line. */
+  words: string[];
+  /** The day by how high the sun stands, and how much of it has passed; null on faces without a ring. */
+  day: (DayStretches & { now: number }) | null;
+  zones: { name: string; time: string; difference: string }[];
+  until: { parts: { figure: string; unit: string }[]; what: string } | null;
   type: TypeChoice;
   colour: Paint;
 }
 
 export interface ClockLayout extends Layout {
-  /** Where the dial stands; null on faces without one. */
+  /** Where the dial or the ring of the day stands; null on faces without one. */
   dial: Rect | null;
 }
 
@@ -129,5 +138,93 @@ function layLine({ hours, minutes, seconds, period, date, type, colour }: ClockV
   return finish(beside ? [first, put(beside, right(first.room) + GAP.line, baseline)] : [first]);
 }
 
+const WORDS = { size: 60, gap: 22 } as const;
+
+/** The time as it is said, over the date. */
+function layWords({ words: said, date, type, colour }: ClockView, fonts: Fonts) {
+  const sheet = createSheet(fonts);
+  const style: LineStyle = { font: chosenFont(type, 'display'), size: WORDS.size, weight: 300, colour };
+  let top = 0;
+  for (const text of said) top = sheet.under(sheet.line(text, style), { left: 0 }, top) + WORDS.gap;
+  if (date)
+    sheet.under(sheet.line(date, { font: 'text', size: 24, weight: 400, colour }), { left: 0 }, top + 6);
+  return sheet.lay({ dial: null });
+}
+
+const RING = { size: 248, time: 50, date: 18 } as const;
+
+/** The time within a ring of the whole day. */
+function layRing({ hours, minutes, period, date, type, colour }: ClockView, fonts: Fonts): ClockLayout {
+  const sheet = createSheet(fonts);
+  const dial = { x: 0, y: 0, width: RING.size, height: RING.size };
+  const middle = RING.size / 2;
+  const style: LineStyle = { font: chosenFont(type, 'figures'), size: RING.time, weight: 500, colour };
+  const time = sheet.line(`${hours}:${minutes}`, style);
+  sheet.middle(time, { centre: middle }, middle - 30, RING.time);
+  const inside = RING.size - 92;
+  const small: LineStyle = { font: 'text', size: RING.date, weight: 400, colour };
+  const under = words(period, date);
+  if (under) {
+    // What is too long for the ring stands smaller.
+    const share = Math.min(1, inside / Math.max(1, sheet.line(under, small).width));
+    const size = Math.max(9, Math.floor(RING.date * share));
+    const line = cutLine(under, { ...small, size }, fonts, inside);
+    sheet.middle(line, { centre: middle }, middle + 22, 24);
+  }
+  sheet.keep(dial);
+  return sheet.lay({ dial });
+}
+
+const ZONES = { pitch: 38, gap: 22 } as const;
+
+/** A zone in each row: its name, how far it is from here, and its time. */
+function layZones({ zones, type, colour }: ClockView, fonts: Fonts): ClockLayout {
+  const sheet = createSheet(fonts);
+  const name: LineStyle = { font: 'text', size: 20, weight: 500 };
+  const soft: LineStyle = { font: 'text', size: 16, weight: 400, colour: 'softInk' };
+  const figure: LineStyle = { font: chosenFont(type, 'figures'), size: 24, weight: 500, colour };
+  const names = sheet.room([...zones.map((zone) => zone.name), 'Marrow'], name);
+  const differences = sheet.room([...zones.map(({ difference }) => difference), '+10 h'], soft);
+  const times = sheet.room([...zones.map(({ time }) => time), '00:00'], figure);
+  const width = names + differences + times + 2 * ZONES.gap;
+  zones.forEach(({ name: text, time, difference }, index) => {
+    const top = index * ZONES.pitch;
+    const { baseline } = sheet.middle(sheet.line(time, figure), { right: width }, top, ZONES.pitch);
+    sheet.put(sheet.line(text, name), { left: 0 }, baseline);
+    sheet.put(sheet.line(difference, soft), { left: names + ZONES.gap }, baseline);
+  });
+  sheet.keep({ x: 0, y: 0, width, height: Math.max(1, zones.length) * ZONES.pitch });
+  return sheet.lay({ dial: null });
+}
+
+const UNTIL = { figure: 84, unit: 24, gap: 10, between: 22, below: 24 } as const;
+
+/** What is left in large figures, over what it is that comes. */
+function layUntil({ until, type, colour }: ClockView, fonts: Fonts): ClockLayout {
+  const sheet = createSheet(fonts);
+  const figures: LineStyle = { font: chosenFont(type, 'display'), size: UNTIL.figure, weight: 300, colour };
+  const units: LineStyle = { font: 'text', size: UNTIL.unit, weight: 400, colour };
+  const { ink } = sheet.line('0', figures);
+  let left = 0;
+  for (const { figure, unit } of until?.parts ?? []) {
+    const line = sheet.line(figure, figures);
+    sheet.put(line, { left }, ink.top);
+    const beside = sheet.line(unit, units);
+    sheet.put(beside, { left: left + line.width + UNTIL.gap }, ink.top);
+    left += line.width + UNTIL.gap + beside.width + UNTIL.between;
+  }
+  if (until) sheet.under(sheet.line(until.what, units), { left: 0 }, ink.top + ink.bottom + UNTIL.below);
+  return sheet.lay({ dial: null });
+}
+
 /** How each face sets its lines. */
-export const clockLayouts = { serif: laySerif, stack: layStack, hands: layHands, line: layLine } as const;
+export const clockLayouts = {
+  serif: laySerif,
+  stack: layStack,
+  hands: layHands,
+  line: layLine,
+  words: layWords,
+  ring: layRing,
+  zones: layZones,
+  until: layUntil,
+} as const;

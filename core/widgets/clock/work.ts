@@ -1,15 +1,16 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import { hoursOf } from '../../kinds/options.ts';
+import { hoursOf, timePattern } from '../../kinds/options.ts';
+import { dayStretches, shareOfDay } from '../../sources/almanac/stretches.ts';
+import { aheadBy, formatMoment, momentOf, wallClock } from '../../sources/time/time.ts';
 import type { ClockFace, ClockOptions } from './clock.ts';
 import { clockLayouts, type ClockLayout, type ClockView } from './layout.ts';
+import { timeInWords } from './words.ts';
 
-export function view(
-  { hours: own, seconds, date, zone, type, colour }: ClockOptions,
-  _face: ClockFace,
-  { readings, textColour, units }: WidgetContext,
-): ClockView {
-  const hours = hoursOf(own, units);
-  const at = zone || readings.place.zone;
+export function view(options: ClockOptions, face: ClockFace, context: WidgetContext): ClockView {
+  const { seconds, date, zone, type, colour } = options;
+  const { readings, textColour, units } = context;
+  const hours = hoursOf(options.hours, units);
+  const at = face === 'ring' ? readings.place.zone : zone || readings.place.zone;
   const { hour, minute, second } = readings.wall(at);
   return {
     hours: hours === '24' ? twoDigits(hour) : String(hour % 12 || 12),
@@ -22,13 +23,71 @@ export function view(
       minute: minute * 6,
       second: seconds ? second * 6 : null,
     },
+    words: face === 'words' ? timeInWords(hour, minute) : [],
+    day: face === 'ring' ? dayOf(context) : null,
+    zones: face === 'zones' ? zonesOf(options, context) : [],
+    until: face === 'until' ? untilOf(options, context) : null,
     type,
     colour: textColour(colour),
   };
 }
 
-export function layout(view: ClockView, face: ClockFace, { fonts }: WidgetContext): ClockLayout {
-  return clockLayouts[face](view, fonts);
+export function layout(seen: ClockView, face: ClockFace, { fonts }: WidgetContext): ClockLayout {
+  return clockLayouts[face](seen, fonts);
+}
+
+function dayOf({ readings }: WidgetContext): ClockView['day'] {
+  const said = readings.get('almanac').value;
+  return { ...dayStretches(said), now: shareOfDay(said, readings.moment) };
+}
+
+function zonesOf(options: ClockOptions, { readings, units }: WidgetContext): ClockView['zones'] {
+  const { moment, place } = readings;
+  const hours = hoursOf(options.hours, units);
+  const pattern = timePattern(hours) + (hours === '12' ? ' aaa' : '');
+  const today = wallClock(moment, place.zone).day;
+  return options.zones.map(({ zone, name }) => {
+    const at = zone || place.zone;
+    const { day } = wallClock(moment, at);
+    const ahead = aheadBy(moment, at, place.zone);
+    // Zones are less than a day apart, or a day and a bit across the date line.
+    const otherDay = day === today ? '' : ahead > 0 ? ', tomorrow' : ', yesterday';
+    return {
+      name: name || (zone ? (zone.split('/').at(-1)?.replaceAll('_', ' ') ?? zone) : place.name || 'Here'),
+      time: formatMoment(moment, at, pattern),
+      difference: differenceOf(ahead) + otherDay,
+    };
+  });
+}
+
+function differenceOf(minutes: number): string {
+  if (minutes === 0) return 'the same';
+  const [hours, rest] = [Math.floor(Math.abs(minutes) / 60), Math.abs(minutes) % 60];
+  return `${minutes > 0 ? '+' : '−'}${hours} h${rest === 0 ? '' : ` ${rest}`}`;
+}
+
+const MINUTE = 60_000;
+
+function untilOf({ until, what }: ClockOptions, { readings }: WidgetContext): ClockView['until'] {
+  const { moment, place } = readings;
+  const then = momentOf(until, place.zone) ?? moment;
+  const isPast = then <= moment;
+  // Until it has come, the minute that is under way counts.
+  const minutes = isPast ? Math.floor((moment - then) / MINUTE) : Math.ceil((then - moment) / MINUTE);
+  const parts: [number, string][] = [
+    [Math.floor(minutes / 1440), 'd'],
+    [Math.floor(minutes / 60) % 24, 'h'],
+    [minutes % 60, 'min'],
+  ];
+  // Days are left out when there are none.
+  const told = parts[0]?.[0] === 0 ? parts.slice(1) : parts;
+  return {
+    parts: told.map(([count, unit], index) => ({
+      figure: index === 0 ? String(count) : twoDigits(count),
+      unit,
+    })),
+    what: what ? `${isPast ? 'since' : 'until'} ${what}` : isPast ? 'since then' : 'until then',
+  };
 }
 
 function twoDigits(value: number): string {

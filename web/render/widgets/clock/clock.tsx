@@ -36,4 +36,56 @@ function Hands({ view, layout }: { view: ClockView; layout: ClockLayout }) {
   );
 }
 
-export const faces = { serif: null, stack: null, hands: Hands, line: null };
+/** A point of the ring of the day, noon above. */
+function onRing(share: number, radius: number): string {
+  const turn = share * 2 * Math.PI;
+  return `${(-Math.sin(turn) * radius).toFixed(2)} ${(Math.cos(turn) * radius).toFixed(2)}`;
+}
+
+/** A stretch of the day as a part of the ring; the whole of it in two halves. */
+function arc({ from, to }: { from: number; to: number }, radius: number): string {
+  if (to - from > 0.999) return arc({ from: 0, to: 0.5 }, radius) + arc({ from: 0.5, to: 0.998 }, radius);
+  const isLong = to - from > 0.5 ? 1 : 0;
+  return `M${onRing(from, radius)}A${radius} ${radius} 0 ${isLong} 1 ${onRing(to, radius)}`;
+}
+
+const hourTicks = Array.from({ length: 24 }, (_, hour) => hour / 24)
+  .map((share) => `M${onRing(share, 94)}L${onRing(share, (share * 24) % 6 === 0 ? 86 : 90)}`)
+  .join('');
+
+function Ring({ view, layout }: { view: ClockView; layout: ClockLayout }) {
+  const { dial } = layout;
+  const { day } = view;
+  if (!dial || !day) return null;
+  const radius = 108;
+  const now = onRing(day.now, radius).split(' ');
+  return (
+    <svg
+      style={{ ...placeOf(dial), color: paint(view.colour) }}
+      viewBox="-124 -124 248 248"
+      role="img"
+      aria-label={`${view.hours}:${view.minutes}`}
+      fill="none"
+      strokeWidth="16"
+    >
+      <circle r={radius} stroke="var(--ink)" strokeOpacity="0.15" />
+      {day.nautical && <path d={arc(day.nautical, radius)} stroke="var(--accent)" strokeOpacity="0.26" />}
+      {day.civil && <path d={arc(day.civil, radius)} stroke="var(--accent)" strokeOpacity="0.45" />}
+      {day.up && <path d={arc(day.up, radius)} stroke="var(--accent)" />}
+      <path d={hourTicks} stroke="currentColor" strokeOpacity="0.5" strokeWidth="1.5" />
+      <circle cx={now[0]} cy={now[1]} r="11" fill="var(--ink)" />
+      <circle cx={now[0]} cy={now[1]} r="6" fill="var(--accent)" />
+    </svg>
+  );
+}
+
+export const faces = {
+  serif: null,
+  stack: null,
+  hands: Hands,
+  line: null,
+  words: null,
+  ring: Ring,
+  zones: null,
+  until: null,
+};

@@ -82,6 +82,9 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
   );
 });
 
+/** What is added to the lists of options. */
+const adders = { zones: () => ({ zone: 'UTC', name: '' }) };
+
 const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
   const { turn, endGesture } = useDesk.getState();
   const kind = widgetKindOf(type);
@@ -91,6 +94,7 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
         schema={kind.options}
         values={options}
         face={face}
+        adders={adders}
         onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
         onEnd={endGesture}
       />
