@@ -265,6 +265,12 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       edgesWithWay(desk, choose.of(desk.screens).id, () => choose.newId(`way-${made++}`)),
     );
   },
+  dressWidgets: (desk, choose) =>
+    edits.dressWidgets([choose.of(orGone(desk.widgets)), choose.of(orGone(desk.widgets))], {
+      finish: choose.of([null, desk.look.finish]),
+      face: choose.of([null, 'line', 'gone']),
+      options: { colour: choose.of(['accent', '#123456', 'no colour']), hours: '12', seconds: 9 },
+    }),
   setUnits: (_, choose) =>
     edits.setUnits({
       temperature: choose.of(['c', 'f'] as const),

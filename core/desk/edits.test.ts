@@ -195,6 +195,38 @@ describe('edits of looks and backdrops', () => {
     expect(free.look.roles.dark.accent).to.equal(drawn.dark.accent);
   });
 
+  it('let go of a workspace that is taken away, also on widgets that are shown there only', () => {
+    const desk = after(dawnCount(), (draft) => {
+      const [first, second] = draft.workspaces;
+      edits.setWidgets(['clock'], { workspaces: [second?.id ?? ''] }).apply(draft);
+      edits.setWidgets(['machine'], { workspaces: [first?.id ?? '', second?.id ?? ''] }).apply(draft);
+    });
+    const [first, second] = desk.workspaces;
+    const left = after(desk, (draft) => edits.remove([second?.id ?? '']).apply(draft));
+    const on = (id: string) => left.widgets.find((widget) => widget.id === id)?.workspaces;
+    expect(on('clock')).to.deep.equal([]);
+    expect(on('machine')).to.deep.equal([first?.id]);
+  });
+
+  it('dress widgets as another, with what their kinds understand and nothing that they would not take', () => {
+    const { finish } = dawnCount().look;
+    const desk = after(dawnCount(), (draft) =>
+      edits
+        .dressWidgets(['clock', 'machine', 'gone'], {
+          finish: { ...finish, radius: 3 },
+          face: 'line',
+          options: { colour: 'second', hours: '12', span: 'no span', zone: 'UTC' },
+        })
+        .apply(draft),
+    );
+    const find = (id: string) => desk.widgets.find((widget) => widget.id === id);
+    expect(find('clock')).to.deep.include({ face: 'line', finish: { ...finish, radius: 3 } });
+    expect(find('clock')?.options).to.include({ colour: 'second', hours: '12' });
+    expect(find('machine')?.face).to.equal('rings');
+    expect(find('machine')?.options).to.include({ colour: 'second', span: 20 });
+    expect(find('machine')?.options).not.to.have.property('hours');
+  });
+
   it('make all follow: own finishes and one-off colours go, what is bare stays bare', () => {
     const desk = after(dawnCount(), (draft) => {
       edits.setFinish(['machine'], { ...draft.look.finish, tint: '#123456', radius: 3 }).apply(draft);

@@ -125,12 +125,18 @@ export const steps: Record<number, Step> = {
     };
   },
 
-  /** Format 5 had what items look like among their options, and for some only one look; readings were shown in one unit. */
+  /**
+   * Format 5 had what items look like among their options, and for some only one look; readings were shown in one unit,
+   * and widgets on every workspace.
+   */
   5: (desk) => ({
     ...desk,
     format: 6,
     sources: { units: plainUnits, tide: marrowTide },
-    widgets: asArray(desk['widgets']).map((widget) => withDeskHours(asRecord(widget))),
+    widgets: asArray(desk['widgets']).map((widget) => ({
+      workspaces: [],
+      ...withDeskHours(asRecord(widget)),
+    })),
     edges: asArray(desk['edges']).map((edge) => {
       const { items, ...rest } = asRecord(edge);
       return { ...rest, items: asArray(items).map((item) => withDeskHours(withFace(asRecord(item)))) };

@@ -38,6 +38,25 @@ describe('solve', () => {
     );
   });
 
+  it('shows a widget on its own workspaces only, and what hangs from it where it would hang', () => {
+    const desk = emptyDesk();
+    desk.workspaces = [
+      { id: 'one', name: 'One' },
+      { id: 'two', name: 'Two' },
+    ];
+    const host = clockAt('host', fromCorner(40, 60));
+    const guest = clockAt('guest', {
+      hangs: { from: 'part', part: 'host', side: 'bottom', align: 'start' },
+      x: 0,
+      y: 10,
+    });
+    desk.widgets = [{ ...host, workspaces: ['two'] }, guest];
+    const on = (workspace: number) => solve(desk, { moment: DAWN, workspace }).screens[0]?.widgets ?? [];
+    expect(on(0).map(({ id }) => id)).to.deep.equal(['guest']);
+    expect(on(1).map(({ id }) => id)).to.deep.equal(['host', 'guest']);
+    expect(on(0)[0]?.rect).to.deep.equal(on(1)[1]?.rect);
+  });
+
   it('cuts the strips of edges off the free area, in the order of the document', () => {
     const desk = emptyDesk();
     desk.edges = [

@@ -19,7 +19,7 @@ withApp('editing', ({ server, open }) => {
     await page.getByRole('button', { name: /^Face / }).click();
     await page.getByRole('group', { name: 'Faces' }).getByRole('button', { name: 'Stack' }).click();
     await page.getByRole('switch', { name: 'Seconds' }).click();
-    await page.getByRole('radio', { name: '12 hours' }).click();
+    await page.getByRole('radio', { name: '12', exact: true }).click();
     await page.getByRole('combobox', { name: 'Time zone' }).fill('Asia/Tokyo');
     await page.keyboard.press('Enter');
     await page.getByRole('group', { name: 'Colour' }).getByRole('button', { name: 'Colour: Accent' }).click();
@@ -112,6 +112,39 @@ withApp('editing', ({ server, open }) => {
     expect((await widget('sound-room', 'machine'))?.options['colour']).to.equal('second');
   });
 
+  it('shows a widget on some workspaces only, and dresses others like one, which can be undone', async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'clock').click();
+    const shown = page.getByRole('group', { name: 'Shown on' });
+    const { desk } = await stored(server, 'dawn-count');
+    const [first, second] = desk.workspaces;
+    if (!first || !second) throw new Error('too few workspaces');
+    await shown.getByRole('button', { name: second.name, exact: true }).click();
+    // It goes from the workspace in front, and what hangs from it stays.
+    await handle(page, 'clock').waitFor({ state: 'detached' });
+    await handle(page, 'weather').waitFor();
+    await untilKept(page);
+    expect((await widget('dawn-count', 'clock'))?.workspaces).to.deep.equal([second.id]);
+    await page.keyboard.press('Control+z');
+    await handle(page, 'clock').waitFor();
+
+    await handle(page, 'machine').click();
+    await page
+      .getByRole('button', { name: 'Accent', exact: true })
+      .or(page.getByRole('button', { name: /^Marks: Second/ }))
+      .first()
+      .click();
+    await page.getByRole('button', { name: /of its kind like this/ }).click();
+    await untilKept(page);
+    const [one, other] = [await widget('dawn-count', 'machine'), await widget('dawn-count', 'load')];
+    expect(other?.face).to.equal(one?.face);
+    expect(other?.options['colour']).to.equal(one?.options['colour']);
+    // What they show stays their own.
+    expect(other?.options['network']).to.equal(true);
+    await page.keyboard.press('Control+z');
+    await page.locator('[data-stage] [data-widget="load"] svg path').first().waitFor();
+  });
+
   it('edits an item: its options, its place, its copy', async () => {
     const page = await open('/desk/sound-room');
     await chooseEdge(page, 'panel');
@@ -173,7 +206,7 @@ withApp('editing', ({ server, open }) => {
       [3440, 1440],
       [1920, 1080],
     ]);
-    expect(desk.widgets.map(({ id }) => id)).to.deep.equal(['clock', 'machine']);
+    expect(desk.widgets.map(({ id }) => id)).to.deep.equal(['clock', 'machine', 'moon']);
   });
 
   it('names, adds and removes workspaces, and the panel shows them', async () => {

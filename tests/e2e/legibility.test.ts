@@ -8,6 +8,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import type { Finish } from '../../core/values/finish.ts';
 import type { Rect } from '../../core/values/geometry.ts';
 import { judgeDesk } from '../../core/legibility/judge.ts';
+import { learnDesk } from '../../core/scene/learn.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { addDesk, handle, withApp } from '../support/app.ts';
 import { clockAt, fromCorner } from '../support/desks.ts';
@@ -93,6 +94,7 @@ withApp('legibility', ({ server, open }) => {
     const shown = await decode(await page.screenshot());
 
     const conditions = { moment: MOMENT.getTime() };
+    await learnDesk(desk);
     const widgets = solve(desk, conditions).screens.flatMap((screen) => screen.widgets);
     const judgements = (await judgeDesk(desk, conditions, bakedPixels)).filter(
       ({ isShown, part }) => isShown && widgets.some(({ id }) => id === part),

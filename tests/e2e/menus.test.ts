@@ -222,7 +222,7 @@ withApp('menus', ({ server, open }) => {
     await page.getByText('is no web address', { exact: false }).waitFor();
     await page.getByRole('textbox', { name: 'Opens', exact: true }).fill('https://tides.example/');
     await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: 'weather-showers' }).click();
+    await page.getByRole('button', { name: 'weather-showers', exact: true }).click();
     await untilKept(page);
     const added = (await stored(server, id)).desk.applications.at(-1);
     expect(added).to.include({ Name: 'Tide Clock', URL: 'https://tides.example/', Icon: 'weather-showers' });

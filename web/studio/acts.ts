@@ -14,8 +14,10 @@ import type { Edge, Item } from '../../core/desk/sections/edges.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Alignment } from '../../core/values/place.ts';
 import { itemKindOf, type ItemType } from '../../core/items/list.ts';
+import { isKindKnown, learnKind } from '../../core/scene/learn.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { widgetKindOf, type WidgetType } from '../../core/widgets/list.ts';
+import { persist } from '../later.ts';
 import { useConditions } from '../session/conditions.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { currentScreen } from '../stores/screen.ts';
@@ -73,13 +75,18 @@ export function titleOfItem(item: Item): string {
 
 /** Adds a widget at a point of the screen (its middle), or where there is room. */
 export function addWidget(type: WidgetType, face: string, at?: Point): void {
+  // Its size is known once it can be solved.
+  if (!isKindKnown(type)) {
+    void persist(() => learnKind(type)).then(() => addWidget(type, face, at));
+    return;
+  }
   const desk = presentDesk();
   const screen = currentScreen();
   if (!desk || !screen) return;
   const id = newId();
   const start = { hangs: { from: 'free' as const, screen: screen.id, point: 'centre' as const }, x: 0, y: 0 };
   const widget = createWidget({ id, type, face, place: start, deskFinish: desk.look.finish });
-  // Its size is known once it is solved; then it gets the place that it is to keep.
+  // Then it gets the place that it is to keep.
   const trial = solve({ ...desk, edges: [], widgets: [widget] }, { moment: useConditions.getState().moment });
   const size = trial.screens.find(({ id: known }) => known === screen.id)?.widgets[0]?.rect ?? {
     width: 200,

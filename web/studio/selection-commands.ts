@@ -16,6 +16,7 @@ import {
 } from './acts.ts';
 import { copySelection, cutSelection, pasteParts } from './clipboard.ts';
 import type { Command } from './command.ts';
+import { copyDress, hasDress, pasteDress } from './dress.ts';
 
 const hasWidgets =
   (least = 1) =>
@@ -109,6 +110,24 @@ const all: readonly Command[] = [
   { id: 'copy', title: 'Copy', group: 'Selection', isAvailable: hasSelection, run: copySelection },
   { id: 'cut', title: 'Cut', group: 'Selection', isAvailable: hasSelection, run: cutSelection },
   { id: 'paste', title: 'Paste', group: 'Desk', run: pasteParts },
+  {
+    id: 'copy-dress',
+    title: 'Copy the dress',
+    also: 'style look format',
+    group: 'Selection',
+    keys: ['Ctrl+Alt+C'],
+    isAvailable: hasWidgets(),
+    run: copyDress,
+  },
+  {
+    id: 'paste-dress',
+    title: 'Paste the dress',
+    also: 'style look format',
+    group: 'Selection',
+    keys: ['Ctrl+Alt+V'],
+    isAvailable: () => hasWidgets()() && hasDress(),
+    run: pasteDress,
+  },
   {
     id: 'to-screen',
     title: 'Move to the next screen',

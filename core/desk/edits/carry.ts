@@ -31,6 +31,8 @@ export const carryEdits = {
           ...widget,
           id: idOf(widget.id),
           locked: false,
+          // Another desk has workspaces of its own.
+          workspaces: widget.workspaces.filter((on) => byId(desk.workspaces, on)),
           place: { ...widget.place, hangs: hangingOn(hangs, landing.screen, ids), x: x + off, y: y + off },
         });
       }

@@ -1,9 +1,21 @@
 import type { Draft } from 'immer';
+import type { z } from 'zod';
+import type { Finish } from '../../values/finish.ts';
+import { lookUp } from '../../values/look-up.ts';
+import { widgetKindOf } from '../../widgets/list.ts';
 import type { Rect } from '../../values/geometry.ts';
 import type { Hanging } from '../../values/place.ts';
 import { freePlace, placeAt, type Ground } from '../ground.ts';
 import { widgetsInCircles, type Widget } from '../sections/widgets.ts';
 import { byId, editOf } from './edit.ts';
+
+/** What a widget looks like, whatever it shows. */
+export interface Dress {
+  finish: Finish | null;
+  /** Null leaves the face. */
+  face: string | null;
+  options: Readonly<Record<string, unknown>>;
+}
 
 /** Changes of widgets. */
 export const widgetEdits = {
@@ -21,6 +33,22 @@ export const widgetEdits = {
     editOf('Option', (desk) => {
       const widget = byId(desk.widgets, id);
       if (widget) Object.assign(widget.options, options);
+    }),
+
+  /** Gives widgets the look of another: its finish, and those of its options that their kinds understand. */
+  dressWidgets: (ids: readonly string[], { finish, face, options }: Dress) =>
+    editOf('Dress', (desk) => {
+      for (const id of ids) {
+        const widget = byId(desk.widgets, id);
+        if (!widget) continue;
+        const kind = widgetKindOf(widget.type);
+        widget.finish = finish;
+        if (face !== null && kind.faces.some((one) => one.id === face)) widget.face = face;
+        for (const [key, value] of Object.entries(options)) {
+          const schema = lookUp(kind.options.shape, key) as z.ZodType | undefined;
+          if (schema?.safeParse(value).success) widget.options[key] = structuredClone(value);
+        }
+      }
     }),
 
   /** Puts widgets at solved rectangles; each keeps what it hangs from. Locked ones stay. */

@@ -22,6 +22,10 @@ export const WidgetFrame = z.looseObject({
   finish: OwnFinish,
   locked: field(z.boolean(), { label: 'Locked', group: 'Hold' }),
   clicksThrough: field(z.boolean(), { label: 'Clicks through', group: 'Hold' }),
+  workspaces: z
+    .array(Id)
+    .max(32)
+    .meta({ description: 'Ids of the workspaces that it is shown on; on all where there is none' }),
 });
 const widgetSchemas = widgetKinds.map((kind) =>
   WidgetFrame.extend({
@@ -40,6 +44,8 @@ export interface Widget {
   finish: Finish | null;
   locked: boolean;
   clicksThrough: boolean;
+  /** Ids of the workspaces that it is shown on; all of them where there is none. */
+  workspaces: string[];
 }
 
 export const widgets = defineSection({
@@ -49,8 +55,12 @@ export const widgets = defineSection({
     .max(4000)
     .meta({ description: 'The later one stands above' }),
   ids: (list) => idsIn('widgets', list),
-  check({ widgets: list }, { screens, parts }, say) {
-    list.forEach(({ place: { hangs } }, i) => {
+  check({ widgets: list }, { screens, parts, workspaces }, say) {
+    list.forEach(({ place: { hangs }, workspaces: on }, i) => {
+      on.forEach((id, at) => {
+        if (!workspaces.has(id))
+          say(['widgets', i, 'workspaces', at], `names a workspace that is not there: "${id}"`);
+      });
       const path = (key: string) => ['widgets', i, 'place', 'hangs', key];
       if (hangs.from !== 'part') {
         if (!screens.has(hangs.screen))
@@ -72,6 +82,7 @@ export const widgets = defineSection({
       ({ id, place: { hangs } }) => gone.has(id) || (hangs.from !== 'part' && gone.has(hangs.screen)),
     );
     for (const widget of desk.widgets) {
+      widget.workspaces = without(widget.workspaces, (id) => gone.has(id));
       const { hangs } = widget.place;
       if (hangs.from !== 'part' || !gone.has(hangs.part)) continue;
       const rect = ground?.rects.get(widget.id);

@@ -70,10 +70,16 @@ function solveWidgets({ id: screen, rect, free, rects }: Ground, solving: Solvin
     return placed.get(id) ?? null;
   }
 
-  return Array.from(unplaced, ([id, { scene }]) => {
-    scene.rect = rectOf(id) ?? scene.rect;
-    return scene;
-  });
+  // Those of other workspaces are placed too: others may hang from them.
+  const { workspaces, workspace } = solving.facts;
+  const front = workspaces[workspace]?.id ?? '';
+  return [...unplaced]
+    .map(([id, { scene, widget }]) => {
+      scene.rect = rectOf(id) ?? scene.rect;
+      return { scene, on: widget.workspaces };
+    })
+    .filter(({ on }) => on.length === 0 || on.includes(front))
+    .map(({ scene }) => scene);
 }
 
 /** Id of what a widget hangs from, when that is a part. */

@@ -5,16 +5,18 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { IconButton } from '../../../ui/buttons.tsx';
+import clsx from 'clsx';
+import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Fold } from '../../../ui/fold.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../../acts.ts';
+import { copyDress, dressKind } from '../../dress.ts';
 import { FaceCard } from './face-card.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
 import { PlaceSection } from './place-section.tsx';
 
-type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough'>>;
+type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough' | 'workspaces'>>;
 
 function set(id: string, label: string, change: Change): void {
   useDesk.getState().edit(named(label, edits.setWidgets([id], change)));
@@ -22,7 +24,7 @@ function set(id: string, label: string, change: Change): void {
 
 /** Everything about one widget. Each section is given only what it shows: a drag draws just the place anew. */
 export function WidgetEditor({ widget }: { widget: Widget }) {
-  const { id, type, face, options, locked, clicksThrough, finish } = widget;
+  const { id, type, face, options, locked, clicksThrough, finish, workspaces } = widget;
   const ids = useMemo(() => [id], [id]);
   const owns = useMemo(() => [finish], [finish]);
   return (
@@ -31,8 +33,10 @@ export function WidgetEditor({ widget }: { widget: Widget }) {
       <Faces key={id} id={id} type={type} face={face} options={options} />
       <Readings id={id} type={type} face={face} options={options} />
       <PlaceSection widget={widget} />
+      <ShownOn id={id} on={workspaces} />
       <Hold id={id} locked={locked} clicksThrough={clicksThrough} />
       <FinishSection ids={ids} owns={owns} />
+      <Alike widget={widget} />
     </>
   );
 }
@@ -101,6 +105,60 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
     </Section>
   );
 });
+
+/** On which workspaces it is shown: on all, or on those that are pressed. */
+const ShownOn = memo(function ShownOn({ id, on }: { id: string; on: readonly string[] }) {
+  const all = useDesk((state) => state.history?.present.workspaces) ?? [];
+  if (all.length < 2) return null;
+  const turn = (workspace: string) => {
+    const next = on.includes(workspace) ? on.filter((one) => one !== workspace) : [...on, workspace];
+    // In the order of the workspaces; all of them is the same as no choice.
+    const ordered = all.map((one) => one.id).filter((one) => next.includes(one));
+    set(id, 'Workspaces', { workspaces: ordered.length === all.length ? [] : ordered });
+  };
+  return (
+    <Section title="Shown on" note={on.length === 0 ? 'every workspace' : undefined}>
+      <div className="flex flex-wrap gap-1.5" role="group" aria-label="Shown on">
+        {all.map((workspace) => (
+          <button
+            key={workspace.id}
+            type="button"
+            aria-pressed={on.includes(workspace.id)}
+            onClick={() => turn(workspace.id)}
+            className={clsx(
+              'max-w-full truncate rounded-full px-3 py-1 hover:outline hover:outline-brass/70',
+              on.includes(workspace.id) ? 'bg-brass text-on-brass' : 'bg-nap',
+            )}
+          >
+            {workspace.name}
+          </button>
+        ))}
+        {on.length > 0 && (
+          <button
+            type="button"
+            className="px-1 text-brass hover:underline"
+            onClick={() => set(id, 'Workspaces', { workspaces: [] })}
+          >
+            every workspace
+          </button>
+        )}
+      </div>
+    </Section>
+  );
+});
+
+/** Gives what it looks like to others. */
+function Alike({ widget }: { widget: Widget }) {
+  const count = useDesk(
+    ({ history }) => history?.present.widgets.filter(({ type }) => type === widget.type).length ?? 0,
+  );
+  return (
+    <div className="mt-3 flex flex-wrap gap-1.5">
+      <Button onClick={copyDress}>Copy the dress</Button>
+      {count > 1 && <Button onClick={() => dressKind(widget)}>All {count} of its kind like this</Button>}
+    </div>
+  );
+}
 
 const Hold = memo(function Hold({
   id,
