@@ -9,6 +9,8 @@ import { itemKinds } from '../core/items/list.ts';
 import { mainCategories } from '../core/menus/categories.ts';
 import { asked, away, presenceAt } from '../core/presence/presence.ts';
 import { createRandom } from '../core/sources/noise.ts';
+import { learnSources } from '../core/sources/learn.ts';
+import { learnWidgets } from '../core/widgets/learn.ts';
 import { solve } from '../core/scene/solve.ts';
 import { widgetKinds } from '../core/widgets/list.ts';
 import { bareDesk } from '../demo/bare-desk.ts';
@@ -104,8 +106,10 @@ function presenceOver(events: readonly PresenceEvent[]): number {
 }
 
 export async function benchArranging(): Promise<Row[]> {
+  await Promise.all([learnWidgets(), learnSources()]);
   const once = largeDesk(1);
   const tenfold = largeDesk(10);
+  const mixed = { ...once, edges: [], widgets: once.widgets.slice(0, 60) };
   const random = createRandom(5);
   const others: Rect[] = Array.from({ length: 500 }, () => ({
     x: random() * 3600,
@@ -116,6 +120,7 @@ export async function benchArranging(): Promise<Row[]> {
   const screen: Rect = { x: 0, y: 0, width: 3840, height: 2160 };
   // Each run at another moment and place: nothing may live on what an earlier one worked out.
   let moment = DAWN;
+  let minute = DAWN;
   let x = 0;
 
   const withMenu = { ...once, applications: manyApplications(400) };
@@ -126,6 +131,8 @@ export async function benchArranging(): Promise<Row[]> {
   bench
     .add('solve', () => void solve(once, { moment: (moment += 1000) }))
     .add('solve with a menu', () => void solve(withMenu, { moment: (moment += 1000), open }))
+    // The next minute of sixty widgets of every kind and face: weather, water and moon are worked out anew.
+    .add('mixed', () => void solve(mixed, { moment: (minute += 60_000) }))
     .add('presence', () => void presenceOver(events))
     .add('solve tenfold', () => void solve(tenfold, { moment: (moment += 1000) }))
     .add(
@@ -149,6 +156,7 @@ export async function benchArranging(): Promise<Row[]> {
   const tenMs = mean('solve tenfold');
   const snapMs = mean('snap');
   const menuMs = mean('solve with a menu');
+  const mixedMs = mean('mixed');
   const presenceMs = mean('presence');
   return [
     {
@@ -164,6 +172,13 @@ export async function benchArranging(): Promise<Row[]> {
       unit: '× the time',
       reach: 'at most 12 ×',
       isMet: tenMs / solveMs <= 12,
+    },
+    {
+      what: 'solve: a new minute of 60 mixed widgets',
+      value: mixedMs,
+      unit: 'ms',
+      reach: 'under 6 ms',
+      isMet: mixedMs < 6,
     },
     {
       what: 'solve: the same with a menu of 400 applications open',

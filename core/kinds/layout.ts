@@ -1,6 +1,6 @@
 import type { Surface } from '../colour/look.ts';
 import { inkOf, capHeight, setStyle, steadyWidth, textWidth } from '../text/measure.ts';
-import type { Ink, DeskFont } from '../text/cuts.ts';
+import { lessonsLearned, type Ink, type DeskFont } from '../text/cuts.ts';
 import { uses, type Use } from '../text/schema.ts';
 import type { ShippedFamily } from '../values/family.ts';
 import { bottom, right, type Rect, type Size } from '../values/geometry.ts';
@@ -78,11 +78,13 @@ export function isUse(name: string): name is Use {
 }
 
 /** Lines that were set, by their text and style, for each set of fonts: most are the same a second later. */
-const known = new WeakMap<Fonts, Map<string, Line>>();
+let known = new WeakMap<Fonts, Map<string, Line>>();
+let knownSince = 0;
 const MOST_LINES = 4000;
 
 /** Sets a line. The very same line for the same text, style and fonts. */
 export function setLine(text: string, style: LineStyle, fonts: Fonts): Line {
+  if (knownSince !== lessonsLearned()) [known, knownSince] = [new WeakMap(), lessonsLearned()];
   let lines = known.get(fonts);
   if (!lines || lines.size > MOST_LINES) known.set(fonts, (lines = new Map()));
   const { font, size, weight, spacing = 0, colour = 'ink' } = style;

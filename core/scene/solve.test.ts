@@ -13,6 +13,8 @@ import { demoDesks } from '../../demo/desks.ts';
 import { isInside, type Rect } from '../values/geometry.ts';
 import { contrast } from '../values/colour.ts';
 import { createItem, createPanel } from '../desk/defaults.ts';
+import type { Desk } from '../desk/desk.ts';
+import type { Scene } from './scene.ts';
 import { edits } from '../desk/edits/edits.ts';
 import { itemKinds } from '../items/list.ts';
 import { widgetKinds } from '../widgets/list.ts';
@@ -36,6 +38,30 @@ describe('solve', () => {
       }),
       { numRuns: 150 },
     );
+  });
+
+  it('is the same whatever was solved before: what holds for a minute is kept under the same circumstances only', () => {
+    const desk = dawnCount();
+    const at = (moment: number, change: Partial<Desk> = {}, workspace = 0) =>
+      solve({ ...desk, ...change }, { moment, workspace, running: [] });
+    const texts = (scene: Scene) =>
+      JSON.stringify(scene.screens.map(({ widgets, edges }) => [widgets, edges]));
+    const first = texts(at(DAWN));
+    // Other seconds, minutes, places, looks, units and workspaces in between.
+    const { look, place, sources } = desk;
+    at(DAWN + 5000);
+    at(DAWN + 60_000);
+    at(DAWN, { place: { ...place, zone: 'Asia/Tokyo' } });
+    at(DAWN, { look: { ...look, half: { by: 'choice', half: 'light' } } });
+    at(DAWN, { sources: { ...sources, units: { ...sources.units, temperature: 'f' } } });
+    at(DAWN, {}, 1);
+    expect(texts(at(DAWN))).to.equal(first);
+    // And each of them shows itself.
+    expect(texts(at(DAWN + 60_000))).to.contain('"13"');
+    expect(texts(at(DAWN, { place: { ...place, zone: 'Asia/Tokyo' } }))).to.contain('"16:12"');
+    const warm = texts(at(DAWN, { sources: { ...sources, units: { ...sources.units, temperature: 'f' } } }));
+    expect(warm).not.to.equal(first);
+    expect(texts(at(DAWN, {}, 1))).not.to.equal(first);
   });
 
   it('shows a widget on its own workspaces only, and what hangs from it where it would hang', () => {

@@ -3,14 +3,17 @@ import { paletteOf } from '../colour/look.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Screen } from '../desk/sections/screens.ts';
 import { createReadings } from '../sources/readings.ts';
+import { lessonsLearned } from '../text/cuts.ts';
 import type { Rect } from '../values/geometry.ts';
 import { solveBackdrop } from './backdrop.ts';
 import { fontsOf, iconsOf, pointerOf } from './look.ts';
 import type { Conditions, Scene, SceneScreen, SceneSections } from './scene.ts';
-import { Needs, type Solving } from './solving.ts';
+import { Needs, looksUnder, type Solving } from './solving.ts';
 import { sceneSections } from './sections/list.ts';
 import type { Ground } from './sections/section.ts';
 import { groupByScreen } from './sections/widgets.ts';
+
+const MINUTE = 60_000;
 
 /** Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. */
 export function solve(desk: Desk, conditions: Conditions): Scene {
@@ -36,19 +39,35 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
   const half = conditions.half ?? halfAt(look.half, moment, place);
   const needs = new Needs();
   if (look.half.by !== 'choice') needs.every('minute');
+  const facts = {
+    applications: desk.applications,
+    workspaces: desk.workspaces,
+    running: new Set(running),
+    workspace: Math.min(workspace, desk.workspaces.length - 1),
+    half,
+    fonts: fontsOf(look),
+    units: desk.sources.units,
+  };
+  const { applications, workspaces, sources } = desk;
+  const minute = Math.floor(moment / MINUTE);
+  // All that a view may know, but for its options and what it stands on.
+  const under = [
+    minute,
+    place,
+    seed,
+    sources,
+    applications,
+    workspaces,
+    running,
+    facts.workspace,
+    half,
+    look,
+  ];
   return {
     desk,
     palette: paletteOf(look.roles[half]),
-    readings: createReadings({ moment, place, seed, feeds, tide: desk.sources.tide }),
-    facts: {
-      applications: desk.applications,
-      workspaces: desk.workspaces,
-      running: new Set(running),
-      workspace: Math.min(workspace, desk.workspaces.length - 1),
-      half,
-      fonts: fontsOf(look),
-      units: desk.sources.units,
-    },
+    readings: createReadings({ moment, place, seed, feeds, tide: sources.tide }),
+    facts,
     moment,
     half,
     open,
@@ -58,6 +77,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     needs,
     contexts: new Map(),
     looked: new Map(),
+    ofMinute: looksUnder([...under, facts.fonts, feeds, lessonsLearned()]),
     widgets: groupByScreen(desk),
   };
 }

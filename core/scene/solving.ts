@@ -26,6 +26,8 @@ export interface Solving {
   contexts: Map<string, WidgetContext>;
   /** What parts show and how it is laid, by all that decides it: parts that are alike share it. */
   looked: Map<string, Looked>;
+  /** The same, of all that stays true for the whole minute, from one solve to the next. */
+  ofMinute: Map<string, Looked>;
   /** By the id of their screen. */
   widgets: Map<string, Widget[]>;
 }
@@ -35,6 +37,8 @@ export interface Looked {
   view: unknown;
   layout: Layout;
   needs: readonly Need[];
+  /** Something that it needs was not there: it must be looked at again. */
+  isUnknown?: boolean;
 }
 
 const texts = new WeakMap<object, string>();
@@ -49,13 +53,30 @@ export function textOf(options: object): string {
 }
 
 /** Looks at a part, or takes what was seen of one just like it. */
-export function lookOnce({ looked, needs }: Solving, key: string, look: () => Looked): Looked {
+export function lookOnce({ looked, ofMinute, needs }: Solving, key: string, look: () => Looked): Looked {
   let found = looked.get(key);
+  if (found) return found;
+  found = ofMinute.get(key);
   if (!found) {
-    looked.set(key, (found = look()));
-    needs.add(found.needs);
+    found = look();
+    if (!found.isUnknown && found.needs.every(({ every }) => every !== 'second')) ofMinute.set(key, found);
   }
+  looked.set(key, found);
+  needs.add(found.needs);
   return found;
+}
+
+/** Of how many desks, or states of one, what stays true for a minute is kept. */
+const MOST_KEPT = 4;
+let kept: { under: readonly unknown[]; looks: Map<string, Looked> }[] = [];
+
+/** What was seen under the very same circumstances; a map to be filled where there was nothing yet. */
+export function looksUnder(under: readonly unknown[]): Map<string, Looked> {
+  const known = kept.find((one) => one.under.every((value, index) => Object.is(value, under[index])));
+  if (known) return known.looks;
+  const looks = new Map<string, Looked>();
+  kept = [{ under, looks }, ...kept].slice(0, MOST_KEPT);
+  return looks;
 }
 
 /** Gathers what the parts of a desk read, and how often they must be looked at. */

@@ -1,8 +1,23 @@
 import { sources, type ReadingOf, type SourceId } from './list.ts';
-import type { LargeSource, Read } from './source.ts';
+import type { LargeSource, Read, SourceContext } from './source.ts';
 
 /** How sources are simulated whose code was fetched. */
 const known = new Map<SourceId, Read<unknown>>();
+
+/** The same reading is asked for by every tick until its source goes on. */
+function remembering<Reading>(read: Read<Reading>): Read<Reading> {
+  let last: { context: SourceContext; moment: number; reading: Reading } | null = null;
+  return (context, moment) => {
+    const { seed, place, tide } = context;
+    const isSame =
+      last?.moment === moment &&
+      last.context.seed === seed &&
+      last.context.place === place &&
+      last.context.tide === tide;
+    if (!isSame) last = { context, moment, reading: read(context, moment) };
+    return last?.reading ?? read(context, moment);
+  };
+}
 
 /** How a source is simulated; null until it was learned. */
 export function readerOf<Id extends SourceId>(id: Id): Read<ReadingOf<Id>> | null {
@@ -22,7 +37,7 @@ export async function learnSources(
   await Promise.all(
     [...new Set(ids)].map(async (id) => {
       const source = sources[id] as LargeSource<string, unknown, string> | { read: unknown };
-      if (!('read' in source) && !known.has(id)) known.set(id, (await source.load()).read);
+      if (!('read' in source) && !known.has(id)) known.set(id, remembering((await source.load()).read));
     }),
   );
 }

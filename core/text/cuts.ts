@@ -44,9 +44,16 @@ const shipped = new Map<ShippedFamily, ShippedMetrics>([['figtree', figtree]]);
 /** What the page falls back to where a family lacks a letter or a sign. */
 let fallback: ShippedMetrics | null = null;
 let isFallbackWanted = false;
+let lessons = 0;
 
 export function learnFamily(family: ShippedFamily, metrics: ShippedMetrics): void {
   shipped.set(family, metrics);
+  lessons++;
+}
+
+/** Grows with all that is learned: what was measured before may be measured otherwise since. */
+export function lessonsLearned(): number {
+  return lessons;
 }
 
 export function knowsFamily(family: ShippedFamily): boolean {
@@ -56,6 +63,7 @@ export function knowsFamily(family: ShippedFamily): boolean {
 export function learnFallback(metrics: ShippedMetrics): void {
   fallback = metrics;
   isFallbackWanted = false;
+  lessons++;
   // What was measured without it is measured again.
   cuts = new WeakMap();
 }

@@ -44,10 +44,11 @@ export const widgetEdits = {
         const kind = widgetKindOf(widget.type);
         widget.finish = finish;
         if (face !== null && kind.faces.some((one) => one.id === face)) widget.face = face;
-        for (const [key, value] of Object.entries(options)) {
+        const taken = Object.entries(options).filter(([key, value]) => {
           const schema = lookUp(kind.options.shape, key) as z.ZodType | undefined;
-          if (schema?.safeParse(value).success) widget.options[key] = structuredClone(value);
-        }
+          return schema?.safeParse(value).success;
+        });
+        widget.options = { ...widget.options, ...structuredClone(Object.fromEntries(taken)) };
       }
     }),
 

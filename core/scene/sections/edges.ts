@@ -91,7 +91,8 @@ export function lookAtItem(item: Item, key: string, context: ItemContext, solvin
     const { options, face } = item;
     const needs = kind.needs?.(options, face) ?? [];
     // What is not learned yet is blank; it is solved again once it is.
-    if (!areLearned(needs)) return { view: null, layout: layBlank(own.iconSize, own), needs };
+    if (!areLearned(needs))
+      return { view: null, layout: layBlank(own.iconSize, own), needs, isUnknown: true };
     const seen = kind.view(options, face, own);
     return { view: seen, layout: kind.layout(seen, face, own), needs };
   });

@@ -95,7 +95,7 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
     const needs = widgetKindOf(type).needs(options, face);
     const work = workOf(type);
     // What is not learned yet is blank; it is solved again once it is.
-    if (!work || !areLearned(needs)) return { view: null, layout: UNKNOWN, needs };
+    if (!work || !areLearned(needs)) return { view: null, layout: UNKNOWN, needs, isUnknown: true };
     const seen = work.view(options, face, context);
     return { view: seen, layout: work.layout(seen, face, context), needs };
   });
