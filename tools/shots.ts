@@ -175,7 +175,7 @@ const shots: Shot[] = [
       await page.getByPlaceholder('What do you want to do', { exact: false }).fill('add');
     },
   },
-  { name: 'live', path: '/live/sound-room' },
+  { name: 'live', path: '/live/tide-table' },
 ];
 
 /** Goes to a chapter, and waits for what it shows. */

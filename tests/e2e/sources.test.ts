@@ -111,4 +111,37 @@ withApp('what widgets read', ({ server, open }) => {
     await page.locator('[data-stage] [data-widget] svg').first().waitFor();
     await page.getByRole('heading', { name: 'Almanac', level: 2 }).waitFor();
   });
+
+  it('moves with the desk: a place is typed in any usual way or found by name, its zone comes with it, and is undone', async () => {
+    const id = await addDesk(server, widgets(['almanac', 'table']));
+    const page = await open(`/desk/${id}`, MOMENT);
+    const placeOf = async () => (await stored(server, id)).desk.place;
+    await page.getByRole('button', { name: /^Place:/ }).click();
+    const field = page.getByRole('textbox', { name: 'Coordinates or a name' });
+    await field.fill('95, 12');
+    await field.press('Enter');
+    await page.getByRole('alert').getByText('Understood 95 and 12: a latitude is from −90 to 90.').waitFor();
+    await field.fill('43°12′S 172°42′E');
+    await page.getByText('Pacific/Auckland').waitFor();
+    await field.press('Enter');
+    await untilKept(page);
+    expect(await placeOf()).to.include({ latitude: -43.2, longitude: 172.7, zone: 'Pacific/Auckland' });
+    await field.fill('nowhere of that kind');
+    await page.getByText('No place of that name is known here').waitFor();
+    await field.fill('tern');
+    await page.getByRole('button', { name: /^Tern Skerry/ }).click();
+    await untilKept(page);
+    expect(await placeOf()).to.include({ name: 'Tern Skerry', latitude: 64.9, zone: 'Europe/Oslo' });
+    // The map says the same: its middle is where the equator meets the first meridian.
+    const map = page.getByRole('img', { name: 'Map of the Earth with day and night' });
+    await map.click();
+    await untilKept(page);
+    const { latitude, longitude } = await placeOf();
+    expect(Math.hypot(latitude, longitude)).to.be.below(1);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await page.getByRole('button', { name: `Place: ${emptyDesk().place.name}` }).waitFor();
+  });
 });

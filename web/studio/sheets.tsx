@@ -1,11 +1,10 @@
 import { Fragment } from 'react';
 import { edits } from '../../core/desk/edits/edits.ts';
-import { GeoPlace } from '../../core/values/earth.ts';
+import { later } from '../later.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { useView } from '../stores/view.ts';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
-import { Fields } from './form/form.tsx';
 import { HistorySheet } from './history-sheet.tsx';
 import { groups } from './command.ts';
 import { commands } from './commands.ts';
@@ -13,6 +12,8 @@ import { Keys } from './key-names.tsx';
 import { ScreensSheet } from './header/screens.tsx';
 import { SearchSheet } from './search/search-sheet.tsx';
 import { WorkspacesSheet } from './header/workspaces.tsx';
+
+const PlaceOnEarth = later(() => import('./place/place-sheet.tsx'));
 
 /** Everything that opens over the studio. */
 export default function Sheets() {
@@ -43,7 +44,7 @@ export default function Sheets() {
       </Dialog>
       <Dialog
         title="Place"
-        description="Sun, day and time come from here."
+        description="Sun, time, weather and tide are those of here."
         isOpen={sheet === 'place'}
         onClose={close}
       >
@@ -109,22 +110,6 @@ function Shortcuts() {
           </section>
         );
       })}
-    </div>
-  );
-}
-
-function PlaceOnEarth() {
-  const place = useDesk((state) => state.history?.present.place);
-  const { turn, endGesture } = useDesk.getState();
-  if (!place) return null;
-  return (
-    <div className="grid gap-1.5">
-      <Fields
-        schema={GeoPlace}
-        values={place}
-        onTurn={(change) => turn(edits.setPlaceOnEarth({ ...place, ...change }))}
-        onEnd={endGesture}
-      />
     </div>
   );
 }
