@@ -67,7 +67,7 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
   const { faces } = widgetKindOf(type);
   const now = faces.find((one) => one.id === face);
   return (
-    <Fold label="Face" value={now?.title ?? face} note={`${faces.length} to choose from`}>
+    <Fold label="Face" value={now?.title ?? face} note={`all ${faces.length}`}>
       {() => (
         <div className="grid grid-cols-2 gap-2" role="group" aria-label="Faces">
           {faces.map((other) => (
