@@ -12,6 +12,11 @@ export function later<Props>(
   return lazy(persistent);
 }
 
+/** Something else that the first look doesn't need; who asks for it meanwhile gets it then. */
+export function alsoLater(load: () => Promise<unknown>): void {
+  loads.push(() => persist(load));
+}
+
 /** Fetches what is still missing once the page has time, so that it opens at once, and when the server has gone. */
 export function fetchLater(): () => void {
   const idle = requestIdleCallback(() => {

@@ -112,6 +112,22 @@ withApp('what widgets read', ({ server, open }) => {
     await page.getByRole('heading', { name: 'Almanac', level: 2 }).waitFor();
   });
 
+  it('can be added that the desk has none of yet, also once nothing more can be fetched', async () => {
+    const page = await open('/desk/bare-desk', MOMENT);
+    await page.locator('[data-card="clock-serif"] .run').first().waitFor();
+    // What comes later comes once the page has time.
+    await page.waitForLoadState('networkidle');
+    await page.route('**/assets/**', (route) => route.abort());
+    const before = await page.locator('[data-stage] [data-widget]').count();
+    await page.getByRole('searchbox', { name: 'Find a widget' }).fill('forecast');
+    await page.locator('[data-card="weather-days"]').click();
+    const added = page.locator('[data-stage] [data-widget]').nth(before);
+    await added.locator('.run', { hasText: 'Today' }).waitFor();
+    await added.locator('svg').first().waitFor();
+    await page.keyboard.press('Control+z');
+    await added.waitFor({ state: 'detached' });
+  });
+
   it('moves with the desk: a place is typed in any usual way or found by name, its zone comes with it, and is undone', async () => {
     const id = await addDesk(server, widgets(['almanac', 'table']));
     const page = await open(`/desk/${id}`, MOMENT);

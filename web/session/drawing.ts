@@ -1,9 +1,9 @@
 import type { Desk } from '../../core/desk/desk.ts';
 import { useEffect, useState } from 'react';
 import { isKindKnown, learnDesk, learnKind, learnMissing } from '../../core/scene/learn.ts';
-import type { WidgetType } from '../../core/widgets/list.ts';
+import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
 import { ownFontAddress } from '../api/addresses.ts';
-import { persist } from '../later.ts';
+import { alsoLater, persist } from '../later.ts';
 import { loadIconSet } from '../render/icons.tsx';
 import { isDrawingKnown, learnDrawings } from '../render/widget-drawings.ts';
 import { ownFontName } from '../render/type.ts';
@@ -33,6 +33,9 @@ export function prepareChanged(desk: Desk): Promise<unknown> | null {
 function typesOf({ widgets }: Desk): WidgetType[] {
   return [...new Set(widgets.map(({ type }) => type))];
 }
+
+/** The other kinds are there before somebody wants to add one, also when the server has gone. */
+alsoLater(() => Promise.all([...widgetKinds.map(({ type }) => learnKind(type)), learnDrawings()]));
 
 /** Whether a kind of widget can be shown that need not be on the desk; fetches it where it can't. */
 export function useKind(type: WidgetType): boolean {
