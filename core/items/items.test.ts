@@ -3,7 +3,7 @@ import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import type { AnyItemKind, ItemContext } from '../kinds/kind.ts';
 import { fontsOf } from '../scene/look.ts';
 import { createReadings, type Feed } from '../sources/readings.ts';
-import type { MachineReading } from '../sources/machine/machine.ts';
+import { unknownMachine, type MachineReading } from '../sources/machine/machine.ts';
 import { appList } from './app-list/app-list.ts';
 import { application } from './application/application.ts';
 import { clock } from './clock/clock.ts';
@@ -71,9 +71,7 @@ const machineIs = (reading: Partial<MachineReading>): Feed[] => [
   {
     source: 'machine',
     origin: 'this-machine',
-    samples: [
-      { moment: DAWN, reading: { processor: null, memory: null, disk: null, network: null, ...reading } },
-    ],
+    samples: [{ moment: DAWN, reading: { ...unknownMachine, ...reading } }],
   },
 ];
 

@@ -5,6 +5,7 @@ import { halfAt } from '../look/half.ts';
 import { byType } from '../kinds/kind.ts';
 import { formatBytes, formatRate } from '../sources/machine/units.ts';
 import { sources } from './list.ts';
+import { read as readMachine } from './machine/simulate.ts';
 import { createReadings } from './readings.ts';
 import { dayOf, formatMoment, isDatePattern, wallClock } from './time/time.ts';
 
@@ -179,7 +180,35 @@ describe('sun', () => {
 });
 
 describe('the simulated machine', () => {
-  const read = (moment: number, seed = 7) => sources.machine.read({ seed, place }, moment);
+  const read = (moment: number, seed = 7) => readMachine({ seed, place }, moment);
+
+  it('has cores that come to the whole, a battery that is used and charged, and heat that follows its work', () => {
+    const day = Array.from({ length: 24 * 12 }, (_, index) => read(DAWN - 7 * HOUR + index * 300_000));
+    for (const { processor, cores, load, temperatures, swap } of day) {
+      const mean = (cores ?? []).reduce((sum, core) => sum + core, 0) / (cores?.length ?? NaN);
+      // A core can't do more than all of its work.
+      expect(mean).to.be.at.most((processor ?? NaN) + 0.2);
+      if ((processor ?? 100) < 40) expect(mean).to.be.closeTo(processor ?? NaN, 1);
+      expect(load?.every((value) => value > 0 && value <= 9)).to.equal(true);
+      expect(temperatures?.every(({ celsius }) => celsius > 20 && celsius < 95)).to.equal(true);
+      expect(swap?.used ?? NaN).to.be.at.most(swap?.total ?? NaN);
+    }
+    const charges = day.map(({ battery }) => battery?.charge ?? NaN);
+    expect(Math.max(...charges)).to.be.greaterThan(0.97);
+    expect(Math.min(...charges)).to.be.below(0.3);
+    day.slice(1).forEach(({ battery }, index) => {
+      const before = day[index]?.battery;
+      // It goes up while it is charged, down while it is used, and says for how long it will.
+      if (!battery || !before || battery.isCharging !== before.isCharging) return;
+      const change = battery.charge - before.charge;
+      if (Math.abs(change) > 0.001) expect(change > 0).to.equal(battery.isCharging);
+      if (battery.left !== null && before.left !== null) expect(battery.left).to.be.below(before.left);
+    });
+    const heat = (moment: number) => read(moment).temperatures?.[0]?.celsius ?? NaN;
+    const nights = [0, 1, 2, 3].map((index) => heat(DAWN - 4 * HOUR + index * 300_000));
+    const noons = [0, 1, 2, 3].map((index) => heat(DAWN + 4 * HOUR + index * 300_000));
+    expect(Math.max(...nights)).to.be.below(Math.max(...noons));
+  });
   const day = Date.UTC(2026, 10, 24);
   const mean = (from: number, to: number) => {
     let sum = 0;

@@ -1,20 +1,22 @@
 import { expect } from 'chai';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import type { WidgetContext } from '../kinds/kind.ts';
-import type { MachineReading } from '../sources/machine/machine.ts';
+import { unknownMachine, type MachineReading } from '../sources/machine/machine.ts';
 import { fontsOf } from '../scene/look.ts';
 import { createReadings, type Feed } from '../sources/readings.ts';
 import { steadyWidth } from '../text/measure.ts';
 import { clock, type ClockFace } from './clock/clock.ts';
 import { timeInWords } from './clock/words.ts';
 import * as clockWork from './clock/work.ts';
-import { isInside } from '../values/geometry.ts';
+import { isInside, overlaps } from '../values/geometry.ts';
 import { almanac, type AlmanacFace } from './almanac/almanac.ts';
 import * as almanacWork from './almanac/work.ts';
+import { battery } from './battery/battery.ts';
+import * as batteryWork from './battery/work.ts';
 import { weather, type WeatherFace } from './weather/weather.ts';
 import * as weatherWork from './weather/work.ts';
 import { widgetKinds } from './list.ts';
-import { machine } from './machine/machine.ts';
+import { machine, type MachineFace } from './machine/machine.ts';
 import * as machineWork from './machine/work.ts';
 
 function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
@@ -114,9 +116,7 @@ describe('the machine', () => {
     {
       source: 'machine',
       origin: 'this-machine',
-      samples: [
-        { moment: DAWN, reading: { processor: null, memory: null, disk: null, network: null, ...reading } },
-      ],
+      samples: [{ moment: DAWN, reading: { ...unknownMachine, ...reading } }],
     },
   ];
   const view = (options: object, readings?: Feed[], face: 'rings' | 'graph' = 'rings') =>
@@ -165,8 +165,9 @@ describe('the machine', () => {
     expect(own?.slice(0, -1).every((share) => share === null)).to.equal(true);
   });
 
+  // The other two show parts of one meter.
   it('grows with what it shows', () => {
-    for (const { id } of machine.faces) {
+    for (const { id } of machine.faces.slice(0, 4)) {
       const size = (options: object) => {
         const shown = machineWork.view(machine.options.parse(options), id, contextAt());
         return machineWork.layout(shown, id, contextAt()).size;
@@ -175,6 +176,91 @@ describe('the machine', () => {
       const four = size({ network: true });
       expect(four.width * four.height, id).to.be.greaterThan(one.width * one.height);
     }
+  });
+});
+
+describe('the machine in parts', () => {
+  const feed = (reading: Partial<MachineReading>): Feed[] => [
+    {
+      source: 'machine',
+      origin: 'this-machine',
+      samples: [{ moment: DAWN, reading: { ...unknownMachine, ...reading } }],
+    },
+  ];
+  const shown = (face: MachineFace, reading: Partial<MachineReading> | null, options: object = {}) => {
+    const context = contextAt(DAWN, reading ? feed(reading) : undefined);
+    const view = machineWork.view(machine.options.parse({ from: 'this-machine', ...options }), face, context);
+    return { view, ...machineWork.layout(view, face, context) };
+  };
+
+  it('has a bar for each core, as many as there are', () => {
+    for (const count of [1, 4, 8, 24]) {
+      const { marks, size } = shown('cores', {
+        processor: 20,
+        cores: Array.from({ length: count }, () => 20),
+      });
+      expect(marks).to.have.length(count);
+      for (const mark of marks) {
+        expect(mark.x).to.be.at.least(0);
+        expect(mark.x + mark.width).to.be.at.most(size.width + 0.01);
+        expect(mark.y + mark.height).to.be.at.most(size.height + 0.01);
+      }
+      marks.forEach((mark, index) => {
+        for (const other of marks.slice(index + 1)) expect(overlaps(mark, other)).to.equal(false);
+      });
+    }
+  });
+
+  it('tells temperatures in the units wanted, and what it can’t tell as such, never as 0', () => {
+    const heat = { temperatures: [{ name: 'Processor', celsius: 50 }] };
+    expect(shown('heat', heat).runs.map(({ text }) => text)).to.deep.equal(['Processor', '50°']);
+    expect(shown('heat', heat, { temperatureIn: 'f' }).runs[1]?.text).to.equal('122°');
+    for (const [face, said] of [
+      ['heat', /temperatures/],
+      ['cores', /cores/],
+    ] as const) {
+      const { runs, marks } = shown(face, {});
+      expect(runs.map(({ text }) => text).join(' ')).to.match(said);
+      expect(marks).to.deep.equal([]);
+    }
+    expect(shown('heat', null).view.notice).to.equal('Waiting for this machine');
+  });
+});
+
+describe('the battery', () => {
+  const shown = (value: MachineReading['battery'] | 'none', from = 'this-machine') => {
+    const feeds: Feed[] = [
+      {
+        source: 'machine',
+        origin: 'this-machine',
+        samples: [{ moment: DAWN, reading: { ...unknownMachine, battery: value === 'none' ? null : value } }],
+      },
+    ];
+    return batteryWork.view(battery.options.parse({ from }), 'cell', contextAt(DAWN, feeds));
+  };
+
+  it('says how full it is and for how long, and when it is nearly empty', () => {
+    expect(shown({ charge: 0.72, isCharging: false, left: 11_400 })).to.include({
+      figure: '72 %',
+      told: '3 h 10 min left',
+      isLow: false,
+    });
+    expect(shown({ charge: 0.4, isCharging: true, left: 2400 }).told).to.equal('Full in 40 min');
+    expect(shown({ charge: 0.12, isCharging: false, left: null })).to.include({
+      told: 'On battery',
+      isLow: true,
+    });
+    expect(shown({ charge: 0.12, isCharging: true, left: null })).to.include({
+      told: 'Charging',
+      isLow: false,
+    });
+    expect(shown({ charge: 1, isCharging: false, left: null }).told).to.equal('Full');
+  });
+
+  it('says when there is none, and when nothing is known yet', () => {
+    expect(shown('none')).to.include({ figure: '–', told: 'This machine has no battery', charge: null });
+    const waiting = batteryWork.view(battery.options.parse({ from: 'this-machine' }), 'cell', contextAt());
+    expect(waiting.told).to.equal('Waiting for this machine');
   });
 });
 

@@ -1,3 +1,4 @@
+import { loadavg, uptime } from 'node:os';
 import si from 'systeminformation';
 import type { MachineReading } from '../../core/sources/machine/machine.ts';
 import type { Feeder } from './feed.ts';
@@ -13,11 +14,13 @@ export const machineFeeder: Feeder = {
 
 /** A look at this machine. What can't be read is null. */
 async function sampleMachine(): Promise<MachineReading> {
-  const [load, memory, disks, network] = await Promise.all([
+  const [load, memory, disks, network, heat, battery] = await Promise.all([
     quiet(si.currentLoad()),
     quiet(si.mem()),
     quiet(si.fsSize()),
     quiet(si.networkStats('*')),
+    quiet(si.cpuTemperature()),
+    quiet(si.battery()),
   ]);
   const disk = disks?.find(({ mount }) => mount === '/') ?? disks?.toSorted((a, b) => b.size - a.size)[0];
   return {
@@ -28,6 +31,36 @@ async function sampleMachine(): Promise<MachineReading> {
     network: network?.length
       ? { down: sum(network.map((n) => n.rx_sec)), up: sum(network.map((n) => n.tx_sec)) }
       : null,
+    swap: memory && memory.swaptotal > 0 ? { used: memory.swapused, total: memory.swaptotal } : null,
+    cores: load?.cpus.length ? load.cpus.map((core) => Math.round(core.load * 10) / 10) : null,
+    load: loadOfLinux(),
+    temperatures: temperaturesOf(heat),
+    battery: batteryOf(battery),
+    uptime: Math.floor(uptime()),
+  };
+}
+
+/** Where the system doesn't count it, all are 0: then it is not known. */
+function loadOfLinux(): MachineReading['load'] {
+  const [one = 0, five = 0, fifteen = 0] = loadavg();
+  return one + five + fifteen > 0 ? [one, five, fifteen] : null;
+}
+
+function temperaturesOf(
+  heat: si.Systeminformation.CpuTemperatureData | null,
+): MachineReading['temperatures'] {
+  // What can't be read is said as null, or as 0 by some systems.
+  const main = finite(heat?.main ?? undefined);
+  return main !== null && main > 0 ? [{ name: 'Processor', celsius: main }] : null;
+}
+
+function batteryOf(battery: si.Systeminformation.BatteryData | null): MachineReading['battery'] {
+  if (!battery?.hasBattery) return null;
+  const minutes = finite(battery.timeRemaining);
+  return {
+    charge: Math.min(1, Math.max(0, battery.percent / 100)),
+    isCharging: battery.isCharging,
+    left: minutes !== null && minutes > 0 ? minutes * 60 : null,
   };
 }
 

@@ -22,6 +22,7 @@ const loaders: {
   machine: () => import('./widgets/machine/machine.tsx'),
   weather: () => import('./widgets/weather/weather.tsx'),
   almanac: () => import('./widgets/almanac/almanac.tsx'),
+  battery: () => import('./widgets/battery/battery.tsx'),
 };
 
 const known = new Map<WidgetType, Record<string, AnyDrawing | null>>();

@@ -1,4 +1,4 @@
-import * as Comlink from 'comlink';
+import type * as Comlink from 'comlink';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { Swatch } from '../../core/colour/extract.ts';
 import type { Size } from '../../core/values/geometry.ts';
@@ -9,8 +9,10 @@ type Remote = Comlink.Remote<PixelsWorker>;
 
 /** A worker that is started when it is first asked, and anew after one that could not be had. */
 function createKeeper() {
-  let running: { remote: Remote; failed: Promise<never> } | null = null;
-  function start() {
+  let running: Promise<{ remote: Remote; failed: Promise<never> }> | null = null;
+  async function start() {
+    // What talks to it comes with it: the first look needs neither.
+    const { wrap } = await import('comlink');
     const worker = new Worker(new URL('./pixels.worker.ts', import.meta.url), { type: 'module' });
     const failed = new Promise<never>((_, reject) => {
       worker.addEventListener('error', (event) => {
@@ -22,11 +24,15 @@ function createKeeper() {
       });
     });
     failed.catch(() => undefined);
-    return { remote: Comlink.wrap<PixelsWorker>(worker), failed };
+    return { remote: wrap<PixelsWorker>(worker), failed };
   }
-  return function ask<Result>(work: (remote: Remote) => Promise<Result>): Promise<Result> {
-    running ??= start();
-    return Promise.race([work(running.remote), running.failed]);
+  return async function ask<Result>(work: (remote: Remote) => Promise<Result>): Promise<Result> {
+    running ??= start().catch((error: unknown) => {
+      running = null;
+      throw error;
+    });
+    const { remote, failed } = await running;
+    return Promise.race([work(remote), failed]);
   };
 }
 

@@ -20,6 +20,12 @@ export interface MachineView {
   /** For the graph: one row of shares for each meter, oldest first. */
   series: (number | null)[][] | null;
   span: number;
+  /** The whole of it, percent of each core, and how many wanted to run at once over 1, 5 and 15 minutes. */
+  processor: Meter | null;
+  cores: readonly number[];
+  load: string | null;
+  /** `share` is of a bar from cold to hot. */
+  heat: { name: string; told: string; share: number }[];
   type: TypeChoice;
   colour: Paint;
   /** Said when nothing can be shown. */
@@ -27,7 +33,7 @@ export interface MachineView {
 }
 
 export interface MachineLayout extends Layout {
-  /** For each meter its ring, its bar, or its mark in the graph's legend; none on the face of text, nor with a notice. */
+  /** For each meter its ring, its bar, or its mark in the graph's legend, for each core or temperature its bar; none with a notice. */
   marks: Rect[];
   /** Where the curves of the graph run. */
   plot: Rect | null;
@@ -223,7 +229,61 @@ function layText({ meters }: MachineView, { line, room }: Setter): Laid {
   };
 }
 
+const CORES = { bar: 26, high: 92, gap: 10, inRow: 12, head: 34, below: 18 } as const;
+
+/** A bar for each core, under the whole of them. */
+function layCores({ cores, load, processor, type }: MachineView, { line }: Setter): Laid {
+  const count = Math.max(1, cores.length);
+  const inRow = Math.min(count, CORES.inRow);
+  const width = Math.max(300, inRow * (CORES.bar + CORES.gap) - CORES.gap);
+  const step = width / inRow;
+  const top = CORES.head + CORES.below;
+  const marks = cores.map((_, index) => ({
+    x: (index % inRow) * step + (step - CORES.bar) / 2,
+    y: top + Math.floor(index / inRow) * (CORES.high + CORES.gap),
+    width: CORES.bar,
+    height: CORES.high,
+  }));
+  const rows = Math.ceil(count / inRow);
+  const figure = line(processor ? figureOf(processor) : `${cores.length} cores`, {
+    font: chosenFont(type, 'figures'),
+    size: 30,
+    weight: 500,
+  });
+  const runs = [putLine(figure, { left: 0 }, middleBaseline(figure, 0, CORES.head))];
+  if (load) {
+    const beside = line(load, { font: 'figures', size: 17, weight: 400, colour: 'softInk' });
+    runs.push(putLine(beside, { right: width }, middleBaseline(figure, 0, CORES.head)));
+  }
+  return { size: { width, height: top + rows * (CORES.high + CORES.gap) - CORES.gap }, runs, marks };
+}
+
+/** The name and the figure of each temperature over a bar from cold to hot. */
+function layHeat({ heat }: MachineView, { line, room }: Setter): Laid {
+  const style = { size: 18, weight: 400 };
+  const width = Math.max(
+    BAR.width,
+    room(
+      heat.map(({ name }) => `${name}  100°`),
+      style,
+    ),
+  );
+  const { top, bottom } = line('Hp', style).ink;
+  const row = Math.ceil(top + bottom) + BAR.above + BAR.thick;
+  const start = (index: number) => index * (row + BAR.between);
+  return {
+    size: { width, height: start(Math.max(1, heat.length)) - BAR.between },
+    runs: heat.flatMap(({ name, told }, index) => [
+      putLine(line(name, style), { left: 0 }, start(index) + top),
+      putLine(line(told, { ...style, colour: 'softInk' }), { right: width }, start(index) + top),
+    ]),
+    marks: heat.map((_, index) => ({ x: 0, y: start(index) + row - BAR.thick, width, height: BAR.thick })),
+  };
+}
+
 const layouts: Record<MachineFace, (view: MachineView, set: Setter) => Laid> = {
+  cores: layCores,
+  heat: layHeat,
   rings: layRings,
   bars: layBars,
   graph: layGraph,

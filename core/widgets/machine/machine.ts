@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption, originOption } from '../../kinds/options.ts';
+import { OwnTemperature } from '../../sources/units.ts';
 import { field } from '../../values/field.ts';
 
 const faces = [
@@ -8,18 +9,29 @@ const faces = [
   { id: 'bars', title: 'Bars' },
   { id: 'graph', title: 'Graph' },
   { id: 'text', title: 'Text' },
+  { id: 'cores', title: 'Cores' },
+  { id: 'heat', title: 'Temperatures' },
 ] as const;
+
+/** Whether a meter is shown, on the faces that show several. */
+const meter = (start: boolean, label: string) =>
+  field(z.boolean().default(start), { label, when: (_, face) => face !== 'cores' && face !== 'heat' });
 
 const options = z.looseObject({
   from: originOption('machine'),
-  processor: field(z.boolean().default(true), { label: 'Processor' }),
-  memory: field(z.boolean().default(true), { label: 'Memory' }),
-  disk: field(z.boolean().default(true), { label: 'Disk' }),
-  network: field(z.boolean().default(false), { label: 'Network' }),
-  span: field(z.number().int().min(1).max(120).default(20), {
+  processor: meter(true, 'Processor'),
+  memory: meter(true, 'Memory'),
+  disk: meter(true, 'Disk'),
+  network: meter(false, 'Network'),
+  span: field(z.number().int().min(1).max(1440).default(20), {
     label: 'Graph over',
     unit: 'min',
     when: (_, face) => face === 'graph',
+  }),
+  temperatureIn: field(OwnTemperature.clone(), {
+    label: 'Temperature',
+    choices: { desk: 'Desk’s', c: '°C', f: '°F' },
+    when: (_, face) => face === 'heat',
   }),
   type: TypeOption,
   colour: colourOption('accent', 'Marks'),
@@ -32,7 +44,7 @@ export const machine = defineWidget({
   type: 'machine',
   title: 'Machine',
   summary: 'Processor, memory, disk and network',
-  also: 'cpu ram load traffic storage monitor',
+  also: 'cpu ram load traffic storage monitor cores temperature heat',
   faces,
   options,
   startsBare: () => false,

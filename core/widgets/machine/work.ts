@@ -1,7 +1,22 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
 import { meterIds, meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
+import type { MachineReading } from '../../sources/machine/machine.ts';
+import { temperatureIn, told } from '../../sources/units.ts';
+import { clamp } from '../../values/geometry.ts';
 import { layMachine, type MachineLayout, type MachineView } from './layout.ts';
 import type { MachineFace, MachineOptions } from './machine.ts';
+
+/** °C from which a bar of heat begins, and at which it is full. */
+const COLD = 20;
+const HOT = 95;
+
+/** What there is to say instead of a face; null where it can be shown. */
+function noticeFor(face: MachineFace, now: MachineReading | null, wanted: number): string | null {
+  if (now === null) return 'Waiting for this machine';
+  if (face === 'cores') return now.cores ? null : 'This machine doesn’t tell its cores apart';
+  if (face === 'heat') return now.temperatures ? null : 'This machine doesn’t tell its temperatures';
+  return wanted === 0 ? 'Nothing chosen to show' : null;
+}
 
 /** Of a graph, whatever it reaches over. */
 const POINTS = 60;
@@ -9,7 +24,7 @@ const POINTS = 60;
 export function view(
   options: MachineOptions,
   face: MachineFace,
-  { readings, textColour }: WidgetContext,
+  { readings, textColour, units }: WidgetContext,
 ): MachineView {
   const { from, span, type, colour } = options;
   const now = readings.get('machine', from)?.value ?? null;
@@ -27,9 +42,19 @@ export function view(
     meters: wanted,
     series: series && series.filter(isWanted),
     span,
+    processor: meters.find(({ id }) => id === 'processor') ?? null,
+    cores: now?.cores ?? [],
+    load: now?.load?.map((value) => value.toFixed(2)).join('  ') ?? null,
+    heat: (now?.temperatures ?? []).map(({ name, celsius }) => ({
+      name,
+      told: told(
+        temperatureIn(options.temperatureIn === 'desk' ? units.temperature : options.temperatureIn, celsius),
+      ),
+      share: clamp((celsius - COLD) / (HOT - COLD), 0, 1),
+    })),
     type,
     colour: textColour(colour),
-    notice: wanted.length === 0 ? 'Nothing chosen to show' : now === null ? 'Waiting for this machine' : null,
+    notice: noticeFor(face, now, wanted.length),
   };
 }
 

@@ -86,13 +86,20 @@ const layLine: Lay = (view, fonts) => {
 /** `inset` is what a mark on the curve reaches over its end. */
 const HOURS = { width: 420, inset: 6, icon: 68, plot: 92, bars: 34, gap: 22, label: 15 } as const;
 
+/** Of a font's size: how much higher than its letters a degree sign may stand, above and (to stay in the middle) below. */
+const DEGREE = 0.14;
+
 /** Now in large, and the hours ahead as a curve over what may fall. */
 const layHours: Lay = (view, fonts) => {
   const sheet = createSheet(fonts);
   const { width, icon: size } = HOURS;
-  const icon = sheet.keep({ x: 0, y: 0, width: size, height: size });
   const large: LineStyle = { font: chosenFont(view.type, 'display'), size: 70, weight: 300 };
-  sheet.middle(sheet.line(view.temperature, large), { left: size + 18 }, 0, size);
+  const figure = sheet.line(view.temperature, large);
+  // Where a desk sets its type large, the figure is taller than the picture; some fonts hang their degree sign higher still.
+  const tall = 2 * (figure.ink.top - figure.cap / 2) + figure.run.size * DEGREE;
+  const head = Math.max(size, Math.ceil(tall));
+  const icon = sheet.keep({ x: 0, y: (head - size) / 2, width: size, height: size });
+  sheet.middle(figure, { left: size + 18 }, 0, head);
   const soft: LineStyle = { font: 'text', size: 17, weight: 400, colour: 'softInk' };
   sheet.middle(
     sheet.line(view.title, { ...soft, size: 21, weight: 500, colour: 'ink' }),
@@ -105,7 +112,7 @@ const layHours: Lay = (view, fonts) => {
 
   const small: LineStyle = { font: 'figures', size: HOURS.label, weight: 500, colour: 'softInk' };
   const { inset } = HOURS;
-  const rect = { x: inset, y: size + 2 * HOURS.gap, width: width - 2 * inset, height: HOURS.plot };
+  const rect = { x: inset, y: head + 2 * HOURS.gap, width: width - 2 * inset, height: HOURS.plot };
   const known = view.hours.map(({ temperature }) => temperature).filter((one) => one !== null);
   const [least, most] = [Math.min(...known), Math.max(...known)];
   const step = rect.width / Math.max(1, view.hours.length - 1);

@@ -169,4 +169,41 @@ function areaPath(series: (number | null)[], width: number, height: number): str
   return `${linePath(known, width, height)}L${width} ${height}L${x} ${height}Z`;
 }
 
-export const faces = { rings: Rings, bars: Bars, graph: Graph, text: null };
+/** From below in the colour of the marks; in alert where it is nearly full. */
+function Cores({ view, layout }: Props) {
+  return layout.marks.map((box, index) => {
+    const share = (view.cores[index] ?? 0) / 100;
+    return (
+      <div
+        key={index}
+        className="overflow-hidden rounded-[5px]"
+        style={{ ...placeOf(box), background: 'color-mix(in srgb, var(--ink) 14%, transparent)' }}
+      >
+        <div
+          className="absolute inset-x-0 bottom-0"
+          style={{ height: `${share * 100}%`, background: share > 0.9 ? 'var(--alert)' : paint(view.colour) }}
+        />
+      </div>
+    );
+  });
+}
+
+function Heat({ view, layout }: Props) {
+  return layout.marks.map((box, index) => {
+    const share = view.heat[index]?.share ?? 0;
+    return (
+      <div
+        key={index}
+        className="rounded-full"
+        style={{ ...placeOf(box), background: 'color-mix(in srgb, var(--ink) 18%, transparent)' }}
+      >
+        <div
+          className="h-full rounded-full"
+          style={{ width: `${share * 100}%`, background: share > 0.8 ? 'var(--alert)' : paint(view.colour) }}
+        />
+      </div>
+    );
+  });
+}
+
+export const faces = { rings: Rings, bars: Bars, graph: Graph, text: null, cores: Cores, heat: Heat };

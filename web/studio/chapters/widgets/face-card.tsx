@@ -95,7 +95,8 @@ const FaceSketch = memo(function FaceSketch({
       face,
       place: { hangs: { from: 'screen', screen: 'sketch', point: 'centre' }, x: 0, y: 0 },
       deskFinish: desk.look.finish,
-      options: type === 'machine' ? { ...options, from: 'simulated' } : options,
+      // A card shows what a face is like, also where nothing comes from outside yet.
+      options: 'from' in widgetKindOf(type).options.shape ? { ...options, from: 'simulated' } : options,
     });
     const sketch: Desk = {
       ...desk,
