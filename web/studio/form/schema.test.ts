@@ -28,7 +28,7 @@ describe('forms', () => {
     expect(named(widgetKinds[1].options).get('span')).to.deep.include({
       schema: span,
       min: 1,
-      max: 120,
+      max: 1440,
       isWhole: true,
     });
     expect(named(Finish).get('kind')?.choices).to.deep.equal([
