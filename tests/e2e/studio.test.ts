@@ -158,7 +158,7 @@ withApp('the studio', ({ server, open }) => {
     const span = page.getByRole('textbox', { name: 'Graph over' });
     await span.fill('20.5');
     await page.keyboard.press('Enter');
-    await page.getByText('Not taken: write a whole number from 1 to 120.').waitFor();
+    await page.getByText('Not taken: write a whole number from 1 to 1440.').waitFor();
     expect(await span.inputValue()).to.equal('20.5');
     expect(await page.getByRole('button', { name: 'Nothing to undo' }).isVisible()).to.equal(true);
     await page.keyboard.press('Escape');
