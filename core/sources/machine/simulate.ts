@@ -29,18 +29,30 @@ export function read({ seed, place }: SourceContext, moment: number): MachineRea
     disk: { used: Math.round(diskShare(seed, moment) * DISK), total: DISK },
     network: networkAt(seed, moment, busy),
     swap: { used: Math.round(clamp((memory - 0.5) * 0.8, 0.01, 0.9) * SWAP), total: SWAP },
-    cores: coresAt(seed, moment, processor),
-    load: [1, 5, 15].map((minutes) => loadOver(seed, moment, minutes * MINUTE, place.zone)) as [
-      number,
-      number,
-      number,
-    ],
-    temperatures: [
-      { name: 'Processor', celsius: round1(37 + 0.44 * meanProcessor(seed, moment, 2 * MINUTE, place.zone)) },
-      { name: 'Disk', celsius: round1(31 + 5 * busy + 2 * valueNoise(seed + 51, moment / HOUR)) },
-      { name: 'Case', celsius: round1(27 + 4 * busy + 2 * valueNoise(seed + 52, moment / (3 * HOUR))) },
-    ],
-    battery: batteryAt(seed, moment, place.zone),
+    // Worked out when they are looked at: a graph asks for many readings, and for none of these.
+    get cores() {
+      return coresAt(seed, moment, processor);
+    },
+    get load() {
+      return [1, 5, 15].map((minutes) => loadOver(seed, moment, minutes * MINUTE, place.zone)) as [
+        number,
+        number,
+        number,
+      ];
+    },
+    get temperatures() {
+      return [
+        {
+          name: 'Processor',
+          celsius: round1(37 + 0.44 * meanProcessor(seed, moment, 2 * MINUTE, place.zone)),
+        },
+        { name: 'Disk', celsius: round1(31 + 5 * busy + 2 * valueNoise(seed + 51, moment / HOUR)) },
+        { name: 'Case', celsius: round1(27 + 4 * busy + 2 * valueNoise(seed + 52, moment / (3 * HOUR))) },
+      ];
+    },
+    get battery() {
+      return batteryAt(seed, moment, place.zone);
+    },
     uptime: Math.floor(((moment / 1000) % (8 * 86_400)) + 600 * hash(seed, 61)),
   };
 }
