@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { sources, type OriginOf, type SourceId } from '../sources/list.ts';
 import { SIMULATED } from '../sources/source.ts';
-import type { Hours, Units } from '../sources/units.ts';
+import type { Hours } from '../sources/units.ts';
 import { isDatePattern } from '../sources/time/time.ts';
 import { uses, type Use } from '../text/schema.ts';
 import { isZone } from '../values/earth.ts';
@@ -16,11 +16,6 @@ export const HourStyle = field(z.enum(['desk', '24', '12']).default('desk'), {
   label: 'Hours',
   choices: { desk: 'Desk’s', '24': '24', '12': '12' },
 });
-
-/** How a part counts its hours. */
-export function hoursOf(own: 'desk' | Hours, { hours }: Units): Hours {
-  return own === 'desk' ? hours : own;
-}
 
 export const Seconds = field(z.boolean().default(false), { label: 'Seconds' });
 
@@ -74,4 +69,9 @@ export function chosenFont(choice: TypeChoice, ofFace: Use): FontName {
 /** The pattern of a time of day, without seconds and half of the day. */
 export function timePattern(hours: Hours): string {
   return hours === '24' ? 'HH:mm' : 'h:mm';
+}
+
+/** The same with seconds where they are wanted, and the half of the day where hours are counted by twelve. */
+export function clockPattern(hours: Hours, seconds = false): string {
+  return `${timePattern(hours)}${seconds ? ':ss' : ''}${hours === '12' ? ' aaa' : ''}`;
 }

@@ -8,14 +8,14 @@ const known = new Map<SourceId, Read<unknown>>();
 function remembering<Reading>(read: Read<Reading>): Read<Reading> {
   let last: { context: SourceContext; moment: number; reading: Reading } | null = null;
   return (context, moment) => {
-    const { seed, place, tide } = context;
-    const isSame =
-      last?.moment === moment &&
-      last.context.seed === seed &&
-      last.context.place === place &&
-      last.context.tide === tide;
-    if (!isSame) last = { context, moment, reading: read(context, moment) };
-    return last?.reading ?? read(context, moment);
+    const isKnown =
+      last !== null &&
+      last.moment === moment &&
+      last.context.seed === context.seed &&
+      last.context.place === context.place &&
+      last.context.tide === context.tide;
+    if (!last || !isKnown) last = { context, moment, reading: read(context, moment) };
+    return last.reading;
   };
 }
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { compassPoint, pressureIn, temperatureIn, told, windIn } from './units.ts';
+import { compassPoint, lengthTold, pressureIn, temperatureIn, told, windIn } from './units.ts';
 
 describe('units', () => {
   it('turn SI into what people read, by tables worked by hand', () => {
@@ -18,6 +18,17 @@ describe('units', () => {
     expect(wind(10)).to.deep.equal(['10 m/s', '36 km/h', '22 mph', '19 kn', '5 Bft']);
     expect(told(pressureIn('hpa', 1013.25))).to.equal('1013 hPa');
     expect(told(pressureIn('inhg', 1013.25))).to.equal('29.92 inHg');
+  });
+
+  it('tell lengths of time in hours and minutes, each rounded once', () => {
+    expect([0, 29, 31, 3599, 3600, 86_399].map(lengthTold)).to.deep.equal([
+      '0 min',
+      '0 min',
+      '1 min',
+      '1 h 0 min',
+      '1 h 0 min',
+      '24 h 0 min',
+    ]);
   });
 
   it('give each force of the Beaufort scale from its least speed on', () => {

@@ -8,7 +8,6 @@ const temperatures = { c: '°C', f: '°F' } as const;
 const winds = { kmh: 'km/h', ms: 'm/s', mph: 'mph', kn: 'kn', bft: 'Bft' } as const;
 const pressures = { hpa: 'hPa', inhg: 'inHg' } as const;
 const hourStyles = { '24': '24 hours', '12': '12 hours' } as const;
-const weekdays = { '1': 'Monday', '0': 'Sunday', '6': 'Saturday' } as const;
 
 export type Temperature = keyof typeof temperatures;
 export type Wind = keyof typeof winds;
@@ -23,7 +22,6 @@ export const Units = z.looseObject({
   wind: field(z.enum(keysOf(winds)), { label: 'Wind', choices: winds, control: 'choice' }),
   pressure: field(z.enum(keysOf(pressures)), { label: 'Pressure', choices: pressures }),
   hours: field(z.enum(keysOf(hourStyles)), { label: 'Hours', choices: hourStyles }),
-  weekStarts: field(z.enum(keysOf(weekdays)), { label: 'Week begins on', choices: weekdays }),
 });
 export type Units = TypeOf<typeof Units>;
 
@@ -32,21 +30,24 @@ export const plainUnits: Units = {
   wind: 'kmh',
   pressure: 'hpa',
   hours: '24',
-  weekStarts: '1',
 };
 
 /** A part's own choice of one of these; `desk` follows the desk. */
 function ownUnit<Key extends string>(label: string, titles: Record<Key, string>) {
   return field(z.enum(['desk', ...keysOf(titles)]).default('desk' as never), {
     label,
-    choices: { desk: 'As the desk', ...titles },
-    group: 'Units',
+    choices: { desk: 'Desk’s', ...titles },
   });
 }
 
 export const OwnTemperature = ownUnit('Temperature', temperatures);
 export const OwnWind = ownUnit('Wind', winds);
 export const OwnPressure = ownUnit('Pressure', pressures);
+
+/** What a part shows its readings in: its own choice, or the desk's. */
+export function unitOf<Unit extends string>(own: Unit | 'desk', ofDesk: Unit): Unit {
+  return own === 'desk' ? ofDesk : own;
+}
 
 export interface Quantity {
   figure: string;
@@ -80,6 +81,13 @@ export function pressureIn(unit: Pressure, pressure: number | null): Quantity {
   return unit === 'hpa'
     ? { figure: String(Math.round(pressure)), unit: pressures.hpa }
     : { figure: (pressure * 0.02953).toFixed(2), unit: pressures.inhg };
+}
+
+/** A length of time (s) in hours and minutes. */
+export function lengthTold(seconds: number): string {
+  const minutes = Math.round(seconds / 60);
+  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
+  return hours === 0 ? `${rest} min` : `${hours} h ${rest} min`;
 }
 
 /** A figure with its unit, which stands apart but for degrees. */

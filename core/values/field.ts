@@ -69,3 +69,10 @@ export function field<S extends z.ZodType>(schema: S, said: FieldFacts): S {
 export function fieldOf(schema: z.ZodType): FieldFacts | null {
   return facts.get(schema) ?? null;
 }
+
+/** The same field where it has an effect only beside some other values, or under some faces. */
+export function fieldWhen<S extends z.ZodType>(schema: S, when: NonNullable<FieldFacts['when']>): S {
+  const said = facts.get(schema);
+  if (!said) throw new Error('Only what is a field already can be shown at times');
+  return field(schema.clone(), { ...said, when });
+}

@@ -363,6 +363,8 @@ describe('the weather', () => {
     const own = view({ temperatureIn: 'f', windIn: 'kn' }, 'rose');
     expect(own.temperature).to.equal(`${Math.round((now.temperature ?? NaN) * 1.8 + 32)}°`);
     expect(own.wind.unit).to.equal('kn');
+    expect(plain.pressure).to.match(/^\d{3,4} hPa, (rising|steady|falling)$/);
+    expect(view({ pressureIn: 'inhg' }, 'rose').pressure).to.match(/^\d\d\.\d\d inHg, /);
     const desk = contextAt();
     const knots = weatherWork.view(weather.options.parse({}), 'rose', {
       ...desk,

@@ -1,20 +1,16 @@
 import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
-import { HourStyle, Seconds, Zone, datePattern, hoursOf, timePattern } from '../../kinds/options.ts';
-import { field } from '../../values/field.ts';
+import { HourStyle, Seconds, Zone, clockPattern, datePattern } from '../../kinds/options.ts';
+import { unitOf } from '../../sources/units.ts';
+import { fieldWhen } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { inLines, layIcon, layLines, layStack } from '../text.ts';
 
 const options = z.looseObject({
   hours: HourStyle,
   seconds: Seconds,
-  pattern: field(datePattern('EEE d MMM').clone(), {
-    label: 'Date',
-    control: 'pattern',
-    placeholder: 'none',
-    when: (_, face) => face === 'stack',
-  }),
+  pattern: fieldWhen(datePattern('EEE d MMM'), (_, face) => face === 'stack'),
   zone: Zone,
 });
 
@@ -43,8 +39,7 @@ export const clock = defineItem({
   options,
   needs: ({ seconds }) => [{ source: 'time', every: seconds ? 'second' : 'minute' }],
   view({ hours: own, seconds, pattern, zone }, face, { readings, isVertical, units }): ClockItemView {
-    const hours = hoursOf(own, units);
-    const text = timePattern(hours) + (seconds ? ':ss' : '') + (hours === '12' ? ' aaa' : '');
+    const text = clockPattern(unitOf(own, units.hours), seconds);
     const title = readings.text(text, zone || undefined);
     const { hour, minute, second } = readings.wall(zone || undefined);
     const date = face === 'stack' && pattern ? readings.text(pattern, zone || undefined) : null;

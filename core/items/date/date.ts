@@ -2,17 +2,12 @@ import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import { middleBaseline, putLine, setLine, type Layout } from '../../kinds/layout.ts';
 import { Zone, datePattern } from '../../kinds/options.ts';
-import { field } from '../../values/field.ts';
+import { fieldWhen } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { inLines, layIcon, layLines, layStack } from '../text.ts';
 
 const options = z.looseObject({
-  pattern: field(datePattern('EEE d MMM').clone(), {
-    label: 'Pattern',
-    control: 'pattern',
-    placeholder: 'none',
-    when: (_, face) => face !== 'leaf',
-  }),
+  pattern: fieldWhen(datePattern('EEE d MMM', 'Pattern'), (_, face) => face !== 'leaf'),
   zone: Zone,
 });
 

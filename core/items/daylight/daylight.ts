@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
-import { HourStyle, hoursOf, timePattern } from '../../kinds/options.ts';
+import { HourStyle, timePattern } from '../../kinds/options.ts';
+import { unitOf } from '../../sources/units.ts';
 import { formatMoment } from '../../sources/time/time.ts';
 import { field } from '../../values/field.ts';
 import { clamp, type Point, type Rect } from '../../values/geometry.ts';
@@ -75,7 +76,7 @@ export const daylight = defineItem({
     });
     if (shows === 'height') return said(`${Math.round(altitude)}°`, `Sun ${Math.round(altitude)}° high`);
     const next = [sunrise, sunset].find((at) => at !== null && at > moment) ?? null;
-    const at = next === null ? '–' : formatMoment(next, place.zone, timePattern(hoursOf(hours, units)));
+    const at = next === null ? '–' : formatMoment(next, place.zone, timePattern(unitOf(hours, units.hours)));
     const what = next === null ? 'No more today' : next === sunrise ? `Sunrise ${at}` : `Sunset ${at}`;
     return said(at, what);
   },

@@ -1,10 +1,9 @@
 import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import { middleBaseline, putLine, setLine, type Layout, type Paint } from '../../kinds/layout.ts';
-import { originOption } from '../../kinds/options.ts';
+import { colourOption, originOption } from '../../kinds/options.ts';
 import { meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
-import { field } from '../../values/field.ts';
-import { Colour } from '../../values/roles.ts';
+import { field, fieldWhen } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { itemText, layLines, paddingOf } from '../text.ts';
 
@@ -19,11 +18,7 @@ const options = z.looseObject({
     unit: 'min',
     when: (_, face) => face === 'graph',
   }),
-  colour: field(Colour.default('accent'), {
-    label: 'Marks',
-    control: 'colour',
-    when: (_, face) => face !== 'number',
-  }),
+  colour: fieldWhen(colourOption('accent', 'Marks'), (_, face) => face !== 'number'),
 });
 
 export interface ReadingView {

@@ -1,8 +1,9 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import { hoursOf, timePattern } from '../../kinds/options.ts';
+import { clockPattern } from '../../kinds/options.ts';
 import type { AlmanacReading } from '../../sources/almanac/almanac.ts';
 import { dayStretches, shareOfDay } from '../../sources/almanac/stretches.ts';
 import { formatMoment } from '../../sources/time/time.ts';
+import { lengthTold, unitOf } from '../../sources/units.ts';
 import type { TideTurn } from '../../sources/tide/tide.ts';
 import type { AlmanacFace, AlmanacOptions } from './almanac.ts';
 import { almanacLayouts, type AlmanacLayout, type AlmanacView } from './layout.ts';
@@ -11,8 +12,7 @@ export function view(options: AlmanacOptions, face: AlmanacFace, context: Widget
   const { readings, units, textColour } = context;
   const said = readings.get('almanac').value;
   const { zone } = readings.place;
-  const hours = hoursOf(options.hours, units);
-  const pattern = timePattern(hours) + (hours === '12' ? ' aaa' : '');
+  const pattern = clockPattern(unitOf(options.hours, units.hours));
   const clock = (at: number | null) => (at === null ? '–' : formatMoment(at, zone, pattern));
   const { day, moon, tide } = said;
   const share = (at: number) => shareOfDay(said, at);
@@ -33,7 +33,7 @@ export function view(options: AlmanacOptions, face: AlmanacFace, context: Widget
     coming: coming.map((turn) => `${tideName(turn)} ${clock(turn.at)}`),
     sun: dayStretches(said),
     sunTimes: [clock(said.sunrise), clock(said.sunset)],
-    light: lengthOf(said.light),
+    light: lengthTold(said.light / 1000),
     gains: gainsOf(said.gains),
     season: said.season,
     rows: face === 'table' ? rowsOf(said, clock, coming) : [],
@@ -52,11 +52,6 @@ function metres(height: number): string {
   return `${height.toFixed(1).replace('-', '−')} m`;
 }
 
-function lengthOf(ms: number): string {
-  const minutes = Math.round(ms / 60_000);
-  return `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
-}
-
 function gainsOf(ms: number): string {
   const minutes = Math.round(Math.abs(ms) / 60_000);
   if (minutes === 0) return 'as long as yesterday';
@@ -70,7 +65,7 @@ function rowsOf(said: AlmanacReading, clock: Clock, coming: readonly TideTurn[])
   return [
     ['Twilight', `${clock(dawns.civil)} and ${clock(dusks.civil)}`],
     ['Sun', `${clock(sunrise)} to ${clock(sunset)}`],
-    ['Daylight', lengthOf(light)],
+    ['Daylight', lengthTold(light / 1000)],
     ['Moon', `${clock(moon.rises)} to ${clock(moon.sets)}`],
     ['Phase', moon.name],
     ...coming.map((turn): [string, string] => [tideName(turn), `${clock(turn.at)}, ${metres(turn.height)}`]),

@@ -2,6 +2,7 @@ import type { WidgetContext } from '../../kinds/kind.ts';
 import type { Layout, LineStyle, Paint } from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import { createSheet } from '../../kinds/sheet.ts';
+import { lengthTold } from '../../sources/units.ts';
 import { right, type Rect } from '../../values/geometry.ts';
 import type { BatteryFace, BatteryOptions } from './battery.ts';
 
@@ -51,9 +52,7 @@ function toldOf({
   charge: number;
 }): string {
   if (left === null) return charge > 0.99 ? 'Full' : isCharging ? 'Charging' : 'On battery';
-  const minutes = Math.max(1, Math.round(left / 60));
-  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
-  const time = hours === 0 ? `${rest} min` : `${hours} h ${rest} min`;
+  const time = lengthTold(Math.max(60, left));
   return isCharging ? `Full in ${time}` : `${time} left`;
 }
 

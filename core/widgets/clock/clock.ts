@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
 import { isWallMoment } from '../../sources/time/time.ts';
-import { field } from '../../values/field.ts';
+import { field, fieldWhen } from '../../values/field.ts';
 import { HourStyle, Seconds, TypeOption, Zone, colourOption, datePattern } from '../../kinds/options.ts';
 
 const faces = [
@@ -17,34 +17,18 @@ const faces = [
 
 /** Whether a face shows the time in one zone. */
 const isOne = (face: string | null) => face !== 'zones' && face !== 'until';
+const showsSeconds = (face: string | null) => isOne(face) && face !== 'words' && face !== 'ring';
 
 const options = z.looseObject({
-  hours: field(HourStyle.clone(), {
-    label: 'Hours',
-    choices: { desk: 'Desk’s', '24': '24', '12': '12' },
-    when: (_, face) => face !== 'words' && face !== 'until',
-  }),
-  seconds: field(Seconds.clone(), {
-    label: 'Seconds',
-    when: (_, face) => isOne(face) && face !== 'words' && face !== 'ring',
-  }),
-  date: field(datePattern('EEEE d MMMM').clone(), {
-    label: 'Date',
-    control: 'pattern',
-    placeholder: 'none',
-    when: (_, face) => isOne(face),
-  }),
-  zone: field(Zone.clone(), {
-    label: 'Time zone',
-    control: 'zone',
-    placeholder: "the desk's own",
-    when: (_, face) => isOne(face) && face !== 'ring',
-  }),
+  hours: fieldWhen(HourStyle, (_, face) => face !== 'words' && face !== 'until'),
+  seconds: fieldWhen(Seconds, (_, face) => showsSeconds(face)),
+  date: fieldWhen(datePattern('EEEE d MMMM'), (_, face) => isOne(face)),
+  zone: fieldWhen(Zone, (_, face) => isOne(face) && face !== 'ring'),
   zones: field(
     z
       .array(
         z.looseObject({
-          zone: field(Zone.clone(), { label: 'Time zone', control: 'zone', placeholder: "the desk's own" }),
+          zone: Zone,
           name: field(z.string().max(40), { label: 'Called', placeholder: 'as the zone' }),
         }),
       )
@@ -86,7 +70,7 @@ export const clock = defineWidget({
   needs: ({ seconds }, face) => [
     {
       source: 'time',
-      every: seconds && isOne(face) && face !== 'words' && face !== 'ring' ? 'second' : 'minute',
+      every: seconds && showsSeconds(face) ? 'second' : 'minute',
     },
     ...(face === 'ring' ? ([{ source: 'almanac', every: 'minute' }] as const) : []),
   ],

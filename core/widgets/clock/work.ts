@@ -1,6 +1,7 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import { hoursOf, timePattern } from '../../kinds/options.ts';
+import { clockPattern } from '../../kinds/options.ts';
 import { dayStretches, shareOfDay } from '../../sources/almanac/stretches.ts';
+import { unitOf } from '../../sources/units.ts';
 import { aheadBy, formatMoment, momentOf, wallClock } from '../../sources/time/time.ts';
 import type { ClockFace, ClockOptions } from './clock.ts';
 import { clockLayouts, type ClockLayout, type ClockView } from './layout.ts';
@@ -9,7 +10,7 @@ import { timeInWords } from './words.ts';
 export function view(options: ClockOptions, face: ClockFace, context: WidgetContext): ClockView {
   const { seconds, date, zone, type, colour } = options;
   const { readings, textColour, units } = context;
-  const hours = hoursOf(options.hours, units);
+  const hours = unitOf(options.hours, units.hours);
   const at = face === 'ring' ? readings.place.zone : zone || readings.place.zone;
   const { hour, minute, second } = readings.wall(at);
   return {
@@ -43,8 +44,7 @@ function dayOf({ readings }: WidgetContext): ClockView['day'] {
 
 function zonesOf(options: ClockOptions, { readings, units }: WidgetContext): ClockView['zones'] {
   const { moment, place } = readings;
-  const hours = hoursOf(options.hours, units);
-  const pattern = timePattern(hours) + (hours === '12' ? ' aaa' : '');
+  const pattern = clockPattern(unitOf(options.hours, units.hours));
   const today = wallClock(moment, place.zone).day;
   return options.zones.map(({ zone, name }) => {
     const at = zone || place.zone;

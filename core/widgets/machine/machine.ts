@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption, originOption } from '../../kinds/options.ts';
 import { OwnTemperature } from '../../sources/units.ts';
-import { field } from '../../values/field.ts';
+import { field, fieldWhen } from '../../values/field.ts';
 
 const faces = [
   { id: 'rings', title: 'Rings' },
@@ -28,11 +28,7 @@ const options = z.looseObject({
     unit: 'min',
     when: (_, face) => face === 'graph',
   }),
-  temperatureIn: field(OwnTemperature.clone(), {
-    label: 'Temperature',
-    choices: { desk: 'Desk’s', c: '°C', f: '°F' },
-    when: (_, face) => face === 'heat',
-  }),
+  temperatureIn: fieldWhen(OwnTemperature, (_, face) => face === 'heat'),
   type: TypeOption,
   colour: colourOption('accent', 'Marks'),
 });

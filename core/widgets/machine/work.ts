@@ -1,7 +1,7 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
 import { meterIds, meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
 import type { MachineReading } from '../../sources/machine/machine.ts';
-import { temperatureIn, told } from '../../sources/units.ts';
+import { temperatureIn, told, unitOf } from '../../sources/units.ts';
 import { clamp } from '../../values/geometry.ts';
 import { layMachine, type MachineLayout, type MachineView } from './layout.ts';
 import type { MachineFace, MachineOptions } from './machine.ts';
@@ -47,9 +47,7 @@ export function view(
     load: now?.load?.map((value) => value.toFixed(2)).join('  ') ?? null,
     heat: (now?.temperatures ?? []).map(({ name, celsius }) => ({
       name,
-      told: told(
-        temperatureIn(options.temperatureIn === 'desk' ? units.temperature : options.temperatureIn, celsius),
-      ),
+      told: told(temperatureIn(unitOf(options.temperatureIn, units.temperature), celsius)),
       share: clamp((celsius - COLD) / (HOT - COLD), 0, 1),
     })),
     type,

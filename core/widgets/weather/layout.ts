@@ -30,6 +30,8 @@ export interface WeatherView {
   humidity: string | null;
   wind: Quantity;
   gusts: string;
+  /** With where it goes. */
+  pressure: string;
   /** The point of the compass that it comes from. */
   from: string;
   direction: number | null;
@@ -225,22 +227,27 @@ const ROSE = { size: 212, inside: 36 } as const;
 const layRose: Lay = (view, fonts) => {
   const sheet = createSheet(fonts);
   const { size, inside } = ROSE;
-  const rose = sheet.keep({ x: 0, y: 0, width: size, height: size });
-  const middle = size / 2;
+  const soft: LineStyle = { font: 'text', size: 15, weight: 400, colour: 'softInk' };
+  const below = { ...soft, size: 17 };
+  // What stands under the rose may be wider; it stands over its middle then.
+  const width = Math.max(size, sheet.room([view.gusts, view.pressure], below));
+  const left = (width - size) / 2;
+  const rose = sheet.keep({ x: left, y: 0, width: size, height: size });
+  const [centre, middle] = [width / 2, size / 2];
   const letter: LineStyle = { font: 'text', size: 15, weight: 600, colour: 'softInk' };
   const around = [
-    ['N', middle, inside],
-    ['E', size - inside, middle],
-    ['S', middle, size - inside],
-    ['W', inside, middle],
+    ['N', centre, inside],
+    ['E', left + size - inside, middle],
+    ['S', centre, size - inside],
+    ['W', left + inside, middle],
   ] as const;
-  for (const [text, centre, y] of around) sheet.middle(sheet.line(text, letter), { centre }, y - 10, 20);
+  for (const [text, x, y] of around) sheet.middle(sheet.line(text, letter), { centre: x }, y - 10, 20);
   const figure: LineStyle = { font: chosenFont(view.type, 'figures'), size: 46, weight: 500 };
-  sheet.middle(sheet.line(view.wind.figure, figure), { centre: middle }, middle - 34, 46);
-  const soft: LineStyle = { font: 'text', size: 15, weight: 400, colour: 'softInk' };
-  sheet.middle(sheet.line(`${view.wind.unit} ${view.from}`, soft), { centre: middle }, middle + 14, 24);
-  const gusts = sheet.line(view.gusts, { ...soft, size: 17 });
-  sheet.under(gusts, { centre: middle }, size + 14);
+  sheet.middle(sheet.line(view.wind.figure, figure), { centre }, middle - 34, 46);
+  sheet.middle(sheet.line(`${view.wind.unit} ${view.from}`, soft), { centre }, middle + 14, 24);
+  const under = sheet.under(sheet.line(view.gusts, below), { centre }, size + 14);
+  sheet.under(sheet.line(view.pressure, below), { centre }, under + 8);
+  sheet.keep({ x: 0, y: 0, width, height: 1 });
   return sheet.lay({ ...NOTHING, rose });
 };
 

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption } from '../../kinds/options.ts';
-import { OwnTemperature, OwnWind } from '../../sources/units.ts';
-import { field } from '../../values/field.ts';
+import { OwnPressure, OwnTemperature, OwnWind } from '../../sources/units.ts';
+import { field, fieldWhen } from '../../values/field.ts';
 
 const faces = [
   { id: 'line', title: 'Line' },
@@ -25,8 +25,12 @@ const options = z.looseObject({
     when: (_, face) => face === 'days',
   }),
   wind: field(z.boolean().default(true), { label: 'Wind', when: (_, face) => face === 'line' }),
-  temperatureIn: OwnTemperature,
-  windIn: OwnWind,
+  temperatureIn: fieldWhen(OwnTemperature, (_, face) => face !== 'rose'),
+  windIn: fieldWhen(
+    OwnWind,
+    (values, face) => face === 'rose' || (face === 'line' && values['wind'] === true),
+  ),
+  pressureIn: fieldWhen(OwnPressure, (_, face) => face === 'rose'),
   type: TypeOption,
   colour: colourOption('accent', 'Marks'),
 });

@@ -1,8 +1,7 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import { hoursOf } from '../../kinds/options.ts';
 import { sunAltitude } from '../../sources/sun/sun.ts';
 import { formatMoment, wallClock } from '../../sources/time/time.ts';
-import { compassPoint, temperatureIn, told, windIn } from '../../sources/units.ts';
+import { compassPoint, pressureIn, temperatureIn, told, unitOf, windIn } from '../../sources/units.ts';
 import { conditionOf } from '../../sources/weather/codes.ts';
 import type { WeatherAt, WeatherReading } from '../../sources/weather/weather.ts';
 import { clamp } from '../../values/geometry.ts';
@@ -11,9 +10,9 @@ import type { WeatherFace, WeatherOptions } from './weather.ts';
 
 export function view(options: WeatherOptions, face: WeatherFace, context: WidgetContext): WeatherView {
   const { readings, units, textColour } = context;
-  const { now, hours, days } = readings.get('weather').value;
-  const temperature = options.temperatureIn === 'desk' ? units.temperature : options.temperatureIn;
-  const wind = options.windIn === 'desk' ? units.wind : options.windIn;
+  const { now, hours, days, trend } = readings.get('weather').value;
+  const temperature = unitOf(options.temperatureIn, units.temperature);
+  const wind = unitOf(options.windIn, units.wind);
   const degrees = (celsius: number | null) => told(temperatureIn(temperature, celsius));
   const { title } = conditionOf(now.code);
   return {
@@ -24,6 +23,7 @@ export function view(options: WeatherOptions, face: WeatherFace, context: Widget
     humidity: now.humidity === null ? null : `Humidity ${Math.round(now.humidity * 100)} %`,
     wind: windIn(wind, now.wind),
     gusts: `Gusts ${told(windIn(wind, now.gusts))}`,
+    pressure: `${told(pressureIn(unitOf(options.pressureIn, units.pressure), now.pressure))}${trendTold(trend)}`,
     from: now.direction === null ? 'Calm' : compassPoint(now.direction),
     direction: now.direction,
     isWindTold: options.wind,
@@ -37,6 +37,14 @@ export function view(options: WeatherOptions, face: WeatherFace, context: Widget
 
 export function layout(seen: WeatherView, face: WeatherFace, { fonts }: WidgetContext): WeatherLayout {
   return weatherLayouts[face](seen, fonts);
+}
+
+/** hPa in three hours from which a pressure rises or falls. */
+const STEADY = 0.5;
+
+function trendTold(trend: number | null): string {
+  if (trend === null) return '';
+  return Math.abs(trend) < STEADY ? ', steady' : trend > 0 ? ', rising' : ', falling';
 }
 
 function iconOf({ code, moment }: WeatherAt, { readings: { place } }: WidgetContext): string {
@@ -54,7 +62,7 @@ function hoursAhead(
 ): WeatherView['hours'] {
   const { readings, units } = context;
   const every = [1, 2, 3, 6, 12].find((step) => hours.length / step <= 8) ?? 12;
-  const pattern = hoursOf('desk', units) === '24' ? 'HH' : 'haaa';
+  const pattern = units.hours === '24' ? 'HH' : 'haaa';
   return hours.map(({ moment, temperature, rain, chance }) => {
     const { hour } = wallClock(moment, readings.place.zone);
     return {

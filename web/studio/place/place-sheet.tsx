@@ -22,7 +22,7 @@ export default function PlaceOnEarth() {
   const moment = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const { turn, edit, endGesture } = useDesk.getState();
   if (!place) return null;
-  /** With the time zone that is there; a name of its own keeps it only where it says nothing of another place. */
+  /** To a place, with the time zone that is there. */
   const goTo = (where: Coordinates, name: string) =>
     edit(named(`Place: ${name}`, edits.setPlaceOnEarth({ ...place, ...where, name, zone: zoneAt(where) })));
   return (
