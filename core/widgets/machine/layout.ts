@@ -140,11 +140,14 @@ function layRings({ meters, type }: MachineView, { line, room }: Setter): Laid {
 
 const BAR = { width: 300, thick: 8, above: 10, between: 20 } as const;
 
-/** The name and the figure of each meter over a bar. */
-function layBars({ meters }: MachineView, { line, room }: Setter): Laid {
+/** A name and a figure over each bar; `widest` is what the figure may become. */
+function layRows(
+  rows: readonly { name: string; told: string; widest: string }[],
+  { line, room }: Setter,
+): Laid {
   const style = { size: 18, weight: 400 };
   const across = room(
-    meters.map(({ id, title }) => `${title}  ${widest[id].figure}`),
+    rows.map(({ name, widest: most }) => `${name}  ${most}`),
     style,
   );
   const width = Math.max(BAR.width, across);
@@ -152,12 +155,12 @@ function layBars({ meters }: MachineView, { line, room }: Setter): Laid {
   const row = Math.ceil(top + bottom) + BAR.above + BAR.thick;
   const start = (index: number) => index * (row + BAR.between);
   return {
-    size: { width, height: start(Math.max(1, meters.length)) - BAR.between },
-    runs: meters.flatMap((meter, index) => [
-      putLine(line(meter.title, style), { left: 0 }, start(index) + top),
-      putLine(line(figureOf(meter), { ...style, colour: 'softInk' }), { right: width }, start(index) + top),
+    size: { width, height: start(Math.max(1, rows.length)) - BAR.between },
+    runs: rows.flatMap(({ name, told }, index) => [
+      putLine(line(name, style), { left: 0 }, start(index) + top),
+      putLine(line(told, { ...style, colour: 'softInk' }), { right: width }, start(index) + top),
     ]),
-    marks: meters.map((_, index) => ({
+    marks: rows.map((_, index) => ({
       x: 0,
       y: start(index) + row - BAR.thick,
       width,
@@ -165,6 +168,19 @@ function layBars({ meters }: MachineView, { line, room }: Setter): Laid {
     })),
   };
 }
+
+const layBars = ({ meters }: MachineView, set: Setter) =>
+  layRows(
+    meters.map((meter) => ({ name: meter.title, told: figureOf(meter), widest: widest[meter.id].figure })),
+    set,
+  );
+
+/** Each temperature over a bar from cold to hot. */
+const layHeat = ({ heat }: MachineView, set: Setter) =>
+  layRows(
+    heat.map(({ name, told }) => ({ name, told, widest: '188°' })),
+    set,
+  );
 
 const GRAPH = { width: 340, plot: 96, below: 14, row: 30, between: 20, mark: 10, beside: 12 } as const;
 
@@ -256,29 +272,6 @@ function layCores({ cores, load, processor, type }: MachineView, { line }: Sette
     runs.push(putLine(beside, { right: width }, middleBaseline(figure, 0, CORES.head)));
   }
   return { size: { width, height: top + rows * (CORES.high + CORES.gap) - CORES.gap }, runs, marks };
-}
-
-/** The name and the figure of each temperature over a bar from cold to hot. */
-function layHeat({ heat }: MachineView, { line, room }: Setter): Laid {
-  const style = { size: 18, weight: 400 };
-  const width = Math.max(
-    BAR.width,
-    room(
-      heat.map(({ name }) => `${name}  100°`),
-      style,
-    ),
-  );
-  const { top, bottom } = line('Hp', style).ink;
-  const row = Math.ceil(top + bottom) + BAR.above + BAR.thick;
-  const start = (index: number) => index * (row + BAR.between);
-  return {
-    size: { width, height: start(Math.max(1, heat.length)) - BAR.between },
-    runs: heat.flatMap(({ name, told }, index) => [
-      putLine(line(name, style), { left: 0 }, start(index) + top),
-      putLine(line(told, { ...style, colour: 'softInk' }), { right: width }, start(index) + top),
-    ]),
-    marks: heat.map((_, index) => ({ x: 0, y: start(index) + row - BAR.thick, width, height: BAR.thick })),
-  };
 }
 
 const layouts: Record<MachineFace, (view: MachineView, set: Setter) => Laid> = {

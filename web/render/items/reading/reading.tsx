@@ -1,5 +1,6 @@
 import type { ReadingView } from '../../../../core/items/reading/reading.ts';
 import type { Rect } from '../../../../core/values/geometry.ts';
+import { Bar, Ring } from '../../gauges.tsx';
 import type { ItemDrawing } from '../../item-drawing.ts';
 import { Runs, paint, placeOf } from '../../runs.tsx';
 
@@ -15,40 +16,13 @@ export const ReadingItem: ItemDrawing<'reading'> = ({ view, layout }) => (
   </span>
 );
 
-const TRACK = 'color-mix(in srgb, var(--ink) 20%, transparent)';
-
 function Mark({ view, box }: { view: ReadingView; box: Rect }) {
-  const share = view.meter.share ?? 0;
-  const colour = share > 0.9 ? 'var(--alert)' : paint(view.colour);
-  if (view.face === 'ring') return <Ring share={share} box={box} colour={colour} />;
+  const { share } = view.meter;
+  const colour = (share ?? 0) > 0.9 ? 'var(--alert)' : paint(view.colour);
+  if (view.face === 'ring')
+    return <Ring box={box} share={share} colour={colour} stroke={Math.max(2, box.width / 7)} />;
   if (view.face === 'graph') return <Graph series={view.series} box={box} colour={colour} />;
-  const isUpright = box.height > box.width;
-  return (
-    <span className="block rounded-full" style={{ ...placeOf(box), background: TRACK }}>
-      <span
-        className="absolute bottom-0 left-0 rounded-full"
-        style={{
-          background: colour,
-          width: isUpright ? '100%' : `${share * 100}%`,
-          height: isUpright ? `${share * 100}%` : '100%',
-        }}
-      />
-    </span>
-  );
-}
-
-function Ring({ share, box, colour }: { share: number; box: Rect; colour: string }) {
-  const stroke = Math.max(2, box.width / 7);
-  const radius = (box.width - stroke) / 2;
-  const round = 2 * Math.PI * radius;
-  const middle = box.width / 2;
-  const ring = `M${middle} ${stroke / 2}a${radius} ${radius} 0 1 1 0 ${2 * radius}a${radius} ${radius} 0 1 1 0 ${-2 * radius}`;
-  return (
-    <svg style={placeOf(box)} fill="none" strokeWidth={stroke} aria-hidden>
-      <path d={ring} stroke="var(--ink)" strokeOpacity="0.2" />
-      <path d={ring} stroke={colour} strokeDasharray={`${round * share} ${round}`} />
-    </svg>
-  );
+  return <Bar box={box} share={share} colour={colour} />;
 }
 
 /** Where nothing is known the curve has a gap. */

@@ -1,4 +1,5 @@
 import type { BatteryLayout, BatteryView } from '../../../../core/widgets/battery/work.ts';
+import { Ring } from '../../gauges.tsx';
 import { paint, placeOf } from '../../runs.tsx';
 
 interface Props {
@@ -62,28 +63,9 @@ function Cell({ view, layout: { mark } }: Props) {
   );
 }
 
-function Ring({ view, layout: { mark } }: Props) {
-  const stroke = 9;
-  const radius = (mark.width - stroke) / 2;
-  const round = 2 * Math.PI * radius;
-  const ring = `M${mark.width / 2} ${stroke / 2}a${radius} ${radius} 0 1 1 0 ${2 * radius}a${radius} ${radius} 0 1 1 0 ${-2 * radius}`;
-  return (
-    <svg
-      style={placeOf(mark)}
-      role="img"
-      aria-label={`Battery ${view.figure}, ${view.told}`}
-      fill="none"
-      strokeWidth={stroke}
-    >
-      <path d={ring} stroke="var(--ink)" strokeOpacity="0.18" />
-      <path
-        d={ring}
-        stroke={colourOf(view)}
-        strokeDasharray={`${round * (view.charge ?? 0)} ${round}`}
-        strokeLinecap={view.charge ? 'round' : 'butt'}
-      />
-    </svg>
-  );
+function Round({ view, layout: { mark } }: Props) {
+  const label = `Battery ${view.figure}, ${view.told}`;
+  return <Ring box={mark} share={view.charge} colour={colourOf(view)} stroke={9} label={label} />;
 }
 
-export const faces = { cell: Cell, ring: Ring, line: Cell };
+export const faces = { cell: Cell, ring: Round, line: Cell };

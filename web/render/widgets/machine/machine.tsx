@@ -1,6 +1,7 @@
 import type { MachineLayout, MachineView } from '../../../../core/widgets/machine/layout.ts';
 import type { Meter } from '../../../../core/sources/machine/meters.ts';
 import type { Rect } from '../../../../core/values/geometry.ts';
+import { Bar, Ring } from '../../gauges.tsx';
 import { paint, placeOf } from '../../runs.tsx';
 
 interface Props {
@@ -10,62 +11,30 @@ interface Props {
 
 const STROKE = 8;
 const isFull = ({ share }: Meter) => (share ?? 0) > 0.9;
+const colourOf = (meter: Meter, view: MachineView) => (isFull(meter) ? 'var(--alert)' : paint(view.colour));
 
 function Rings({ view, layout }: Props) {
   return layout.marks.map((box, index) => {
     const meter = view.meters[index];
-    return meter && <Ring key={meter.id} meter={meter} box={box} colour={paint(view.colour)} />;
-  });
-}
-
-function Ring({ meter, box, colour }: { meter: Meter; box: Rect; colour: string }) {
-  const size = box.width;
-  const radius = (size - STROKE) / 2;
-  const round = 2 * Math.PI * radius;
-  // From the top, clockwise.
-  const ring = `M${size / 2} ${STROKE / 2}a${radius} ${radius} 0 1 1 0 ${2 * radius}a${radius} ${radius} 0 1 1 0 ${-2 * radius}`;
-  return (
-    <svg
-      style={placeOf(box)}
-      viewBox={`0 0 ${size} ${size}`}
-      role="img"
-      aria-label={`${meter.title} ${meter.figure} ${meter.unit}`}
-      fill="none"
-      strokeWidth={STROKE}
-    >
-      <path d={ring} stroke="var(--ink)" strokeOpacity="0.18" />
-      {meter.share !== null && (
-        <path
-          d={ring}
-          stroke={isFull(meter) ? 'var(--alert)' : colour}
-          strokeDasharray={`${round * meter.share} ${round}`}
-          strokeLinecap="round"
+    return (
+      meter && (
+        <Ring
+          key={meter.id}
+          box={box}
+          share={meter.share}
+          colour={colourOf(meter, view)}
+          stroke={STROKE}
+          label={`${meter.title} ${meter.figure} ${meter.unit}`}
         />
-      )}
-    </svg>
-  );
+      )
+    );
+  });
 }
 
 function Bars({ view, layout }: Props) {
   return layout.marks.map((box, index) => {
     const meter = view.meters[index];
-    return (
-      meter && (
-        <div
-          key={meter.id}
-          className="rounded-full"
-          style={{ ...placeOf(box), background: 'color-mix(in srgb, var(--ink) 18%, transparent)' }}
-        >
-          <div
-            className="h-full rounded-full"
-            style={{
-              width: `${(meter.share ?? 0) * 100}%`,
-              background: isFull(meter) ? 'var(--alert)' : paint(view.colour),
-            }}
-          />
-        </div>
-      )
-    );
+    return meter && <Bar key={meter.id} box={box} share={meter.share} colour={colourOf(meter, view)} />;
   });
 }
 
@@ -169,41 +138,25 @@ function areaPath(series: (number | null)[], width: number, height: number): str
   return `${linePath(known, width, height)}L${width} ${height}L${x} ${height}Z`;
 }
 
-/** From below in the colour of the marks; in alert where it is nearly full. */
-function Cores({ view, layout }: Props) {
+/** A bar for each of some shares; in alert from one on. */
+function Shares({
+  view,
+  layout,
+  shares,
+  alertFrom,
+}: Props & { shares: readonly number[]; alertFrom: number }) {
   return layout.marks.map((box, index) => {
-    const share = (view.cores[index] ?? 0) / 100;
-    return (
-      <div
-        key={index}
-        className="overflow-hidden rounded-[5px]"
-        style={{ ...placeOf(box), background: 'color-mix(in srgb, var(--ink) 14%, transparent)' }}
-      >
-        <div
-          className="absolute inset-x-0 bottom-0"
-          style={{ height: `${share * 100}%`, background: share > 0.9 ? 'var(--alert)' : paint(view.colour) }}
-        />
-      </div>
-    );
+    const share = shares[index] ?? 0;
+    const colour = share > alertFrom ? 'var(--alert)' : paint(view.colour);
+    return <Bar key={index} box={box} share={share} colour={colour} radius={5} />;
   });
 }
 
-function Heat({ view, layout }: Props) {
-  return layout.marks.map((box, index) => {
-    const share = view.heat[index]?.share ?? 0;
-    return (
-      <div
-        key={index}
-        className="rounded-full"
-        style={{ ...placeOf(box), background: 'color-mix(in srgb, var(--ink) 18%, transparent)' }}
-      >
-        <div
-          className="h-full rounded-full"
-          style={{ width: `${share * 100}%`, background: share > 0.8 ? 'var(--alert)' : paint(view.colour) }}
-        />
-      </div>
-    );
-  });
-}
+const Cores = (props: Props) => (
+  <Shares {...props} shares={props.view.cores.map((percent) => percent / 100)} alertFrom={0.9} />
+);
+const Heat = (props: Props) => (
+  <Shares {...props} shares={props.view.heat.map(({ share }) => share)} alertFrom={0.8} />
+);
 
 export const faces = { rings: Rings, bars: Bars, graph: Graph, text: null, cores: Cores, heat: Heat };
