@@ -194,10 +194,11 @@ function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only:
         if (run.text.trim() === '') continue;
         const colour = paintOn(plate?.surface ?? part.surface, run.colour);
         // A plate is there with its own text only.
-        const before = plate && pixels.data.slice();
+        const area = plate && pixelRect(pixels, plate.rect, density);
+        const before = area && cut(pixels, area);
         if (plate) paintSurface(pixels, plate.rect, plate.surface, density, scale);
         const seen = lookBeneath(pixels, box, colour, density);
-        if (before) pixels.data.set(before);
+        if (before) put(pixels, area, before);
         if (seen)
           found.push({
             part: part.id,
@@ -250,13 +251,24 @@ function paintSurface(
 }
 
 /** Blurs what lies beneath an area; at its sides the blur sees what is inside only, as browsers have it. */
-function blurArea(pixels: Pixels, { x, y, width, height }: Rect, sigma: number): void {
+function blurArea(pixels: Pixels, area: Rect, sigma: number): void {
+  const data = cut(pixels, area);
+  blurPixels({ width: area.width, height: area.height, data }, sigma);
+  put(pixels, area, data);
+}
+
+/** The pixels of an area, by themselves. */
+function cut(pixels: Pixels, { x, y, width, height }: Rect): Uint8ClampedArray {
   const data = new Uint8ClampedArray(width * height * 4);
   for (let row = 0; row < height; row++) {
     const start = ((y + row) * pixels.width + x) * 4;
     data.set(pixels.data.subarray(start, start + width * 4), row * width * 4);
   }
-  blurPixels({ width, height, data }, sigma);
+  return data;
+}
+
+/** Puts such pixels back, or others in their place. */
+function put(pixels: Pixels, { x, y, width, height }: Rect, data: Uint8ClampedArray): void {
   for (let row = 0; row < height; row++) {
     pixels.data.set(
       data.subarray(row * width * 4, (row + 1) * width * 4),

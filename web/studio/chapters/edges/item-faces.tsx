@@ -1,19 +1,15 @@
 import clsx from 'clsx';
-import { memo, useMemo, useRef } from 'react';
+import { memo, useMemo } from 'react';
 import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { itemKindOf } from '../../../../core/items/list.ts';
 import { solve } from '../../../../core/scene/solve.ts';
-import { backdropAddress } from '../../../api/addresses.ts';
 import { EdgeView } from '../../../render/edge-view.tsx';
-import { IconSet } from '../../../render/icons.tsx';
-import { typeVariables } from '../../../render/type.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
+import { CardGround } from '../../card-ground.tsx';
 import { useHalf } from '../../../session/scene.ts';
-import { useScreenInView } from '../../../stores/screen.ts';
-import { useWidth } from '../../../ui/use-width.ts';
 
 /** What a card is drawn for, px, and what is free around the item on it. */
 const CARD = { width: 129, height: 72, around: 8, name: 20 };
@@ -71,9 +67,6 @@ const ItemSketch = memo(function ItemSketch({ item, edge, face }: { item: Item; 
   const desk = useDesk((state) => state.history?.present);
   const moment = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const half = useHalf();
-  const behind = useScreenInView()?.backdrop.drawn;
-  const box = useRef<HTMLDivElement>(null);
-  const width = useWidth(box);
   const [look, place, applications, workspaces] = [
     desk?.look,
     desk?.place,
@@ -90,35 +83,19 @@ const ItemSketch = memo(function ItemSketch({ item, edge, face }: { item: Item; 
   const room = { width: CARD.width - 2 * CARD.around, height: CARD.height - CARD.name - CARD.around };
   const scale = shown ? Math.min(1, room.width / shown.rect.width, room.height / shown.rect.height) : 1;
   return (
-    <div ref={box} aria-hidden className="absolute inset-0">
-      {behind && (
-        <img src={backdropAddress(behind, 240)} alt="" draggable={false} className="size-full object-cover" />
-      )}
-      {scene && shown && width > 0 && (
+    <CardGround card={CARD} scene={scene}>
+      {shown && (
         <div
-          className="absolute left-0 top-0 origin-top-left"
+          className="absolute origin-top-left"
           style={{
-            width: CARD.width,
-            height: CARD.height,
-            transform: `scale(${width / CARD.width})`,
-            ...typeVariables(scene.fonts),
-            fontFamily: 'var(--font-desk-text)',
+            left: (CARD.width - shown.rect.width * scale) / 2,
+            top: (CARD.height - CARD.name - shown.rect.height * scale) / 2 + 4,
+            transform: `scale(${scale}) translate(${-shown.rect.x}px, ${-shown.rect.y}px)`,
           }}
         >
-          <IconSet.Provider value={scene.icons}>
-            <div
-              className="absolute origin-top-left"
-              style={{
-                left: (CARD.width - shown.rect.width * scale) / 2,
-                top: (CARD.height - CARD.name - shown.rect.height * scale) / 2 + 4,
-                transform: `scale(${scale}) translate(${-shown.rect.x}px, ${-shown.rect.y}px)`,
-              }}
-            >
-              <EdgeView edge={shown} />
-            </div>
-          </IconSet.Provider>
+          <EdgeView edge={shown} />
         </div>
       )}
-    </div>
+    </CardGround>
   );
 });

@@ -1,21 +1,17 @@
 import clsx from 'clsx';
-import { memo, useMemo, useRef, useState } from 'react';
+import { memo, useMemo } from 'react';
 import { createWidget } from '../../../../core/desk/defaults.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import type { Size } from '../../../../core/values/geometry.ts';
 import { solve } from '../../../../core/scene/solve.ts';
 import { widgetKindOf, type WidgetType } from '../../../../core/widgets/list.ts';
-import { backdropAddress } from '../../../api/addresses.ts';
-import { IconSet } from '../../../render/icons.tsx';
-import { typeVariables } from '../../../render/type.ts';
 import { useHalf } from '../../../session/scene.ts';
-import { useScreenInView } from '../../../stores/screen.ts';
 import { WidgetView } from '../../../render/widget-view.tsx';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useKind } from '../../../session/drawing.ts';
-import { useWidth } from '../../../ui/use-width.ts';
 import { takeCard, useCardInHand } from '../../card-drag.ts';
+import { CardGround } from '../../card-ground.tsx';
 
 /** What a card is drawn for; it is as wide as its column lets it. */
 const CARD = { width: 129, height: 84 };
@@ -83,7 +79,6 @@ const FaceSketch = memo(function FaceSketch({
   // A sketch that ticks would draw the eye from the stage: it is as of the minute.
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const look = desk?.look;
-  const behind = useScreenInView()?.backdrop.drawn;
   const half = useHalf();
   const place = desk?.place;
   const seed = desk?.seed;
@@ -108,41 +103,15 @@ const FaceSketch = memo(function FaceSketch({
     // What a sketch shows of the desk is named here; the rest of it may change freely.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [type, face, options, minute, half, look, place, seed, isKnown]);
-  const box = useRef<HTMLDivElement>(null);
-  const width = useWidth(box);
-  // Nothing of a face is legible before what lies behind it is there.
-  const [isBehind, setBehind] = useState(false);
   const widget = scene?.screens[0]?.widgets[0];
   return (
-    <div ref={box} aria-hidden className="absolute inset-0">
-      {behind && (
-        <img
-          src={backdropAddress(behind, 240)}
-          alt=""
-          draggable={false}
-          onLoad={() => setBehind(true)}
-          onError={() => setBehind(true)}
-          className="size-full object-cover"
-        />
-      )}
-      {scene && widget && isBehind && width > 0 && (
-        <div
-          className="absolute left-0 top-0 origin-top-left"
-          style={{
-            ...CARD,
-            transform: `scale(${width / CARD.width})`,
-            ...typeVariables(scene.fonts),
-            fontFamily: 'var(--font-desk-text)',
-          }}
-        >
-          <IconSet.Provider value={scene.icons}>
-            <div className="absolute origin-top-left" style={placeOnCard(widget.rect)}>
-              <WidgetView widget={{ ...widget, id: 'sketch', rect: { ...widget.rect, x: 0, y: 0 } }} />
-            </div>
-          </IconSet.Provider>
+    <CardGround card={CARD} scene={scene}>
+      {widget && (
+        <div className="absolute origin-top-left" style={placeOnCard(widget.rect)}>
+          <WidgetView widget={{ ...widget, id: 'sketch', rect: { ...widget.rect, x: 0, y: 0 } }} />
         </div>
       )}
-    </div>
+    </CardGround>
   );
 });
 
