@@ -127,7 +127,7 @@ export const steps: Record<number, Step> = {
 
   /**
    * Format 5 had what items look like among their options, and for some only one look; readings were shown in one unit,
-   * and widgets on every workspace.
+   * and widgets always and on every workspace.
    */
   5: (desk) => ({
     ...desk,
@@ -135,6 +135,7 @@ export const steps: Record<number, Step> = {
     sources: { units: plainUnits, tide: marrowTide },
     widgets: asArray(desk['widgets']).map((widget) => ({
       workspaces: [],
+      shows: { by: 'always' },
       ...withDeskHours(asRecord(widget)),
     })),
     edges: asArray(desk['edges']).map((edge) => {

@@ -1,8 +1,11 @@
 import type { Desk } from '../desk/desk.ts';
 import { itemKindOf } from '../items/list.ts';
-import { learnSources, readerOf } from '../sources/learn.ts';
-import type { SourceId } from '../sources/list.ts';
+import { learnExpressions } from '../expressions/learn.ts';
+import { areLearned, learnSources } from '../sources/learn.ts';
+import type { Need } from '../sources/readings.ts';
 import { learnWidgets, workOf } from '../widgets/learn.ts';
+import { originsOf } from '../expressions/telling.ts';
+import { needsOf as toldNeeds } from '../expressions/text.ts';
 import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
 import { learnFamilies, learnOthers } from '../text/families.ts';
 import { knowsFamily, wantsFallback } from '../text/cuts.ts';
@@ -18,40 +21,50 @@ export async function learnDesk(desk: Desk): Promise<void> {
     learnFamilies(familiesOf(desk)),
     hasOthers ? learnOthers() : null,
     learnWidgets(desk.widgets.map(({ type }) => type)),
-    learnSources(sourcesOf(desk)),
+    learnNeeds(needsOf(desk)),
   ]);
 }
 
-const sourcesKnown = new WeakMap<Desk, SourceId[]>();
+const needsKnown = new WeakMap<Desk, Need[]>();
 
-/** The sources that a desk's parts read. */
-function sourcesOf(desk: Desk): SourceId[] {
-  let found = sourcesKnown.get(desk);
-  if (!found) sourcesKnown.set(desk, (found = sourcesIn(desk)));
+/** What a desk's parts read. */
+function needsOf(desk: Desk): readonly Need[] {
+  let found = needsKnown.get(desk);
+  if (!found) needsKnown.set(desk, (found = needsIn(desk)));
   return found;
 }
 
-function sourcesIn({ widgets, edges }: Desk): SourceId[] {
-  const needs = [
-    ...widgets.flatMap(({ type, options, face }) => widgetKindOf(type).needs(options, face)),
+function needsIn({ widgets, edges }: Desk): Need[] {
+  return [
+    ...widgets.flatMap(({ type, options, face, shows }) => [
+      ...widgetKindOf(type).needs(options, face),
+      ...(shows.by === 'while' ? toldNeeds([shows.holds], originsOf(options)) : []),
+    ]),
     ...edges.flatMap(({ items }) =>
       items.flatMap(({ type, options, face }) => itemKindOf(type).needs?.(options, face) ?? []),
     ),
   ];
-  return [...new Set(needs.map(({ source }) => source))];
+}
+
+/** Makes sure that all of this can be read. */
+async function learnNeeds(needs: readonly Need[]): Promise<void> {
+  await Promise.all([
+    learnSources(needs.map(({ source }) => source)),
+    needs.some(({ byExpression }) => byExpression) ? learnExpressions() : null,
+  ]);
 }
 
 /** What is missing for solving a desk, some of it as it turned out when it was solved; null when nothing is. */
 export function learnMissing(desk: Desk): (() => Promise<unknown>) | null {
   const missing = familiesOf(desk).filter((family) => !isOwn(family) && !knowsFamily(family));
   const types = desk.widgets.map(({ type }) => type).filter((type) => workOf(type) === null);
-  const unread = sourcesOf(desk).filter((source) => readerOf(source) === null);
+  const unread = needsOf(desk).filter((need) => !areLearned([need]));
   if (missing.length + types.length + unread.length === 0 && !wantsFallback()) return null;
   return () =>
     Promise.all([
       learnFamilies(missing),
       learnWidgets(types),
-      learnSources(unread),
+      learnNeeds(unread),
       wantsFallback() ? learnOthers() : null,
     ]);
 }
@@ -67,17 +80,17 @@ export function familiesOf({ look, widgets, edges }: Desk): Family[] {
 }
 
 /** What any face of a kind reads as it starts. */
-function sourcesOfKind(type: WidgetType): SourceId[] {
+function needsOfKind(type: WidgetType): Need[] {
   const { faces, options, needs } = widgetKindOf(type);
   const start = options.parse({});
-  return faces.flatMap(({ id }) => needs(start, id).map(({ source }) => source));
+  return faces.flatMap(({ id }) => needs(start, id));
 }
 
 /** Whether a widget of this kind can be solved, whatever desk it is on. */
 export function isKindKnown(type: WidgetType): boolean {
-  return workOf(type) !== null && sourcesOfKind(type).every((source) => readerOf(source) !== null);
+  return workOf(type) !== null && areLearned(needsOfKind(type));
 }
 
 export async function learnKind(type: WidgetType): Promise<void> {
-  await Promise.all([learnWidgets([type]), learnSources(sourcesOfKind(type))]);
+  await Promise.all([learnWidgets([type]), learnNeeds(needsOfKind(type))]);
 }

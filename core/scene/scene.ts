@@ -137,6 +137,8 @@ export type SceneWidget = WidgetUnion & {
   surface: Surface;
   locked: boolean;
   clicksThrough: boolean;
+  /** It is not there just now: out of sight in use, faint while the desk is arranged. */
+  isAway: boolean;
 };
 
 export interface SceneMenuEntry {

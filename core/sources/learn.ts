@@ -1,3 +1,4 @@
+import { expressionWork } from '../expressions/learn.ts';
 import { sources, type ReadingOf, type SourceId } from './list.ts';
 import type { LargeSource, Read, SourceContext } from './source.ts';
 
@@ -26,8 +27,10 @@ export function readerOf<Id extends SourceId>(id: Id): Read<ReadingOf<Id>> | nul
 }
 
 /** Whether all that a part reads can be read. */
-export function areLearned(needs: readonly { source: SourceId }[]): boolean {
-  return needs.every(({ source }) => readerOf(source) !== null);
+export function areLearned(needs: readonly { source: SourceId; byExpression?: true }[]): boolean {
+  return needs.every(
+    ({ source, byExpression }) => readerOf(source) !== null && (!byExpression || expressionWork() !== null),
+  );
 }
 
 /** Makes sure that these sources can be read. */

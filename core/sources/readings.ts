@@ -8,9 +8,9 @@ import { formatMoment, wallClock, type TimeReading } from './time/time.ts';
 /** How often something must be looked at again to stay true. */
 export type Tick = 'second' | 'minute' | null;
 
-/** What a part reads: a source, where its readings come from, and how often they are looked at. */
+/** What a part reads: a source, where its readings come from, how often they are looked at, and whether an expression does. */
 export type Need = {
-  [Id in SourceId]: { source: Id; origin?: OriginOf<Id>; every: Tick };
+  [Id in SourceId]: { source: Id; origin?: OriginOf<Id>; every: Tick; byExpression?: true };
 }[SourceId];
 
 /** A reading that came from outside; `moment` in epoch ms. */

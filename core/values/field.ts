@@ -13,6 +13,8 @@ export type ControlName =
   | 'colour'
   | 'zone'
   | 'pattern'
+  | 'expression'
+  | 'told-text'
   | 'application'
   | 'shortcut'
   | 'family'

@@ -22,6 +22,7 @@ const loaders: {
   machine: () => import('./widgets/machine/machine.tsx'),
   weather: () => import('./widgets/weather/weather.tsx'),
   almanac: () => import('./widgets/almanac/almanac.tsx'),
+  readout: () => import('./widgets/readout/readout.tsx'),
   battery: () => import('./widgets/battery/battery.tsx'),
 };
 

@@ -15,6 +15,7 @@ export const WidgetView = memo(function WidgetView({ widget }: { widget: SceneWi
   return (
     <div
       data-widget={widget.id}
+      data-away={widget.isAway || undefined}
       className="absolute left-0 top-0 origin-top-left will-change-transform [contain:layout_style]"
       style={{
         transform: `translate(${rect.x}px, ${rect.y}px) scale(${scale})`,

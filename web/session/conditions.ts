@@ -22,7 +22,7 @@ interface ConditionsState {
   lately: readonly string[];
   /** Id of the edge of which the rest is open. */
   openMore: string | null;
-  /** Edges that slip away and are there; null where all are. */
+  /** Edges that slip away, and widgets that wait for the pointer, which are there; null where all are. */
   out: readonly string[] | null;
   feeds: readonly Feed[];
   hold(moment: number): void;

@@ -1,5 +1,14 @@
-import { asked, away, changesAt, presenceAt, turned, type Presence } from '../../core/presence/presence.ts';
+import {
+  asked,
+  away,
+  changesAt,
+  presenceAt,
+  turned,
+  type Delays,
+  type Presence,
+} from '../../core/presence/presence.ts';
 import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
+import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
 import type { SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
 import { isHorizontal, type Point, type Rect } from '../../core/values/geometry.ts';
@@ -18,6 +27,16 @@ type Slipping = Edge & { shows: { by: 'slips'; in: number; out: number } };
 
 function slippingEdges(): Slipping[] {
   return (presentDesk()?.edges ?? []).filter((edge): edge is Slipping => edge.shows.by === 'slips');
+}
+
+/** A widget comes at once, and stays for a moment. */
+const NEAR_DELAYS: Delays = { in: 0, out: 300 };
+
+type Near = Widget & { shows: { by: 'near'; reach: number } };
+
+/** Widgets that are there while the pointer is near them. */
+function nearWidgets(): Near[] {
+  return (presentDesk()?.widgets ?? []).filter((widget): widget is Near => widget.shows.by === 'near');
 }
 
 /** While the ledge holds or plays another moment, somebody made up comes and goes in its time. */
@@ -51,6 +70,15 @@ export function watchPresence(): () => void {
     return isIn(pointer.at, states.get(id)?.isThere ? whole(edge, screen.rect) : side(edge, screen.rect));
   }
 
+  function isNear({ id, shows: { reach } }: Near, screens: readonly SceneScreen[]): boolean {
+    const screen = screens.find((one) => one.id === pointer?.screen);
+    const widget = screen?.widgets.find((one) => one.id === id);
+    if (!widget || !pointer) return false;
+    const { x, y, width, height } = widget.rect;
+    const around = { x: x - reach, y: y - reach, width: width + 2 * reach, height: height + 2 * reach };
+    return isIn(pointer.at, around);
+  }
+
   function look(): void {
     clearTimeout(timer);
     const now = performance.now();
@@ -70,6 +98,13 @@ export function watchPresence(): () => void {
       if (states.get(edge.id)?.isThere || isRehearsed(edge)) out.push(edge.id);
       next = Math.min(next, changesAt(state, delays) ?? Infinity);
     }
+    for (const widget of nearWidgets()) {
+      const before = presenceAt(states.get(widget.id) ?? away, now, NEAR_DELAYS);
+      const state = asked(before, isNear(widget, screens), now, NEAR_DELAYS);
+      states.set(widget.id, presenceAt(state, now, NEAR_DELAYS));
+      if (states.get(widget.id)?.isThere) out.push(widget.id);
+      next = Math.min(next, changesAt(state, NEAR_DELAYS) ?? Infinity);
+    }
     const known = useConditions.getState().out;
     if (known === null || known.join() !== out.join()) useConditions.getState().setOut(out);
     if (Number.isFinite(next)) timer = setTimeout(look, Math.max(0, next - now) + 1);
@@ -80,8 +115,9 @@ export function watchPresence(): () => void {
     if (event.key.toUpperCase() !== CALL_KEY || event.ctrlKey || event.metaKey || event.altKey || isTyping)
       return;
     const now = performance.now();
-    for (const { id } of slippingEdges()) states.set(id, turned(states.get(id) ?? away, now));
-    const out = slippingEdges().filter(({ id }) => states.get(id)?.isThere);
+    const all = [...slippingEdges(), ...nearWidgets()];
+    for (const { id } of all) states.set(id, turned(states.get(id) ?? away, now));
+    const out = all.filter(({ id }) => states.get(id)?.isThere);
     useConditions.getState().setOut(out.map(({ id }) => id));
     // It stays until the pointer or the focus has been on it and is gone again.
     clearTimeout(timer);

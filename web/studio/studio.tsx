@@ -14,7 +14,6 @@ import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
 import { useCardInHand } from './card-drag.ts';
 import { Column } from './column/column.tsx';
-import { DraggedCard } from './chapters/widgets/face-card.tsx';
 import { chapters } from './chapters/list.ts';
 import { setNavigate } from './commands.ts';
 import { Header } from './header/header.tsx';
@@ -26,6 +25,10 @@ import { useRefusals } from './kept-aside.ts';
 import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
 import { Stage } from './stage/stage.tsx';
+
+const DraggedCard = later(async () => ({
+  default: (await import('./chapters/widgets/face-card.tsx')).DraggedCard,
+}));
 
 const Sheets = later(() => import('./sheets.tsx'));
 const ConflictSheet = later(async () => ({ default: (await import('./conflict.tsx')).ConflictSheet }));
@@ -97,7 +100,9 @@ function CardOverlay() {
     held && (
       <div className="pointer-events-none fixed z-50" style={{ left: held.at.x, top: held.at.y }}>
         {held.by === 'face' ? (
-          <DraggedCard type={held.widget} face={held.face} />
+          <Suspense>
+            <DraggedCard type={held.widget} face={held.face} />
+          </Suspense>
         ) : (
           <ApplicationInHand application={held.application} />
         )}

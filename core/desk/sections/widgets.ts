@@ -3,6 +3,7 @@ import { OwnFinish } from '../../arrange/schema.ts';
 import type { Finish } from '../../values/finish.ts';
 import { field } from '../../values/field.ts';
 import { Id } from '../../values/id.ts';
+import { MOST_EXPRESSION } from '../../expressions/text.ts';
 import { Place } from '../../values/place.ts';
 import { widgetKinds, type WidgetType } from '../../widgets/list.ts';
 import { freePlace } from '../ground.ts';
@@ -22,6 +23,32 @@ export const WidgetFrame = z.looseObject({
   finish: OwnFinish,
   locked: field(z.boolean(), { label: 'Locked', group: 'Hold' }),
   clicksThrough: field(z.boolean(), { label: 'Clicks through', group: 'Hold' }),
+  shows: field(
+    z.discriminatedUnion('by', [
+      z.looseObject({ by: z.literal('always') }),
+      z.looseObject({
+        by: z.literal('near'),
+        reach: field(z.number().min(0).max(2000), { label: 'As near as', unit: 'px', step: 10 }),
+      }),
+      z.looseObject({
+        by: z.literal('while'),
+        holds: field(z.string().max(MOST_EXPRESSION), {
+          label: 'While',
+          placeholder: 'weather.chance > 30',
+          control: 'expression',
+          isWide: true,
+        }),
+      }),
+    ]),
+    {
+      label: 'Shown',
+      variants: {
+        always: { label: 'Always', start: {} },
+        near: { label: 'Pointer near', start: { reach: 60 } },
+        while: { label: 'While …', start: { holds: 'sun.up' } },
+      },
+    },
+  ),
   workspaces: z
     .array(Id)
     .max(32)
@@ -34,6 +61,9 @@ const widgetSchemas = widgetKinds.map((kind) =>
     options: kind.options,
   }),
 );
+/** When it is there: always, while the pointer is so near (px), or while an expression holds. */
+export type Showing = { by: 'always' } | { by: 'near'; reach: number } | { by: 'while'; holds: string };
+
 export interface Widget {
   id: string;
   type: WidgetType;
@@ -44,6 +74,7 @@ export interface Widget {
   finish: Finish | null;
   locked: boolean;
   clicksThrough: boolean;
+  shows: Showing;
   /** Ids of the workspaces that it is shown on; all of them where there is none. */
   workspaces: string[];
 }

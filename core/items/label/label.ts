@@ -2,7 +2,9 @@ import { z } from 'zod';
 import { defineItem } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { chosenFont, colourOption, TypeOption } from '../../kinds/options.ts';
-import { field } from '../../values/field.ts';
+import { originsOf, saidOf } from '../../expressions/telling.ts';
+import { toldFrom, toldText } from '../../expressions/options.ts';
+import { expressionsOf, needsOf } from '../../expressions/text.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { inLines, itemText, layLines } from '../text.ts';
 
@@ -26,12 +28,16 @@ export const label = defineItem({
     { id: 'tag', title: 'Tag' },
   ],
   options: z.looseObject({
-    text: field(z.string().max(200).default('Marrow Point'), { label: 'Text', placeholder: 'nothing' }),
+    text: toldText('Marrow Point', 'Text', 200),
+    from: toldFrom,
     type: TypeOption,
     colour: colourOption('ink'),
   }),
-  view({ text, type, colour }, face, { textColour, isVertical }) {
-    const said = face === 'wide' ? text.toUpperCase() : text;
+  needs: ({ text, from }) => needsOf(expressionsOf(text), originsOf({ from })),
+  view({ text, from, type, colour }, face, context) {
+    const { textColour, isVertical } = context;
+    const told = saidOf(text, context, { from });
+    const said = face === 'wide' ? told.toUpperCase() : told;
     return {
       lines: isVertical ? inLines(said) : said === '' ? [] : [said],
       type,

@@ -4,13 +4,31 @@ import { middleBaseline, putLine, setLine, type Layout, type Paint } from '../..
 import { colourOption, originOption } from '../../kinds/options.ts';
 import { meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
 import { field, fieldWhen } from '../../values/field.ts';
-import type { Rect } from '../../values/geometry.ts';
+import { expressionWork } from '../../expressions/learn.ts';
+import { expression } from '../../expressions/options.ts';
+import { originsOf, tellingOf } from '../../expressions/telling.ts';
+import { needsOf } from '../../expressions/text.ts';
+import { clamp, type Rect } from '../../values/geometry.ts';
 import { itemText, layLines, paddingOf } from '../text.ts';
 
+const isOwn = ({ meter }: Readonly<Record<string, unknown>>) => meter === 'own';
+
 const options = z.looseObject({
-  meter: field(z.enum(['processor', 'memory', 'disk', 'network']).default('processor'), {
+  meter: field(z.enum(['processor', 'memory', 'disk', 'network', 'own']).default('processor'), {
     label: 'Reading',
-    choices: { processor: 'Processor', memory: 'Memory', disk: 'Disk', network: 'Network' },
+    choices: {
+      processor: 'Processor',
+      memory: 'Memory',
+      disk: 'Disk',
+      network: 'Network',
+      own: 'An expression',
+    },
+  }),
+  own: fieldWhen(expression('Expression', 'tide.height'), isOwn),
+  unit: field(z.string().max(12).default(''), { label: 'Unit', placeholder: 'none', when: isOwn }),
+  full: field(z.number().min(0.001).max(1e12).default(100), {
+    label: 'Full at',
+    when: (values, face) => isOwn(values) && face !== 'number',
   }),
   from: originOption('machine'),
   span: field(z.number().int().min(1).max(60).default(5), {
@@ -21,9 +39,12 @@ const options = z.looseObject({
   colour: fieldWhen(colourOption('accent', 'Marks'), (_, face) => face !== 'number'),
 });
 
+/** A meter of the machine, or what an expression says. */
+type ItemMeter = Omit<Meter, 'id'> & { id: Meter['id'] | 'own' };
+
 export interface ReadingView {
   face: 'number' | 'bar' | 'ring' | 'graph';
-  meter: Meter;
+  meter: ItemMeter;
   /** Shares, oldest first. */
   series: readonly (number | null)[];
   colour: Paint;
@@ -35,7 +56,13 @@ export interface ReadingLayout extends Layout {
 }
 
 /** The widest that each figure may become. */
-const widest = { processor: '100 %', memory: '100 %', disk: '100 %', network: '999.9 MB/s' } as const;
+const widest = {
+  processor: '100 %',
+  memory: '100 %',
+  disk: '100 %',
+  network: '999.9 MB/s',
+  own: '',
+} as const;
 
 /** Px along a flat edge: a bar and a graph; how thick a bar is, and what of the depth a graph takes. */
 const BAR = { long: 52, thick: 6 } as const;
@@ -52,10 +79,17 @@ export const reading = defineItem({
     { id: 'graph', title: 'Graph' },
   ],
   options,
-  needs: ({ from }) => [{ source: 'machine', origin: from, every: 'second' }],
-  view({ meter, from, span, colour }, face, { readings, textColour }): ReadingView {
-    const past =
-      face === 'graph' ? readings.series('machine', from, GRAPH.points, (span * 60_000) / GRAPH.points) : [];
+  needs: ({ meter, from, own }) =>
+    meter === 'own'
+      ? needsOf([own], originsOf({ from }))
+      : [{ source: 'machine', origin: from, every: 'second' }],
+  view(chosen, face, context): ReadingView {
+    const { meter, from, span, colour } = chosen;
+    const { readings, textColour } = context;
+    const step = (span * 60_000) / GRAPH.points;
+    if (meter === 'own')
+      return { face, ...ownReading(chosen, face, step, context), colour: textColour(colour) };
+    const past = face === 'graph' ? readings.series('machine', from, GRAPH.points, step) : [];
     return {
       face,
       meter: meterOf(meter, readings.get('machine', from)?.value ?? null),
@@ -68,8 +102,43 @@ export const reading = defineItem({
   },
 });
 
+/** What an expression says, now and before. */
+function ownReading(
+  { own, unit, full, from }: z.output<typeof options>,
+  face: ReadingView['face'],
+  step: number,
+  context: ItemContext,
+): Pick<ReadingView, 'meter' | 'series'> {
+  const work = expressionWork();
+  const { moment } = context.readings;
+  const numberAt = (at: number) => work?.numberOf(own, tellingOf(context, { from }, at)) ?? null;
+  const shareAt = (at: number) => {
+    const value = numberAt(at);
+    return value === null ? null : clamp(value / full, 0, 1);
+  };
+  const value = own.trim() === '' ? null : numberAt(moment);
+  const figure = value === null ? '–' : (work?.shown(value, tellingOf(context, { from })) ?? '–');
+  const newest = Math.floor(moment / step) * step;
+  return {
+    meter: {
+      id: 'own',
+      title: own,
+      share: value === null ? null : clamp(value / full, 0, 1),
+      figure,
+      unit,
+      detail: `${figure} ${unit}`.trim(),
+    },
+    series:
+      face === 'graph'
+        ? Array.from({ length: GRAPH.points }, (_, index) =>
+            shareAt(newest - (GRAPH.points - 1 - index) * step),
+          )
+        : [],
+  };
+}
+
 /** As much room as the widest figure needs: what stands beside it keeps still. */
-function layNumber({ id, figure, unit }: Meter, context: ItemContext): ReadingLayout {
+function layNumber({ id, figure, unit }: ItemMeter, context: ItemContext): ReadingLayout {
   const { thickness, isVertical, fonts } = context;
   // Upright the unit stands under the figure.
   if (isVertical) return { ...layLines([figure, unit].filter(Boolean), context), mark: null };

@@ -3,6 +3,9 @@ import type { Desk } from '../../desk/desk.ts';
 import type { Widget } from '../../desk/sections/widgets.ts';
 import { moveInside, type Rect, type Size } from '../../values/geometry.ts';
 import type { Layout } from '../../kinds/layout.ts';
+import { expressionWork } from '../../expressions/learn.ts';
+import { originsOf, tellingOf } from '../../expressions/telling.ts';
+import { needsOf } from '../../expressions/text.ts';
 import { areLearned } from '../../sources/learn.ts';
 import { workOf } from '../../widgets/learn.ts';
 import { widgetKindOf } from '../../widgets/list.ts';
@@ -119,8 +122,20 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
       surface,
       locked,
       clicksThrough,
+      isAway: isAway(widget, solving),
     } as SceneWidget,
   };
+}
+
+/** Whether a widget is not there just now, by what it says of that. What can't be told leaves it there. */
+function isAway({ id, shows, options }: Widget, { out, needs, facts, readings }: Solving): boolean {
+  if (shows.by === 'always') return false;
+  // While a desk is arranged, nobody is near anything.
+  if (shows.by === 'near') return out !== null && !out.has(id);
+  const asked = needsOf([shows.holds], originsOf(options));
+  needs.add(asked);
+  if (!areLearned(asked)) return false;
+  return expressionWork()?.holds(shows.holds, tellingOf({ ...facts, readings }, options)) === false;
 }
 
 /** Widgets by the screen that they are on: their own, or that of whatever they hang from in the end. */

@@ -1,4 +1,4 @@
-import type { FC } from 'react';
+import { Suspense, type FC } from 'react';
 import { learnFamilies } from '../../../core/text/families.ts';
 import { families, familyTitles, type Family } from '../../../core/values/family.ts';
 import { sides, type Side } from '../../../core/values/geometry.ts';
@@ -31,6 +31,7 @@ import { Segmented, SelectField } from '../../ui/choice.tsx';
 import { ColourField } from '../../ui/colour-field.tsx';
 import { NumberField, SliderField } from '../../ui/figure.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { later } from '../../later.ts';
 import { sentenceFor, type FieldShape } from './schema.ts';
 
 /** What every control is given. Values come in, changes go out; a refused one is said through onError. */
@@ -326,6 +327,37 @@ const PatternControl: FC<ControlProps> = (props) => {
   );
 };
 
+const ExpressionEditor = later(async () => ({
+  default: (await import('../expressions/expression-editor.tsx')).ExpressionEditor,
+}));
+
+/** While its code comes, the text stands as it is. */
+function Told({ isWhole, ...props }: ControlProps & { isWhole: boolean }) {
+  const text = String(props.value ?? '');
+  return (
+    <div className="grid w-full gap-1">
+      <span>{props.shape.facts.label}</span>
+      <Suspense
+        fallback={<p className="min-h-8 whitespace-pre-wrap font-mono text-[12px] text-dust">{text}</p>}
+      >
+        <ExpressionEditor
+          label={props.label}
+          value={text}
+          placeholder={props.shape.facts.placeholder}
+          isExpression={isWhole}
+          check={(next) => sentenceFor(props.shape, next)}
+          onTurn={props.onTurn}
+          onEnd={props.onEnd}
+          onError={props.onError}
+        />
+      </Suspense>
+    </div>
+  );
+}
+
+const ExpressionControl: FC<ControlProps> = (props) => <Told {...props} isWhole />;
+const ToldTextControl: FC<ControlProps> = (props) => <Told {...props} isWhole={false} />;
+
 const ApplicationControl: FC<ControlProps> = (props) => {
   const applications = useDesk((state) => state.history?.present.applications) ?? [];
   return (
@@ -391,6 +423,8 @@ export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> 
   colour: ColourControl,
   zone: ZoneControl,
   pattern: PatternControl,
+  expression: ExpressionControl,
+  'told-text': ToldTextControl,
   application: ApplicationControl,
   shortcut: ShortcutControl,
   family: FamilyControl,

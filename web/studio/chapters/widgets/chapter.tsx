@@ -6,8 +6,8 @@ import { later } from '../../../later.ts';
 import { addWidget, selectedParts, titleOfWidget } from '../../acts.ts';
 import type { Command } from '../../command.ts';
 import type { Chapter } from '../chapter.ts';
-import { WidgetsChapter } from './widgets.tsx';
 
+const WidgetsChapter = later(async () => ({ default: (await import('./widgets.tsx')).WidgetsChapter }));
 const WidgetEditor = later(async () => ({ default: (await import('./widget-editor.tsx')).WidgetEditor }));
 const SeveralEditor = later(async () => ({ default: (await import('./several.tsx')).SeveralEditor }));
 

@@ -16,7 +16,7 @@ import { FaceCard } from './face-card.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
 import { PlaceSection } from './place-section.tsx';
 
-type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough' | 'workspaces'>>;
+type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough' | 'workspaces' | 'shows'>>;
 
 function set(id: string, label: string, change: Change): void {
   useDesk.getState().edit(named(label, edits.setWidgets([id], change)));
@@ -24,7 +24,7 @@ function set(id: string, label: string, change: Change): void {
 
 /** Everything about one widget. Each section is given only what it shows: a drag draws just the place anew. */
 export function WidgetEditor({ widget }: { widget: Widget }) {
-  const { id, type, face, options, locked, clicksThrough, finish, workspaces } = widget;
+  const { id, type, face, options, locked, clicksThrough, finish, workspaces, shows } = widget;
   const ids = useMemo(() => [id], [id]);
   const owns = useMemo(() => [finish], [finish]);
   return (
@@ -33,7 +33,7 @@ export function WidgetEditor({ widget }: { widget: Widget }) {
       <Faces key={id} id={id} type={type} face={face} options={options} />
       <Readings id={id} type={type} face={face} options={options} />
       <PlaceSection widget={widget} />
-      <ShownOn id={id} on={workspaces} />
+      <Shown id={id} shows={shows} on={workspaces} />
       <Hold id={id} locked={locked} clicksThrough={clicksThrough} />
       <FinishSection ids={ids} owns={owns} />
       <Alike widget={widget} />
@@ -106,8 +106,33 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
   );
 });
 
+/** When it is there, and where. */
+const Shown = memo(function Shown({
+  id,
+  shows,
+  on,
+}: {
+  id: string;
+  shows: Widget['shows'];
+  on: readonly string[];
+}) {
+  const { turn, endGesture } = useDesk.getState();
+  return (
+    <Section title="Shown">
+      <Fields
+        schema={WidgetFrame}
+        values={{ shows }}
+        only={['shows']}
+        onTurn={(change) => turn(named('Shown', edits.setWidgets([id], change)))}
+        onEnd={endGesture}
+      />
+      <ShownOn id={id} on={on} />
+    </Section>
+  );
+});
+
 /** On which workspaces it is shown: on all, or on those that are pressed. */
-const ShownOn = memo(function ShownOn({ id, on }: { id: string; on: readonly string[] }) {
+function ShownOn({ id, on }: { id: string; on: readonly string[] }) {
   const all = useDesk((state) => state.history?.present.workspaces) ?? [];
   if (all.length < 2) return null;
   const turn = (workspace: string) => {
@@ -117,7 +142,10 @@ const ShownOn = memo(function ShownOn({ id, on }: { id: string; on: readonly str
     set(id, 'Workspaces', { workspaces: ordered.length === all.length ? [] : ordered });
   };
   return (
-    <Section title="Shown on" note={on.length === 0 ? 'every workspace' : undefined}>
+    <div className="mt-2">
+      <p className="mb-1.5 flex justify-between">
+        On workspaces {on.length === 0 && <span className="text-dust">every one</span>}
+      </p>
       <div className="flex flex-wrap gap-1.5" role="group" aria-label="Shown on">
         {all.map((workspace) => (
           <button
@@ -143,9 +171,9 @@ const ShownOn = memo(function ShownOn({ id, on }: { id: string; on: readonly str
           </button>
         )}
       </div>
-    </Section>
+    </div>
   );
-});
+}
 
 /** Gives what it looks like to others. */
 function Alike({ widget }: { widget: Widget }) {

@@ -1,0 +1,15 @@
+import type * as Evaluate from './evaluate.ts';
+
+/** How expressions are worked out, once that was fetched: with the first desk that has one. */
+type Work = typeof Evaluate;
+
+let work: Work | null = null;
+
+/** Null until it was learned. */
+export function expressionWork(): Work | null {
+  return work;
+}
+
+export async function learnExpressions(): Promise<void> {
+  work ??= await import('./evaluate.ts');
+}

@@ -1,0 +1,103 @@
+import type { OriginOf, SourceId } from '../sources/list.ts';
+import type { Need, Tick } from '../sources/readings.ts';
+
+/** What a text with expressions may come to. */
+export const MOST_TEXT = 2000;
+/** What one expression may come to. */
+export const MOST_EXPRESSION = 500;
+
+/** A stretch of a text: as it stands, or an expression between braces; `at` is where it begins in the text. */
+export type Piece =
+  | { kind: 'plain'; text: string }
+  | { kind: 'expression'; source: string; at: number }
+  | { kind: 'open'; at: number };
+
+/** Takes a text apart. `{…}` holds an expression; `{{` and `}}` stand for the braces themselves. */
+export function piecesOf(text: string): Piece[] {
+  const pieces: Piece[] = [];
+  let plain = '';
+  const endPlain = () => {
+    if (plain) pieces.push({ kind: 'plain', text: plain });
+    plain = '';
+  };
+  for (let at = 0; at < text.length;) {
+    const sign = text[at] ?? '';
+    if ((sign === '{' || sign === '}') && text[at + 1] === sign) {
+      plain += sign;
+      at += 2;
+    } else if (sign === '{') {
+      endPlain();
+      const end = endOf(text, at + 1);
+      if (end === null) return [...pieces, { kind: 'open', at }];
+      pieces.push({ kind: 'expression', source: text.slice(at + 1, end), at: at + 1 });
+      at = end + 1;
+    } else {
+      plain += sign;
+      at++;
+    }
+  }
+  endPlain();
+  return pieces;
+}
+
+/** Where the brace stands that ends an expression: not one in quotes, nor of a map within. Null where there is none. */
+function endOf(text: string, from: number): number | null {
+  let depth = 0;
+  let quote = '';
+  for (let at = from; at < text.length; at++) {
+    const sign = text[at] ?? '';
+    if (quote) {
+      if (sign === '\\') at++;
+      else if (sign === quote) quote = '';
+    } else if (sign === '"' || sign === "'") quote = sign;
+    else if (sign === '{') depth++;
+    else if (sign === '}' && depth-- === 0) return at;
+  }
+  return null;
+}
+
+/** Which sources each name is read from, and how often it changes. */
+const names: Record<string, { sources: readonly SourceId[]; every: Tick }> = {
+  time: { sources: [], every: 'minute' },
+  place: { sources: [], every: null },
+  desk: { sources: [], every: 'minute' },
+  sun: { sources: ['sun'], every: 'minute' },
+  moon: { sources: ['moon', 'almanac'], every: 'minute' },
+  day: { sources: ['almanac'], every: 'minute' },
+  tide: { sources: ['almanac'], every: 'minute' },
+  machine: { sources: ['machine'], every: 'second' },
+  weather: { sources: ['weather'], every: 'minute' },
+};
+const known = new Map(Object.entries(names));
+const NAME = new RegExp(`(?<![.\\w"'])(${Object.keys(names).join('|')})\\b`, 'g');
+/** What asks for each second: the second itself, a pattern with it, and what is counted from now. */
+const SECONDS = /\btime\.second\b|\bformat\(\s*["'][^"']*s/;
+
+/** Where the readings of an expression come from, where not simulated. */
+export type Origins = { readonly [Id in SourceId]?: OriginOf<Id> };
+
+/** What expressions read, by the names that stand in them. */
+export function needsOf(sources: readonly string[], origins: Origins): Need[] {
+  const all = sources.join('\n');
+  const isFast = SECONDS.test(all);
+  if (all.trim() === '') return [];
+  const found = new Set(Array.from(all.matchAll(NAME), ([name]) => name));
+  const needs = [...found].flatMap((name): Need[] => {
+    const { sources: read, every } = known.get(name) ?? { sources: [], every: null };
+    const tick = isFast && every !== null ? 'second' : every;
+    if (read.length === 0) return [{ source: 'time', every: tick }];
+    return read.map((source) => ({ source, origin: origins[source], every: tick }) as Need);
+  });
+  // Where nothing is named, there is still something to be worked out.
+  return (needs.length > 0 ? needs : [{ source: 'time', every: null } as Need]).map((need) => ({
+    ...need,
+    byExpression: true,
+  }));
+}
+
+/** The expressions of a text, also one that is still being written. */
+export function expressionsOf(text: string): string[] {
+  return piecesOf(text).flatMap((piece) =>
+    piece.kind === 'expression' ? [piece.source] : piece.kind === 'open' ? [text.slice(piece.at + 1)] : [],
+  );
+}
