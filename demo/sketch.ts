@@ -1,5 +1,6 @@
 import { drawRoles } from '../core/colour/scheme.ts';
 import { createApplication, createItem } from '../core/desk/defaults.ts';
+import { plainOutside } from '../core/sources/outside.ts';
 import { marrowTide } from '../core/sources/tide/tide.ts';
 import { plainUnits } from '../core/sources/units.ts';
 import { plainMenus, type Menus } from '../core/menus/schema.ts';
@@ -184,7 +185,7 @@ export function desk({
       finishes,
     },
     menus: { ...plainMenus, categories, ...menus },
-    sources: { units: plainUnits, tide: marrowTide },
+    sources: { units: plainUnits, tide: marrowTide, outside: plainOutside },
     applications,
     workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
     ...rest,

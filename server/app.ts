@@ -16,6 +16,8 @@ import { guard } from './http/guard.ts';
 import { HttpProblem, problemHandler } from './http/problem.ts';
 import { createRenderer, type Renderer } from './pictures/render.ts';
 import { pictureRoutes } from './pictures/routes.ts';
+import { outsideFeeders } from './outside/feeder.ts';
+import { createHosts, hostRoutes } from './outside/hosts.ts';
 import { createPictureStore } from './pictures/store.ts';
 
 export interface AppOptions {
@@ -65,7 +67,11 @@ export function createApp({
   });
   const fonts = createFontStore(join(dataFolder, 'fonts'), helpers, incoming);
   const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);
-  const events = createEvents({ feeders });
+  const allowed = createHosts(store, now);
+  const events = createEvents({
+    feeders,
+    make: outsideFeeders({ helpers, isAllowed: allowed.isAllowed, ...(now ? { now } : {}) }),
+  });
 
   const app = express();
   app.disable('x-powered-by');
@@ -95,6 +101,7 @@ export function createApp({
     deskRoutes({ desks, pictures, fonts, events, helpers, incoming }),
     pictureRoutes(pictures, renderer, incoming),
     fontRoutes(fonts, incoming),
+    hostRoutes(allowed, () => events.retry()),
     events.router,
   );
   app.use('/api', () => {

@@ -1,3 +1,4 @@
+import { createServer } from 'node:http';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
@@ -11,6 +12,8 @@ import { StartProblem } from './db/open.ts';
 import type { Renderer } from './pictures/render.ts';
 
 const DEFAULT_PORT = 4680;
+/** Bytes: a page names all that it wants to hear of in one address. */
+const LONGEST_HEADERS = 65_536;
 const webFolder = fileURLToPath(new URL('../dist/web', import.meta.url));
 
 const { values } = parseArgs({
@@ -51,15 +54,16 @@ try {
   if (values.demo && app.desks.isEmpty())
     for (const desk of demoDesks().toReversed()) app.desks.create(desk, { keepId: true });
 
-  const server = app.express.listen(port, host, (error) => {
-    if (error) {
-      const { code } = error as NodeJS.ErrnoException;
-      stop(
-        code === 'EADDRINUSE'
-          ? `Port ${port} is taken. Choose another with --port.`
-          : `The server can't listen on ${host}:${port} (${code ?? error.message}).`,
-      );
-    }
+  const server = createServer({ maxHeaderSize: LONGEST_HEADERS }, app.express);
+  server.on('error', (error) => {
+    const { code } = error as NodeJS.ErrnoException;
+    stop(
+      code === 'EADDRINUSE'
+        ? `Port ${port} is taken. Choose another with --port.`
+        : `The server can't listen on ${host}:${port} (${code ?? error.message}).`,
+    );
+  });
+  server.listen(port, host, () => {
     const address = server.address();
     const chosen = typeof address === 'object' && address ? address.port : port;
     console.log(`Velvet Ledge is at http://${host}:${chosen}`);

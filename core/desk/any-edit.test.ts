@@ -277,6 +277,22 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       wind: choose.of(['kn', 'bft', 'mph'] as const),
       hours: choose.of(['12', '24'] as const),
     }),
+  setOutside: (_, choose) =>
+    edits.setOutside({
+      report: choose.of([
+        { by: 'typed', text: 'XXXX 240650Z 24008KT' },
+        { by: 'address', address: 'not one', every: 10 },
+      ]),
+      calendars: [
+        { id: choose.of(['one', 'two']), title: 'One', colour: 'accent', from: { by: 'file', text: '' } },
+        { id: 'two', title: 'Two', colour: '#123456', from: { by: 'observatory' } },
+      ],
+    }),
+  setCalendarText: (desk, choose) =>
+    edits.setCalendarText(
+      choose.of(['gone', ...desk.sources.outside.calendars.map(({ id }) => id)]),
+      'BEGIN',
+    ),
   setTide: (_, choose) =>
     edits.setTide({
       mean: choose.upTo(9),

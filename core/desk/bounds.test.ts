@@ -24,7 +24,7 @@ describe('bounds', () => {
     expect(first({ a: Array.from({ length: BOUNDS.entries + 1 }, () => 0) })).to.equal(
       'a has more than 5000 entries',
     );
-    expect(first({ a: ['x'.repeat(BOUNDS.text + 1)] })).to.equal('a.0 is longer than 20000 characters');
+    expect(first({ a: ['x'.repeat(BOUNDS.text + 1)] })).to.equal('a.0 is longer than 260000 characters');
     expect(first(JSON.parse('{"a":{"__proto__":{"b":1}}}'))).to.equal(
       'a.__proto__ is not a name that a field may have',
     );

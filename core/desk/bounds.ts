@@ -6,8 +6,8 @@ export const BOUNDS = {
   values: 500_000,
   /** Entries of one array, and fields of one object. */
   entries: 5000,
-  /** Characters of one text, and of a field's name. */
-  text: 20_000,
+  /** Characters of one text (the longest is a calendar), and of a field's name. */
+  text: 260_000,
   key: 200,
 };
 

@@ -1,6 +1,7 @@
 import { plainAdjust } from '../backdrop/schema.ts';
 import { plainUse } from '../text/schema.ts';
 import { plainMenus } from '../menus/schema.ts';
+import { plainOutside } from '../sources/outside.ts';
 import { marrowTide } from '../sources/tide/tide.ts';
 import { plainUnits } from '../sources/units.ts';
 import { plainPresses } from '../values/presses.ts';
@@ -132,7 +133,7 @@ export const steps: Record<number, Step> = {
   5: (desk) => ({
     ...desk,
     format: 6,
-    sources: { units: plainUnits, tide: marrowTide },
+    sources: { units: plainUnits, tide: marrowTide, outside: plainOutside },
     widgets: asArray(desk['widgets']).map((widget) => ({
       workspaces: [],
       shows: { by: 'always' },

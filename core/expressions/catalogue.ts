@@ -1,4 +1,5 @@
 import type { DeskFacts } from '../kinds/kind.ts';
+import type { CalendarEvent } from '../sources/calendar/calendar.ts';
 import { conditionOf } from '../sources/weather/codes.ts';
 import type { OriginOf, ReadingOf, SourceId } from '../sources/list.ts';
 import type { Readings } from '../sources/readings.ts';
@@ -54,7 +55,10 @@ export interface Entry {
 }
 
 function readingOf<Id extends SourceId>(id: Id, { readings, origins, at }: Telling): ReadingOf<Id> | null {
-  return readings.get(id, (origins[id] ?? SIMULATED) as OriginOf<Id>, at)?.value ?? null;
+  if (id === 'weather' && origins.weather)
+    return readings.get(origins.weather, SIMULATED, at)?.value as ReadingOf<Id> | null;
+  const origin = id === 'machine' ? origins.machine : undefined;
+  return readings.get(id, (origin ?? SIMULATED) as OriginOf<Id>, at)?.value ?? null;
 }
 
 const percent = (share: number | null | undefined) =>
@@ -83,6 +87,9 @@ function named<Id extends SourceId>(
     },
   }));
 }
+
+const nextIn = (events: readonly CalendarEvent[], at: number) =>
+  events.find(({ start, isWholeDay }) => start > at && !isWholeDay);
 
 /** Every name that expressions know; `core/expressions/text.ts` says which sources stand behind the first word. */
 export const catalogue: readonly Entry[] = [
@@ -215,6 +222,30 @@ export const catalogue: readonly Entry[] = [
       '',
       ({ hours }) => hours.map(({ temperature, wind, rain }) => ({ temperature, wind, rain })),
     ],
+  ]),
+  ...named('calendar', 'calendar', [
+    ['next.title', 'The next event', '', ({ events }, { at }) => nextIn(events, at)?.title],
+    ['next.place', 'Where it is', '', ({ events }, { at }) => nextIn(events, at)?.place],
+    [
+      'next.start',
+      'When it begins',
+      '',
+      ({ events }, telling) => momentAt(nextIn(events, telling.at)?.start, telling),
+    ],
+    [
+      'now.title',
+      'What goes on just now',
+      '',
+      ({ events }, { at }) =>
+        events.find(({ start, end, isWholeDay }) => !isWholeDay && start <= at && end > at)?.title,
+    ],
+    ['open', 'Tasks that are not done', '', ({ tasks }) => tasks.filter(({ isDone }) => !isDone).length],
+  ]),
+  ...named('headlines', 'headlines', [
+    ['first.title', 'The newest headline', '', ({ items }) => items[0]?.title],
+    ['first.text', 'What more it says', '', ({ items }) => items[0]?.text],
+    ['first.from', 'Who says it', '', ({ items }) => items[0]?.from],
+    ['count', 'How many there are', '', ({ items }) => items.length],
   ]),
 ];
 

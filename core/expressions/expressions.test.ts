@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { learnSources } from '../sources/learn.ts';
-import { createReadings, type Feed } from '../sources/readings.ts';
+import type { Feed } from '../sources/feeds.ts';
+import { createReadings } from '../sources/readings.ts';
 import { plainUnits } from '../sources/units.ts';
 import { unknownMachine } from '../sources/machine/machine.ts';
 import { bareDesk, DAWN } from '../../tests/support/desks.ts';
@@ -221,7 +222,7 @@ describe('texts with expressions', () => {
     const imperial = telling();
     imperial.facts = {
       ...imperial.facts,
-      units: { temperature: 'f', wind: 'kn', pressure: 'inhg', hours: '12' },
+      units: { temperature: 'f', wind: 'kn', pressure: 'inhg', hours: '12', week: 'monday' },
     };
     const { now } = imperial.readings.get('weather').value;
     expect(say('{weather.temperature.degrees()}', imperial).text).to.equal(

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { originOption } from '../kinds/options.ts';
-import { field } from '../values/field.ts';
+import { originOption, WeatherFrom } from '../kinds/options.ts';
+import { field, fieldWhen } from '../values/field.ts';
 import { MOST_EXPRESSION, MOST_TEXT, needsOf } from './text.ts';
 
 /** A text of one's own in which `{…}` holds an expression. */
@@ -29,8 +29,7 @@ const reads = (source: 'machine' | 'weather') => (values: Readonly<Record<string
   );
 
 /** Where a text's readings of the machine come from; it has an effect where the text names one. */
-export const toldFrom = field(originOption('machine').clone(), {
-  label: 'Machine',
-  choices: { simulated: 'Simulated', 'this-machine': 'This machine' },
-  when: reads('machine'),
-});
+export const toldFrom = fieldWhen(originOption('machine', 'Machine'), reads('machine'));
+
+/** Where its readings of the weather come from; it has an effect where the text names one. */
+export const toldWeather = fieldWhen(WeatherFrom, reads('weather'));

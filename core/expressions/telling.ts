@@ -1,22 +1,14 @@
-import { sources, type OriginOf, type SourceId } from '../sources/list.ts';
-import { SIMULATED } from '../sources/source.ts';
 import type { Readings } from '../sources/readings.ts';
 import type { Telling } from './catalogue.ts';
 import { expressionWork } from './learn.ts';
 import { piecesOf, type Origins } from './text.ts';
 
-/** Which sources a part reads from outside, by its options: each origin belongs to one source. */
-export function originsOf(options: Readonly<Record<string, unknown>>): Origins {
-  const chosen = [options['from'], options['weather']].filter(
-    (one) => one !== undefined && one !== SIMULATED,
-  );
-  if (chosen.length === 0) return {};
-  return Object.fromEntries(
-    (Object.keys(sources) as SourceId[]).flatMap((id) => {
-      const origin = Object.keys(sources[id].fed ?? {}).find((one) => chosen.includes(one));
-      return origin ? [[id, origin as OriginOf<SourceId>]] : [];
-    }),
-  );
+/** Where a part's readings come from, by its options. */
+export function originsOf({ from, weather }: Readonly<Record<string, unknown>>): Origins {
+  return {
+    ...(from === 'this-machine' ? { machine: from } : {}),
+    ...(from === 'station' || weather === 'station' ? { weather: 'station' } : {}),
+  };
 }
 
 /** What the expressions of a part know. */

@@ -67,6 +67,8 @@ const names: Record<string, { sources: readonly SourceId[]; every: Tick }> = {
   tide: { sources: ['almanac'], every: 'minute' },
   machine: { sources: ['machine'], every: 'second' },
   weather: { sources: ['weather'], every: 'minute' },
+  calendar: { sources: ['calendar'], every: 'minute' },
+  headlines: { sources: ['headlines'], every: 'minute' },
 };
 const known = new Map(Object.entries(names));
 const NAME = new RegExp(`(?<![.\\w"'])(${Object.keys(names).join('|')})\\b`, 'g');
@@ -74,7 +76,11 @@ const NAME = new RegExp(`(?<![.\\w"'])(${Object.keys(names).join('|')})\\b`, 'g'
 const SECONDS = /\btime\.second\b|\bformat\(\s*["'][^"']*s/;
 
 /** Where the readings of an expression come from, where not simulated. */
-export type Origins = { readonly [Id in SourceId]?: OriginOf<Id> };
+export interface Origins {
+  readonly machine?: OriginOf<'machine'>;
+  /** The weather as the desk's station reports it. */
+  readonly weather?: 'station';
+}
 
 /** What expressions read, by the names that stand in them. */
 export function needsOf(sources: readonly string[], origins: Origins): Need[] {
@@ -86,7 +92,11 @@ export function needsOf(sources: readonly string[], origins: Origins): Need[] {
     const { sources: read, every } = known.get(name) ?? { sources: [], every: null };
     const tick = isFast && every !== null ? 'second' : every;
     if (read.length === 0) return [{ source: 'time', every: tick }];
-    return read.map((source) => ({ source, origin: origins[source], every: tick }) as Need);
+    return read.map((source): Need => {
+      if (source === 'machine') return { source, origin: origins.machine, every: tick };
+      if (source === 'weather' && origins.weather) return { source: origins.weather, every: tick };
+      return { source, every: tick } as Need;
+    });
   });
   // Where nothing is named, there is still something to be worked out.
   return (needs.length > 0 ? needs : [{ source: 'time', every: null } as Need]).map((need) => ({

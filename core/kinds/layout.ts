@@ -43,6 +43,8 @@ export interface Run {
 export interface Layout {
   size: Size;
   runs: readonly Run[];
+  /** A line that goes on beyond its end: from where it is seen, and how far it goes on, px. It passes in use. */
+  passes?: { from: number; beyond: number } | null;
   /** What is told while it is pointed at, where the part itself is not. */
   told?: Run | null;
 }

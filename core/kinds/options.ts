@@ -46,14 +46,20 @@ export function colourOption(start: z.output<typeof Colour>, label = 'Colour') {
 }
 
 /** Where a part's readings of a source come from. */
-export function originOption<Id extends SourceId>(id: Id) {
+export function originOption<Id extends SourceId>(id: Id, label = 'Read from') {
   const fed = sources[id].fed ?? {};
   const origins = [SIMULATED, ...Object.keys(fed)] as [OriginOf<Id>, ...OriginOf<Id>[]];
   return field(z.enum(origins).default(SIMULATED as never), {
-    label: 'Read from',
+    label,
     choices: { [SIMULATED]: 'Simulated', ...fed },
   });
 }
+
+/** Where a part's weather comes from: simulated, or as the desk's station reports it. */
+export const WeatherFrom = field(z.enum([SIMULATED, 'station']).default(SIMULATED), {
+  label: 'Weather',
+  choices: { [SIMULATED]: 'Simulated', station: 'Station' },
+});
 
 /** What the main text of a face is set in: as the face has it, another use, or a family of its own. */
 export const TypeOption = field(z.enum(['face', ...uses, ...families]).default('face'), {

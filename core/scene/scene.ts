@@ -11,7 +11,8 @@ import type { Half } from '../values/roles.ts';
 import type { Fonts, Layout, Run } from '../kinds/layout.ts';
 import type { Presses } from '../values/presses.ts';
 import type { ItemFaceOf, ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
-import type { Feed, Tick } from '../sources/readings.ts';
+import type { Feed } from '../sources/feeds.ts';
+import type { Tick } from '../sources/readings.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
 
 /** A menu that is open, and what somebody does in it. */
@@ -139,6 +140,8 @@ export type SceneWidget = WidgetUnion & {
   clicksThrough: boolean;
   /** It is not there just now: out of sight in use, faint while the desk is arranged. */
   isAway: boolean;
+  /** Why what it shows is old or missing, in a sentence. */
+  trouble: string | null;
 };
 
 export interface SceneMenuEntry {

@@ -66,7 +66,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
   return {
     desk,
     palette: paletteOf(look.roles[half]),
-    readings: createReadings({ moment, place, seed, feeds, tide: sources.tide }),
+    readings: createReadings({ moment, place, seed, feeds, tide: sources.tide, outside: sources.outside }),
     facts,
     moment,
     half,

@@ -37,6 +37,8 @@ export interface Looked {
   view: unknown;
   layout: Layout;
   needs: readonly Need[];
+  /** Why some of it is old, or not there. */
+  trouble?: string | null;
   /** Something that it needs was not there: it must be looked at again. */
   isUnknown?: boolean;
 }

@@ -6,7 +6,7 @@ import type { LargeSource, Read, SourceContext } from './source.ts';
 const known = new Map<SourceId, Read<unknown>>();
 
 /** The same reading is asked for by every tick until its source goes on. */
-function remembering<Reading>(read: Read<Reading>): Read<Reading> {
+function remembering<Reading>(read: Read<Reading>, isOutside: boolean): Read<Reading> {
   let last: { context: SourceContext; moment: number; reading: Reading } | null = null;
   return (context, moment) => {
     const isKnown =
@@ -14,7 +14,8 @@ function remembering<Reading>(read: Read<Reading>): Read<Reading> {
       last.moment === moment &&
       last.context.seed === context.seed &&
       last.context.place === context.place &&
-      last.context.tide === context.tide;
+      last.context.tide === context.tide &&
+      (!isOutside || (last.context.outside === context.outside && last.context.feeds === context.feeds));
     if (!last || !isKnown) last = { context, moment, reading: read(context, moment) };
     return last.reading;
   };
@@ -40,7 +41,8 @@ export async function learnSources(
   await Promise.all(
     [...new Set(ids)].map(async (id) => {
       const source = sources[id] as LargeSource<string, unknown, string> | { read: unknown };
-      if (!('read' in source) && !known.has(id)) known.set(id, remembering((await source.load()).read));
+      if (!('read' in source) && !known.has(id))
+        known.set(id, remembering((await source.load()).read, source.isOutside ?? false));
     }),
   );
 }

@@ -1,4 +1,7 @@
 import { almanac } from './almanac/almanac.ts';
+import { calendar } from './calendar/calendar.ts';
+import { headlines } from './headlines/headlines.ts';
+import { station } from './station/station.ts';
 import { machine } from './machine/machine.ts';
 import { moon } from './moon/moon.ts';
 import { sun } from './sun/sun.ts';
@@ -7,7 +10,17 @@ import { weather } from './weather/weather.ts';
 import type { LargeSource, SIMULATED, Source } from './source.ts';
 
 /** Every source. Add a new one here. */
-export const sources = { time, sun, moon, machine, weather, almanac } as const;
+export const sources = {
+  time,
+  sun,
+  moon,
+  machine,
+  weather,
+  almanac,
+  station,
+  calendar,
+  headlines,
+} as const;
 
 export type SourceId = keyof typeof sources;
 type Known = typeof sources;

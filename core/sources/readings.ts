@@ -1,4 +1,6 @@
 import type { GeoPlace } from '../values/earth.ts';
+import type { Feed, Sample } from './feeds.ts';
+import { plainOutside, type Outside } from './outside.ts';
 import { readerOf } from './learn.ts';
 import { sources, type OriginOf, type ReadingOf, type SourceId } from './list.ts';
 import type { Tide } from './tide/tide.ts';
@@ -13,19 +15,6 @@ export type Need = {
   [Id in SourceId]: { source: Id; origin?: OriginOf<Id>; every: Tick; byExpression?: true };
 }[SourceId];
 
-/** A reading that came from outside; `moment` in epoch ms. */
-export interface Sample<Reading = unknown> {
-  moment: number;
-  reading: Reading;
-}
-
-/** What came from outside of one source and origin, newest last. */
-export interface Feed {
-  source: string;
-  origin: string;
-  samples: readonly Sample[];
-}
-
 /** A reading with when it was taken (epoch ms), and how long before the moment shown that was (ms). */
 export interface Taken<Reading> {
   value: Reading;
@@ -37,6 +26,9 @@ export interface Taken<Reading> {
 export interface Readings {
   readonly moment: number;
   readonly place: GeoPlace;
+  /** What is read from outside, and what came of it so far. */
+  readonly outside: Outside;
+  readonly feeds: readonly Feed[];
   /** Works something out once for all parts that show it; the key names it. */
   once<T>(key: string, work: () => T): T;
   /** The simulated reading of a source at the moment shown. */
@@ -64,10 +56,18 @@ export interface ReadingsInput {
   place: GeoPlace;
   seed: number;
   tide?: Tide;
+  outside?: Outside;
   feeds?: readonly Feed[];
 }
 
-export function createReadings({ moment, place, seed, tide, feeds = [] }: ReadingsInput): Readings {
+export function createReadings({
+  moment,
+  place,
+  seed,
+  tide,
+  outside = plainOutside,
+  feeds = [],
+}: ReadingsInput): Readings {
   const known = new Map<string, unknown>();
   function once<T>(key: string, work: () => T): T {
     if (!known.has(key)) known.set(key, work());
@@ -80,7 +80,7 @@ export function createReadings({ moment, place, seed, tide, feeds = [] }: Readin
     return once(`${id} ${stepped}`, () => {
       const read = readerOf(id);
       if (!read) throw new Error(`The source "${id}" was not learned`);
-      return read({ seed, place, tide }, stepped);
+      return read({ seed, place, tide, outside, feeds }, stepped);
     });
   }
 
@@ -103,6 +103,8 @@ export function createReadings({ moment, place, seed, tide, feeds = [] }: Readin
   return {
     moment,
     place,
+    outside,
+    feeds,
     once,
     get: get as Readings['get'],
     series: (id, origin, count, stepMs) =>

@@ -1,4 +1,6 @@
 import type { GeoPlace } from '../values/earth.ts';
+import type { Feed } from './feeds.ts';
+import type { Outside } from './outside.ts';
 import type { Tide } from './tide/tide.ts';
 
 /** What a source may know besides the moment. */
@@ -7,6 +9,9 @@ export interface SourceContext {
   place: GeoPlace;
   /** What the tide at the place is made of; Marrow Point's where nothing is said. */
   tide?: Tide;
+  /** What the desk reads from outside, and what came of it so far. */
+  outside?: Outside;
+  feeds?: readonly Feed[];
 }
 
 /** The origin of readings that are worked out here. */
@@ -22,6 +27,8 @@ interface Described<Id extends string, Fed extends string> {
   step: number;
   /** Other origins of such readings, whose samples come from outside, and what people call them. */
   fed?: Readonly<Record<Fed, string>>;
+  /** It is put together from what was fetched from outside. */
+  isOutside?: true;
 }
 
 /** A source gives live values, simulated or from outside. */

@@ -7,12 +7,14 @@ import type { TypeOf } from '../values/types.ts';
 const temperatures = { c: '°C', f: '°F' } as const;
 const winds = { kmh: 'km/h', ms: 'm/s', mph: 'mph', kn: 'kn', bft: 'Bft' } as const;
 const pressures = { hpa: 'hPa', inhg: 'inHg' } as const;
+const weeks = { monday: 'Monday', sunday: 'Sunday', saturday: 'Saturday' } as const;
 const hourStyles = { '24': '24 hours', '12': '12 hours' } as const;
 
 export type Temperature = keyof typeof temperatures;
 export type Wind = keyof typeof winds;
 export type Pressure = keyof typeof pressures;
 export type Hours = keyof typeof hourStyles;
+export type WeekStart = keyof typeof weeks;
 
 const keysOf = <Key extends string>(titles: Record<Key, string>) => Object.keys(titles) as [Key, ...Key[]];
 
@@ -22,6 +24,7 @@ export const Units = z.looseObject({
   wind: field(z.enum(keysOf(winds)), { label: 'Wind', choices: winds, control: 'choice' }),
   pressure: field(z.enum(keysOf(pressures)), { label: 'Pressure', choices: pressures }),
   hours: field(z.enum(keysOf(hourStyles)), { label: 'Hours', choices: hourStyles }),
+  week: field(z.enum(keysOf(weeks)), { label: 'Weeks begin on', choices: weeks }),
 });
 export type Units = TypeOf<typeof Units>;
 
@@ -30,6 +33,7 @@ export const plainUnits: Units = {
   wind: 'kmh',
   pressure: 'hpa',
   hours: '24',
+  week: 'monday',
 };
 
 /** A part's own choice of one of these; `desk` follows the desk. */
@@ -43,6 +47,7 @@ function ownUnit<Key extends string>(label: string, titles: Record<Key, string>)
 export const OwnTemperature = ownUnit('Temperature', temperatures);
 export const OwnWind = ownUnit('Wind', winds);
 export const OwnPressure = ownUnit('Pressure', pressures);
+export const OwnWeek = ownUnit('Weeks begin on', weeks);
 
 /** What a part shows its readings in: its own choice, or the desk's. */
 export function unitOf<Unit extends string>(own: Unit | 'desk', ofDesk: Unit): Unit {

@@ -2,12 +2,14 @@ import { byType, type AnyWidgetKind } from '../kinds/kind.ts';
 import { almanac } from './almanac/almanac.ts';
 import { battery } from './battery/battery.ts';
 import { clock } from './clock/clock.ts';
+import { calendar } from './calendar/calendar.ts';
+import { headlines } from './headlines/headlines.ts';
 import { readout } from './readout/readout.ts';
 import { machine } from './machine/machine.ts';
 import { weather } from './weather/weather.ts';
 
 /** Every kind of widget. Add a new one here. */
-export const widgetKinds = [clock, machine, weather, almanac, battery, readout] as const;
+export const widgetKinds = [clock, machine, weather, almanac, calendar, headlines, battery, readout] as const;
 
 export type WidgetType = (typeof widgetKinds)[number]['type'];
 type KindOf<Type extends WidgetType> = Extract<(typeof widgetKinds)[number], { type: Type }>;

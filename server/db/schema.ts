@@ -43,3 +43,9 @@ export const pictures = sqliteTable('pictures', {
   bytes: integer('bytes').notNull(),
   addedAt: integer('added_at').notNull(),
 });
+
+/** Hosts in the private network that a person has allowed to be read from. */
+export const allowedHosts = sqliteTable('allowed_hosts', {
+  host: text('host').primaryKey(),
+  allowedAt: integer('allowed_at').notNull(),
+});

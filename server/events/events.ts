@@ -1,11 +1,13 @@
 import { Router, type Response } from 'express';
 import { createFeeds } from '../feeds/feeds.ts';
-import type { Feeder } from '../feeds/feed.ts';
+import type { Feeder, MakeFeeder } from '../feeds/feed.ts';
 import { HttpProblem } from '../http/problem.ts';
 
 export interface EventsOptions {
   feeders: readonly Feeder[];
   now?: () => number;
+  /** Makes those that are asked for by an address. */
+  make?: MakeFeeder;
 }
 
 const KEEP_ALIVE_MS = 15_000;
@@ -19,6 +21,24 @@ interface Stream {
   wants: readonly string[];
 }
 
+/** Feeds that one page may ask for. */
+const MOST_FEEDS = 64;
+
+/** Names with commas between. Those with an address in them have commas of their own, and are encoded once more. */
+function namesIn(asked: unknown): string[] {
+  if (typeof asked !== 'string') return [];
+  return asked
+    .split(',')
+    .slice(0, MOST_FEEDS)
+    .flatMap((name) => {
+      try {
+        return [decodeURIComponent(name)];
+      } catch {
+        return [];
+      }
+    });
+}
+
 function send({ response }: Stream, event: string, data: unknown): void {
   response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
   // Whoever never reads is let go, and may come back.
@@ -28,7 +48,7 @@ function send({ response }: Stream, event: string, data: unknown): void {
 /**
  * Server-sent events, one stream for each page: desks that were saved, and readings from outside for those who ask.
  */
-export function createEvents({ feeders, now }: EventsOptions) {
+export function createEvents({ feeders, now, make }: EventsOptions) {
   const streams = new Set<Stream>();
   const feeds = createFeeds(
     feeders,
@@ -36,6 +56,7 @@ export function createEvents({ feeders, now }: EventsOptions) {
       for (const stream of streams) if (stream.wants.includes(name)) send(stream, 'samples', feed);
     },
     now,
+    make,
   );
   const rewant = () => feeds.want(new Set([...streams].flatMap(({ wants }) => wants)));
 
@@ -48,7 +69,7 @@ export function createEvents({ feeders, now }: EventsOptions) {
     if (streams.size >= MOST_STREAMS)
       throw new HttpProblem(429, 'Too many pages', 'Too many pages listen already; close some.');
     const asked = request.query['feeds'];
-    const stream = { response, wants: feeds.known(typeof asked === 'string' ? asked.split(',') : []) };
+    const stream = { response, wants: feeds.known(namesIn(asked)) };
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -80,7 +101,7 @@ export function createEvents({ feeders, now }: EventsOptions) {
     streams.clear();
   }
 
-  return { router, tell, close };
+  return { router, tell, close, retry: () => feeds.retry() };
 }
 
 export type Events = ReturnType<typeof createEvents>;

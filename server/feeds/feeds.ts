@@ -1,22 +1,58 @@
-import type { Feed, Sample } from '../../core/sources/readings.ts';
-import type { Feeder } from './feed.ts';
+import type { Feed, FeedProblem, Sample } from '../../core/sources/feeds.ts';
+import { FetchProblem } from '../outside/addresses.ts';
+import { same, type Feeder, type MakeFeeder } from './feed.ts';
 
-/** Runs the feeders, each only while somebody wants its readings. */
+/** ms of the first pause after a look that failed, where looks are further apart; each further one doubles it. */
+const FIRST_PAUSE = 5000;
+const LONGEST_PAUSE = 3_600_000;
+/** Feeders that were made for somebody; the ones that nobody wants make room. */
+const MOST_MADE = 120;
+
+/** How long to wait after so many looks have failed, one after another: the longer, the more. */
+export function pauseAfter(failures: number, everyMs: number): number {
+  return Math.min(LONGEST_PAUSE, Math.min(FIRST_PAUSE, everyMs) * 2 ** (failures - 1));
+}
+
+/** Runs the feeders, each only while somebody wants its readings. `make` makes those that are asked for by an address. */
 export function createFeeds(
   feeders: readonly Feeder[],
   tell: (name: string, feed: Feed) => void,
   now: () => number = Date.now,
+  make: MakeFeeder = () => null,
 ) {
   const running = new Map(feeders.map((feeder) => [nameOf(feeder), startable(feeder, tell, now)]));
+  const fixed = new Set(running.keys());
+  let wanted: ReadonlySet<string> = new Set();
+
+  /** Whether there is one by this name; it is made where it can be. */
+  function has(name: string): boolean {
+    if (running.has(name)) return true;
+    const slash = name.indexOf('/');
+    const feeder = slash > 0 ? make(name.slice(0, slash), name.slice(slash + 1)) : null;
+    if (!feeder) return false;
+    if (running.size >= MOST_MADE) {
+      const free = [...running.keys()].find((one) => !fixed.has(one) && !wanted.has(one));
+      if (free === undefined) return false;
+      running.get(free)?.want(false);
+      running.delete(free);
+    }
+    running.set(name, startable(feeder, tell, now));
+    return true;
+  }
 
   return {
     /** Those of some names that there are. */
-    known: (names: readonly string[]) => names.filter((name) => running.has(name)),
+    known: (names: readonly string[]) => names.filter(has),
     /** What was read of one before, for whoever comes later. */
     past: (name: string): Feed | null => running.get(name)?.past() ?? null,
     /** Starts those that are wanted, and lets the others come to rest. */
     want(names: ReadonlySet<string>): void {
+      wanted = names;
       for (const [name, feeder] of running) feeder.want(names.has(name));
+    },
+    /** Those that failed are tried at once: what kept them from it has changed. */
+    retry(): void {
+      for (const feeder of running.values()) feeder.retry();
     },
   };
 }
@@ -30,38 +66,67 @@ function nameOf({ source, origin }: Pick<Feeder, 'source' | 'origin'>): string {
 function startable(feeder: Feeder, tell: (name: string, feed: Feed) => void, now: () => number) {
   const { source, origin, everyMs, kept, look } = feeder;
   const samples: Sample[] = [];
+  let problem: FeedProblem | null = null;
+  let failures = 0;
   let timer: NodeJS.Timeout | null = null;
   let isLooking = false;
   let isWanted = false;
+  /** When the newest look was made: one that is wanted again is not asked sooner. */
+  let looked = -Infinity;
 
   async function takeOne(): Promise<void> {
     timer = null;
     isLooking = true;
+    looked = now();
     try {
-      const taken = { moment: now(), reading: await look() };
+      const reading = await look();
+      const last = samples.at(-1);
+      const taken = { moment: now(), reading: reading === same ? last?.reading : reading };
+      // What is the same is as new as this look.
+      if (reading === same && last) samples.pop();
       samples.push(taken);
       samples.splice(0, Math.max(0, samples.length - kept));
-      tell(nameOf(feeder), { source, origin, samples: [taken] });
-    } catch {
-      // One look that fails is one sample less: how old the newest is tells of it.
+      problem = null;
+      failures = 0;
+      tell(nameOf(feeder), { source, origin, samples: [taken], problem });
+    } catch (error) {
+      failures++;
+      const pause = pauseAfter(failures, everyMs);
+      problem = {
+        sentence: error instanceof FetchProblem ? error.message : 'it can’t be read',
+        since: problem?.since ?? now(),
+        again: now() + pause,
+        ...(error instanceof FetchProblem && error.host ? { host: error.host } : {}),
+      };
+      tell(nameOf(feeder), { source, origin, samples: [], problem });
     }
     isLooking = false;
-    if (isWanted) wait(everyMs);
+    if (isWanted) wait(failures > 0 ? pauseAfter(failures, everyMs) : everyMs);
   }
 
   function wait(ms: number): void {
     timer = setTimeout(() => void takeOne(), ms);
   }
 
+  function rest(): void {
+    if (timer) clearTimeout(timer);
+    timer = null;
+  }
+
   return {
-    past: (): Feed | null => (samples.length > 0 ? { source, origin, samples } : null),
+    past: (): Feed | null => (samples.length > 0 || problem ? { source, origin, samples, problem } : null),
     want(wanted: boolean): void {
       isWanted = wanted;
-      if (wanted && !timer && !isLooking) wait(0);
-      if (!wanted && timer) {
-        clearTimeout(timer);
-        timer = null;
+      if (wanted && !timer && !isLooking) {
+        const pause = failures > 0 ? pauseAfter(failures, everyMs) : everyMs;
+        wait(Math.max(0, Math.min(pause, looked + pause - now())));
       }
+      if (!wanted) rest();
+    },
+    retry(): void {
+      if (failures === 0 || !timer) return;
+      rest();
+      wait(0);
     },
   };
 }

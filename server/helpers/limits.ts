@@ -32,6 +32,7 @@ const limits: { [Name in WorkName]: LimitsFor<Name> } = {
   pictureFacts: { mostMs: 15_000, memory: 300 },
   inspectFont: { mostMs: 8000, memory: 250 },
   takeBundle: { mostMs: 60_000, memory: 430 },
+  readHeadlines: { mostMs: 5000, memory: 300 },
   readDeskText: { mostMs: 10_000, memory: 300 },
 };
 

@@ -9,6 +9,7 @@ const work = {
   pictureFacts: async () => (await import('../pictures/take.ts')).pictureFacts,
   inspectFont: async () => (await import('../fonts/inspect.ts')).inspectFont,
   takeBundle: async () => (await import('../desks/take-bundle.ts')).takeBundle,
+  readHeadlines: async () => (await import('../outside/headlines.ts')).readHeadlines,
   readDeskText: async () => (await import('../desks/read-text.ts')).readDeskText,
 };
 

@@ -1,4 +1,4 @@
-import type { Feed } from '../../core/sources/readings.ts';
+import type { Feed } from '../../core/sources/feeds.ts';
 import { clientId } from './client.ts';
 
 export interface EventHandlers {
@@ -13,10 +13,10 @@ export interface EventHandlers {
 
 /**
  * Listens to the server; the browser takes a broken stream up again by itself. `feeds` names the readings that are
- * wanted, as source/origin with commas between. Gives back how to stop.
+ * wanted, each as source/origin, encoded, with commas between. Gives back how to stop.
  */
 export function listen(feeds: string, handlers: EventHandlers): () => void {
-  const stream = new EventSource(`/api/events${feeds ? `?feeds=${encodeURIComponent(feeds)}` : ''}`);
+  const stream = new EventSource(`/api/events${feeds ? `?feeds=${feeds}` : ''}`);
   function on<T>(event: string, handle: (data: T) => void): void {
     stream.addEventListener(event, (message) =>
       handle(JSON.parse((message as MessageEvent<string>).data) as T),

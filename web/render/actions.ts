@@ -31,6 +31,10 @@ export interface DeskActions {
   goTo(workspace: number): void;
   /** What a button of the pointer was given to do. */
   perform(act: DeskAct, asked?: MenuAsked): void;
+  /** Goes to an address, asked first. */
+  openLink(name: string, address: string): void;
+  /** Ticks a task of a calendar that stands in the desk, or not any more. */
+  tickTask(calendar: string, uid: string, isTicked: boolean): void;
   /** Says what would happen, where nothing really does. */
   say(sentence: string): void;
 }

@@ -22,6 +22,8 @@ const loaders: {
   machine: () => import('./widgets/machine/machine.tsx'),
   weather: () => import('./widgets/weather/weather.tsx'),
   almanac: () => import('./widgets/almanac/almanac.tsx'),
+  calendar: () => import('./widgets/calendar/calendar.tsx'),
+  headlines: () => import('./widgets/headlines/headlines.tsx'),
   readout: () => import('./widgets/readout/readout.tsx'),
   battery: () => import('./widgets/battery/battery.tsx'),
 };

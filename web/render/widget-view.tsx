@@ -1,4 +1,5 @@
-import { memo, type CSSProperties } from 'react';
+import { memo, type CSSProperties, type ReactNode } from 'react';
+import type { Layout } from '../../core/kinds/layout.ts';
 import type { SceneWidget } from '../../core/scene/scene.ts';
 import { widgetKindOf } from '../../core/widgets/list.ts';
 import { QuietCard } from './quiet-card.tsx';
@@ -31,22 +32,71 @@ export const WidgetView = memo(function WidgetView({ widget }: { widget: SceneWi
         layout={widget.layout}
         surface={widget.surface}
         padding={widget.padding}
+        trouble={widget.trouble}
       />
     </div>
   );
 });
 
-type InsideProps = Pick<SceneWidget, 'type' | 'face' | 'view' | 'layout' | 'surface' | 'padding'>;
+/** At the corner of what shows something old, or nothing, because it could not be read. */
+function TroubleSign({ said }: { said: string }) {
+  return (
+    <span
+      role="img"
+      aria-label={said}
+      title={said}
+      className="absolute -right-2 -top-2 grid size-6 place-items-center rounded-full text-[15px] font-bold leading-none"
+      style={{ background: 'var(--alert)', color: 'var(--surface)' }}
+    >
+      !
+    </span>
+  );
+}
 
-const WidgetInside = memo(function WidgetInside({ type, face, view, layout, surface, padding }: InsideProps) {
+/** px a second that a line passes at. */
+const PACE = 45;
+
+/** A line that is longer than its room: seen through it, it goes to its end and back while the desk is in use. */
+function Passing({ passes, children }: { passes: NonNullable<Layout['passes']>; children: ReactNode }) {
+  const style = {
+    '--beyond': `${-passes.beyond}px`,
+    animationDuration: `${Math.round(6 + (3 * passes.beyond) / PACE)}s`,
+  } as CSSProperties;
+  return (
+    <div className="absolute inset-0" style={{ clipPath: `inset(-100px 0 -100px ${passes.from}px)` }}>
+      <div className="passes absolute inset-0" style={style}>
+        {children}
+      </div>
+    </div>
+  );
+}
+
+type InsideProps = Pick<SceneWidget, 'type' | 'face' | 'view' | 'layout' | 'surface' | 'padding' | 'trouble'>;
+
+const WidgetInside = memo(function WidgetInside({
+  type,
+  face,
+  view,
+  layout,
+  surface,
+  padding,
+  trouble,
+}: InsideProps) {
   const Face = view === null ? null : drawingOf(type, face);
   const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface) };
   return (
     <div className="size-full" style={style}>
+      {trouble && <TroubleSign said={trouble} />}
       <div style={placeOf({ x: padding, y: padding, ...layout.size })}>
         <QuietCard title={widgetKindOf(type).title} of={view}>
           {Face && <Face view={view} layout={layout} />}
-          <Runs runs={layout.runs} />
+          {layout.passes ? (
+            <Passing passes={layout.passes}>
+              <Runs runs={layout.runs} />
+            </Passing>
+          ) : (
+            <Runs runs={layout.runs} />
+          )}
         </QuietCard>
       </div>
     </div>

@@ -1,11 +1,13 @@
 import type { MenuKey } from '../../core/menus/schema.ts';
 import type { DeskAct } from '../../core/values/acts.ts';
+import { named } from '../../core/desk/edits/edit.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
 import { isSessionAct, sessionActs } from '../../core/values/acts.ts';
 import { persist } from '../later.ts';
 import type { DeskActions, MenuAsked } from '../render/actions.ts';
 import { toast } from '../ui/toast.ts';
 import { useConditions } from './conditions.ts';
-import { presentDesk } from './desk.ts';
+import { presentDesk, useDesk } from './desk.ts';
 import { keepLately } from './lately.ts';
 import { useScene } from './scene.ts';
 
@@ -22,7 +24,7 @@ export function usedOn(next: Page): void {
   page = next;
 }
 
-/** What pressing things does wherever the open desk is used: conditions change, the document does not. */
+/** What pressing things does wherever the open desk is used: conditions change; of the document only what is ticked. */
 export const deskActions: DeskActions = {
   turnMenu(menu, asked = {}) {
     const { open, setOpen } = useConditions.getState();
@@ -67,6 +69,8 @@ export const deskActions: DeskActions = {
     if (isSessionAct(act)) return deskActions.say(sessionActs[act].would);
     performs[act](asked);
   },
+  openLink,
+  tickTask: (...task) => void tickTask(...task),
   say: (sentence) => void toast(sentence),
 };
 
@@ -97,12 +101,30 @@ function start(id: string, action?: string): void {
   keepLately(useConditions.getState().lately);
   const what = application.Actions.find((one) => one.id === action)?.Name;
   if (what) toast(`${application.Name} would open: ${what}.`);
-  if (application.URL) {
-    const { URL: address, Name } = application;
-    toast(`${Name} opens ${address}`, {
-      duration: 20_000,
-      action: { label: 'Open it', onClick: () => void window.open(address, '_blank', 'noopener,noreferrer') },
-    });
+  if (application.URL) openLink(application.Name, application.URL);
+}
+
+/** Goes to an address once somebody has seen it and says so. */
+function openLink(name: string, address: string): void {
+  toast(`${name} opens ${address}`, {
+    duration: 20_000,
+    action: { label: 'Open it', onClick: () => void window.open(address, '_blank', 'noopener,noreferrer') },
+  });
+}
+
+async function tickTask(id: string, uid: string, isTicked: boolean): Promise<void> {
+  const calendar = presentDesk()?.sources.outside.calendars.find((one) => one.id === id);
+  if (calendar?.from.by !== 'file') return;
+  const before = calendar.from.text;
+  try {
+    const { tickInWorker } = await persist(() => import('../workers/calendars.ts'));
+    const text = await tickInWorker({ text: before, uid, isTicked, moment: Date.now() });
+    const now = presentDesk()?.sources.outside.calendars.find((one) => one.id === id);
+    // Another task was ticked meanwhile: this one is ticked in what came of that.
+    if (now?.from.by === 'file' && now.from.text !== before) return await tickTask(id, uid, isTicked);
+    useDesk.getState().edit(named(isTicked ? 'Task done' : 'Task to do', edits.setCalendarText(id, text)));
+  } catch {
+    toast.warning('The task could not be ticked: its calendar can’t be read.');
   }
 }
 

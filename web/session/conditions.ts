@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Conditions, OpenMenu } from '../../core/scene/scene.ts';
-import type { Feed, Sample } from '../../core/sources/readings.ts';
+import type { Feed } from '../../core/sources/feeds.ts';
 import type { Half } from '../../core/values/roles.ts';
 import { readLately } from './lately.ts';
 
@@ -38,7 +38,8 @@ interface ConditionsState {
   setOut(out: readonly string[] | null): void;
   /** For a desk that is opened: nothing runs, and the first workspace is in front. */
   startAnew(): void;
-  addSamples(source: string, origin: string, samples: readonly Sample[]): void;
+  /** Something came from outside: readings, or why there are none. */
+  takeFeed(feed: Feed): void;
 }
 
 /** As long as the longest graph reaches back, at a sample every two seconds. */
@@ -75,13 +76,15 @@ export const useConditions = create<ConditionsState>()((set) => ({
   setMore: (openMore) => set({ openMore, open: null }),
   setOut: (out) => set({ out }),
   startAnew: () => set({ half: null, running: [], workspace: 0, open: null, openMore: null, out: null }),
-  addSamples: (source, origin, samples) =>
+  takeFeed: ({ source, origin, samples, problem = null }) =>
     set(({ feeds }) => {
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
       const known = feeds.find(isMeant)?.samples ?? [];
       const newest = known.at(-1)?.moment ?? -Infinity;
       const added = [...known, ...samples.filter(({ moment }) => moment > newest)].slice(-MOST_SAMPLES);
-      return { feeds: [...feeds.filter((feed) => !isMeant(feed)), { source, origin, samples: added }] };
+      return {
+        feeds: [...feeds.filter((feed) => !isMeant(feed)), { source, origin, samples: added, problem }],
+      };
     }),
 }));
 

@@ -12,7 +12,14 @@ export function finding({ menu }: OpenMenu, query: string): Pick<OpenMenu, 'foun
   if (!desk || query.trim() === '') return { found: null, sum: null };
   const { moment, lately, feeds } = useConditions.getState();
   if (menu === 'quickFind') {
-    const readings = createReadings({ moment, place: desk.place, seed: desk.seed, feeds });
+    const readings = createReadings({
+      moment,
+      place: desk.place,
+      seed: desk.seed,
+      tide: desk.sources.tide,
+      outside: desk.sources.outside,
+      feeds,
+    });
     return {
       found: findIn(findablesOf(desk, readings), query, lately, true),
       sum: desk.menus.quickFind.sums ? sumOf(query) : null,

@@ -237,7 +237,7 @@ describe('the desk that is open', () => {
 });
 
 describe('the conditions', () => {
-  const { hold, goNow, tick, setPlaying, start, stop, addSamples } = useConditions.getState();
+  const { hold, goNow, tick, setPlaying, start, stop, takeFeed } = useConditions.getState();
 
   it('hold a chosen moment against the clock, until now is asked for', () => {
     hold(1000);
@@ -268,9 +268,9 @@ describe('the conditions', () => {
       moment,
       reading: { processor: moment, memory: null, disk: null, network: null },
     });
-    addSamples('machine', 'this-machine', [sample(1), sample(2)]);
-    addSamples('machine', 'this-machine', [sample(1), sample(2), sample(3)]);
-    addSamples('machine', 'elsewhere', [sample(9)]);
+    takeFeed({ source: 'machine', origin: 'this-machine', samples: [sample(1), sample(2)] });
+    takeFeed({ source: 'machine', origin: 'this-machine', samples: [sample(1), sample(2), sample(3)] });
+    takeFeed({ source: 'machine', origin: 'elsewhere', samples: [sample(9)] });
     const [own] = useConditions.getState().feeds;
     expect(own?.samples.map(({ moment }) => moment)).to.deep.equal([1, 2, 3]);
     useConditions.setState({ feeds: [] });

@@ -1,7 +1,9 @@
 import { useEffect } from 'react';
 import type { Scene } from '../../core/scene/scene.ts';
+import { fetchedFor, type Outside } from '../../core/sources/outside.ts';
 import { SIMULATED } from '../../core/sources/source.ts';
 import { api } from '../api/client.ts';
+import { persist } from '../later.ts';
 import { listen } from '../api/events.ts';
 import { startClock } from './clock.ts';
 import { useConditions } from './conditions.ts';
@@ -22,7 +24,23 @@ export interface OpenDeskHandlers {
  * this machine's readings. The handlers must keep their identity.
  */
 export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
-  const feeds = useScene((state) => feedsOf(state.scene));
+  const outside = useDesk((state) => state.history?.present.sources.outside);
+  const feeds = useScene((state) => feedsOf(state.scene, outside));
+  const hasCalendars = useScene(
+    ({ scene }) => scene?.needs.some(({ source }) => source === 'calendar') ?? false,
+  );
+  useEffect(() => {
+    if (!hasCalendars) return;
+    let stop: (() => void) | null = null;
+    let isOver = false;
+    void persist(() => import('./calendars.ts')).then(({ watchCalendars }) => {
+      if (!isOver) stop = watchCalendars();
+    });
+    return () => {
+      isOver = true;
+      stop?.();
+    };
+  }, [id, hasCalendars]);
   useEffect(() => {
     handlers.onOpen();
     void useDesk.getState().open(id);
@@ -55,18 +73,19 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
       onRemoved: (removed, isOwn) => {
         if (removed === id && !isOwn) handlers.onRemoved?.();
       },
-      onSamples: ({ source, origin, samples }) =>
-        useConditions.getState().addSamples(source, origin, samples),
+      onSamples: (feed) => useConditions.getState().takeFeed(feed),
       onHello: () => void catchUp(),
     });
   }, [id, feeds, handlers]);
 }
 
 /** The origins outside the page that a desk reads from, as one text: it changes only when they do. */
-function feedsOf(scene: Scene | null): string {
-  const fed = scene?.needs.filter(({ origin }) => origin !== SIMULATED) ?? [];
-  return fed
-    .map(({ source, origin }) => `${source}/${origin}`)
-    .sort()
-    .join(',');
+function feedsOf(scene: Scene | null, outside: Outside | undefined): string {
+  const needs = scene?.needs ?? [];
+  const fed = [
+    ...needs.filter(({ origin }) => origin !== SIMULATED),
+    ...(outside ? needs.flatMap(({ source }) => fetchedFor(source, outside)) : []),
+  ];
+  const names = fed.map(({ source, origin }) => encodeURIComponent(`${source}/${origin}`));
+  return encodeURIComponent([...new Set(names)].sort().join(','));
 }

@@ -6,6 +6,8 @@ import type { Layout } from '../../kinds/layout.ts';
 import { expressionWork } from '../../expressions/learn.ts';
 import { originsOf, tellingOf } from '../../expressions/telling.ts';
 import { needsOf } from '../../expressions/text.ts';
+import type { Need } from '../../sources/readings.ts';
+import { troublesOf, troubleTold } from '../../sources/trouble.ts';
 import { areLearned } from '../../sources/learn.ts';
 import { workOf } from '../../widgets/learn.ts';
 import { widgetKindOf } from '../../widgets/list.ts';
@@ -94,13 +96,22 @@ function hostOf(widget: Widget | undefined): string | null {
 function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
   const { id, type, face, locked, clicksThrough, options } = widget;
   const { surface, beneath, context } = groundFor(widget.finish, solving);
-  const { view, layout } = lookOnce(solving, `${type} ${face} ${beneath} ${textOf(options)}`, () => {
+  const {
+    view,
+    layout,
+    trouble = null,
+  } = lookOnce(solving, `${type} ${face} ${beneath} ${textOf(options)}`, () => {
     const needs = widgetKindOf(type).needs(options, face);
     const work = workOf(type);
     // What is not learned yet is blank; it is solved again once it is.
     if (!work || !areLearned(needs)) return { view: null, layout: UNKNOWN, needs, isUnknown: true };
     const seen = work.view(options, face, context);
-    return { view: seen, layout: work.layout(seen, face, context), needs };
+    return {
+      view: seen,
+      layout: work.layout(seen, face, context),
+      needs,
+      trouble: troubleIn(needs, solving),
+    };
   });
   const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
   const width = Math.max(1, layout.size.width + 2 * padding);
@@ -123,8 +134,17 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
       locked,
       clicksThrough,
       isAway: isAway(widget, solving),
+      trouble,
     } as SceneWidget,
   };
+}
+
+/** What of all that a widget reads can't be read, in a sentence. */
+function troubleIn(needs: readonly Need[], { readings }: Solving): string | null {
+  const { outside, feeds, moment } = readings;
+  if (feeds.length === 0) return null;
+  const [first] = needs.flatMap(({ source }) => troublesOf(source, outside, feeds));
+  return first ? troubleTold(first, moment) : null;
 }
 
 /** Whether a widget is not there just now, by what it says of that. What can't be told leaves it there. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { expression, toldFrom, toldText } from '../../expressions/options.ts';
+import { expression, toldFrom, toldText, toldWeather } from '../../expressions/options.ts';
 import { originsOf } from '../../expressions/telling.ts';
 import { expressionsOf, needsOf } from '../../expressions/text.ts';
 import { defineWidget } from '../../kinds/kind.ts';
@@ -18,6 +18,7 @@ const START = '{machine.processor.round()} % at {time.format("HH:mm")}';
 const options = z.looseObject({
   text: toldText(START, 'Text'),
   from: toldFrom,
+  weather: toldWeather,
   width: field(z.number().int().min(0).max(2000).default(0), {
     label: 'Lines as wide as',
     unit: 'px',
@@ -44,10 +45,10 @@ export const readout = defineWidget({
   faces,
   options,
   startsBare: (face) => face !== 'plate',
-  needs: ({ text, turns, from }) =>
+  needs: ({ text, turns, from, weather }) =>
     needsOf(
       [...expressionsOf(text), turns].filter((one) => one.trim() !== ''),
-      originsOf({ from }),
+      originsOf({ from, weather }),
     ),
   load: () => import('./work.ts'),
 });

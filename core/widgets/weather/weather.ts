@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
-import { TypeOption, colourOption } from '../../kinds/options.ts';
+import { TypeOption, WeatherFrom, colourOption } from '../../kinds/options.ts';
 import { OwnPressure, OwnTemperature, OwnWind } from '../../sources/units.ts';
 import { field, fieldWhen } from '../../values/field.ts';
 
@@ -13,6 +13,7 @@ const faces = [
 ] as const;
 
 const options = z.looseObject({
+  from: WeatherFrom,
   hours: field(z.number().int().min(6).max(48).default(24), {
     label: 'Hours ahead',
     control: 'slider',
@@ -45,8 +46,8 @@ export const weather = defineWidget({
   faces,
   options,
   startsBare: (face) => face === 'line',
-  needs: (_, face) => [
-    { source: 'weather', every: 'minute' },
+  needs: ({ from }, face) => [
+    { source: from === 'station' ? 'station' : 'weather', every: 'minute' },
     ...(face === 'sky'
       ? ([
           { source: 'sun', every: 'minute' },

@@ -1,4 +1,6 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
+import { clockPattern } from '../../kinds/options.ts';
+import { noWeather } from '../../sources/weather/nothing.ts';
 import { sunAltitude } from '../../sources/sun/sun.ts';
 import { formatMoment, wallClock } from '../../sources/time/time.ts';
 import { compassPoint, pressureIn, temperatureIn, told, unitOf, windIn } from '../../sources/units.ts';
@@ -10,11 +12,13 @@ import type { WeatherFace, WeatherOptions } from './weather.ts';
 
 export function view(options: WeatherOptions, face: WeatherFace, context: WidgetContext): WeatherView {
   const { readings, units, textColour } = context;
-  const { now, hours, days, trend } = readings.get('weather').value;
+  const isReported = options.from === 'station';
+  const said = isReported ? readings.get('station').value : readings.get('weather').value;
+  const { now, hours, days, trend } = said ?? noWeather(readings.moment);
   const temperature = unitOf(options.temperatureIn, units.temperature);
   const wind = unitOf(options.windIn, units.wind);
   const degrees = (celsius: number | null) => told(temperatureIn(temperature, celsius));
-  const { title } = conditionOf(now.code);
+  const title = said ? titleOf(now, isReported, context) : 'No report yet';
   return {
     icon: iconOf(now, context),
     title,
@@ -37,6 +41,19 @@ export function view(options: WeatherOptions, face: WeatherFace, context: Widget
 
 export function layout(seen: WeatherView, face: WeatherFace, { fonts }: WidgetContext): WeatherLayout {
   return weatherLayouts[face](seen, fonts);
+}
+
+/** ms after which it is said when a report was made. */
+const OLD = 4_500_000;
+
+function titleOf(
+  { code, moment }: WeatherAt,
+  isReported: boolean,
+  { readings, units }: WidgetContext,
+): string {
+  const { title } = conditionOf(code);
+  if (!isReported || readings.moment - moment < OLD) return title;
+  return `${title} at ${formatMoment(moment, readings.place.zone, clockPattern(units.hours))}`;
 }
 
 /** hPa in three hours from which a pressure rises or falls. */
@@ -81,9 +98,8 @@ function daysAhead(
   context: WidgetContext,
 ): WeatherView['days'] {
   const { zone } = context.readings.place;
-  const lows = days.map(({ low }) => low ?? 0);
-  const highs = days.map(({ high }) => high ?? 0);
-  const [least, most] = [Math.min(...lows), Math.max(...highs)];
+  const known = days.flatMap(({ low, high }) => [low, high]).filter((one) => one !== null);
+  const [least, most] = known.length > 0 ? [Math.min(...known), Math.max(...known)] : [0, 0];
   const share = (celsius: number | null) => ((celsius ?? least) - least) / Math.max(1, most - least);
   return days.map(({ start, low, high, code, chance }, index) => ({
     name: index === 0 ? 'Today' : formatMoment(start, zone, 'EEE d'),

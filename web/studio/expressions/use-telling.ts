@@ -17,7 +17,14 @@ export function useTelling(): Telling | null {
   return useMemo(() => {
     if (!desk) return null;
     const { place, seed, sources, workspaces } = desk;
-    const readings = createReadings({ moment, place, seed, tide: sources.tide, feeds });
+    const readings = createReadings({
+      moment,
+      place,
+      seed,
+      tide: sources.tide,
+      outside: sources.outside,
+      feeds,
+    });
     const facts = { units: sources.units, half, workspaces, workspace, running: new Set(running) };
     return tellingOf({ ...facts, readings });
   }, [desk, moment, feeds, running, workspace, half]);

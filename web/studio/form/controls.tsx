@@ -355,6 +355,53 @@ function Told({ isWhole, ...props }: ControlProps & { isWhole: boolean }) {
   );
 }
 
+/** One of the desk's calendars or sources of headlines, or all of them. */
+function OneOf({ list, all, ...props }: ControlProps & { list: 'calendars' | 'headlines'; all: string }) {
+  const some = useDesk((state) => state.history?.present.sources.outside[list]) ?? [];
+  return (
+    <SelectField
+      label={props.label}
+      // Nothing can't be a choice's value.
+      value={String(props.value) || 'all'}
+      choices={[
+        { value: 'all', label: all },
+        ...some.map(({ id, title }) => ({ value: id, label: title || 'Without a name' })),
+      ]}
+      onChange={(id) => taking(props)(id === 'all' ? '' : id)}
+    />
+  );
+}
+
+const CalendarControl: FC<ControlProps> = (props) => (
+  <OneOf {...props} list="calendars" all="All calendars" />
+);
+const HeadlinesControl: FC<ControlProps> = (props) => <OneOf {...props} list="headlines" all="All sources" />;
+
+/** A text of some lines; it is taken when it is left. */
+const LongTextControl: FC<ControlProps> = (props) => {
+  const given = String(props.value ?? '');
+  return (
+    <label className="grid w-full gap-1">
+      {props.shape.facts.label}
+      <textarea
+        key={given}
+        defaultValue={given}
+        rows={6}
+        spellCheck={false}
+        maxLength={props.shape.maxLength}
+        placeholder={props.shape.facts.placeholder}
+        className="w-full rounded-lg bg-pit p-2 font-mono text-[12px] placeholder:text-dust"
+        onBlur={({ target }) => {
+          if (target.value === given) return;
+          const wrong = sentenceFor(props.shape, target.value);
+          props.onError(wrong);
+          if (!wrong) taking(props)(target.value);
+        }}
+      />
+    </label>
+  );
+};
+
 const ExpressionControl: FC<ControlProps> = (props) => <Told {...props} isWhole />;
 const ToldTextControl: FC<ControlProps> = (props) => <Told {...props} isWhole={false} />;
 
@@ -425,6 +472,9 @@ export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> 
   pattern: PatternControl,
   expression: ExpressionControl,
   'told-text': ToldTextControl,
+  'long-text': LongTextControl,
+  calendar: CalendarControl,
+  headlines: HeadlinesControl,
   application: ApplicationControl,
   shortcut: ShortcutControl,
   family: FamilyControl,

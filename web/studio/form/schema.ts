@@ -9,6 +9,8 @@ export interface FieldShape {
   min?: number;
   max?: number;
   isWhole: boolean;
+  /** Of a text. */
+  maxLength?: number;
   choices: { value: string; label: string }[];
 }
 
@@ -61,6 +63,7 @@ export function shapeOf(schema: z.ZodType, facts: FieldFacts): FieldShape {
     schema,
     facts,
     isWhole: isNumber && inner.format === 'safeint',
+    ...(inner instanceof z.ZodString ? { maxLength: inner.maxLength ?? undefined } : {}),
     ...(isNumber ? { min: finite(inner.minValue), max: finite(inner.maxValue) } : {}),
     choices:
       inner instanceof z.ZodEnum

@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { defineWidget } from '../../kinds/kind.ts';
+import { HourStyle, TypeOption, colourOption } from '../../kinds/options.ts';
+import { OwnWeek } from '../../sources/units.ts';
+import { field, fieldWhen } from '../../values/field.ts';
+
+const faces = [
+  { id: 'month', title: 'Month' },
+  { id: 'agenda', title: 'Days ahead' },
+  { id: 'day', title: 'One day' },
+  { id: 'next', title: 'What comes next' },
+  { id: 'tasks', title: 'Tasks' },
+] as const;
+
+const options = z.looseObject({
+  only: field(z.string().max(64).default(''), {
+    label: 'Calendar',
+    control: 'calendar',
+    placeholder: 'all of them',
+  }),
+  rows: field(z.number().int().min(1).max(14).default(6), {
+    label: 'Rows',
+    control: 'slider',
+    when: (_, face) => face === 'agenda' || face === 'tasks',
+  }),
+  done: field(z.boolean().default(true), { label: 'Done ones too', when: (_, face) => face === 'tasks' }),
+  weekNumbers: field(z.boolean().default(false), {
+    label: 'Week numbers',
+    when: (_, face) => face === 'month',
+  }),
+  marks: field(z.boolean().default(true), {
+    label: 'Marks of events',
+    when: (_, face) => face === 'month',
+  }),
+  weekStarts: fieldWhen(OwnWeek, (_, face) => face === 'month'),
+  hours: fieldWhen(HourStyle, (_, face) => face !== 'month' && face !== 'tasks'),
+  type: TypeOption,
+  colour: colourOption('accent', 'Today'),
+});
+export type CalendarOptions = z.output<typeof options>;
+export type CalendarFace = (typeof faces)[number]['id'];
+
+export const calendar = defineWidget({
+  type: 'calendar',
+  title: 'Calendar',
+  summary: 'The month, the days ahead, or what comes next',
+  also: 'month week agenda events appointments tasks todo date',
+  faces,
+  options,
+  startsBare: (face) => face === 'next',
+  needs: () => [
+    { source: 'calendar', every: 'minute' },
+    { source: 'time', every: 'minute' },
+  ],
+  load: () => import('./work.ts'),
+});

@@ -1,0 +1,50 @@
+import { fetchedKinds, readOrigin, type FetchedKind } from '../../core/sources/outside.ts';
+import { same, type Feeder, type MakeFeeder } from '../feeds/feed.ts';
+import type { Helpers } from '../helpers/pool.ts';
+import { standInText } from '../stand-ins/stand-ins.ts';
+import { FetchProblem, type Resolve } from './addresses.ts';
+import { fetchText, type Stamp } from './fetch.ts';
+
+export interface OutsideOptions {
+  helpers: Pick<Helpers, 'run'>;
+  isAllowed: (host: string) => boolean;
+  now?: () => number;
+  resolve?: Resolve;
+}
+
+const MINUTE = 60_000;
+
+/** What is fetched from the web or from a stand-in: each address is a feeder of its own. */
+export function outsideFeeders({ helpers, isAllowed, now = Date.now, resolve }: OutsideOptions): MakeFeeder {
+  async function read(kind: FetchedKind, text: string): Promise<unknown> {
+    if (kind === 'text') return text;
+    try {
+      return await helpers.run('readHeadlines', text);
+    } catch {
+      throw new FetchProblem('there are no headlines that can be read');
+    }
+  }
+
+  return (source, origin): Feeder | null => {
+    const kind = fetchedKinds.find((one) => one === source);
+    const found = readOrigin(origin);
+    if (!kind || !found) return null;
+    const { address, every } = found;
+    let stamp: Stamp = {};
+    return {
+      source,
+      origin,
+      everyMs: every * MINUTE,
+      kept: 1,
+      async look() {
+        const standIn = standInText(address, now());
+        if (standIn !== null) return read(kind, standIn);
+        const fetched = await fetchText(address, { isAllowed, stamp, ...(resolve ? { resolve } : {}) });
+        if (fetched.isSame) return same;
+        const reading = await read(kind, fetched.text);
+        stamp = fetched.stamp;
+        return reading;
+      },
+    };
+  };
+}

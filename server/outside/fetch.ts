@@ -1,0 +1,173 @@
+import { request as httpRequest, type IncomingMessage } from 'node:http';
+import { request as httpsRequest } from 'node:https';
+import { createGunzip, createInflate, createBrotliDecompress } from 'node:zlib';
+import type { Readable } from 'node:stream';
+import { isAddress } from '../../core/sources/outside.ts';
+import { FetchProblem, reachable, resolveByName, type Resolve } from './addresses.ts';
+
+export const FETCH_LIMITS = {
+  /** Bytes, unpacked. */
+  bytes: 2 * 2 ** 20,
+  /** ms for all of it, redirects included. */
+  ms: 15_000,
+  redirects: 5,
+};
+
+/** What is remembered of an address, so that it need not be sent again while it is the same. */
+export interface Stamp {
+  etag?: string;
+  modified?: string;
+}
+
+export type Fetched = { isSame: true } | { isSame: false; text: string; stamp: Stamp };
+
+export interface FetchOptions {
+  isAllowed: (host: string) => boolean;
+  resolve?: Resolve;
+  stamp?: Stamp;
+  limits?: typeof FETCH_LIMITS;
+}
+
+/**
+ * Fetches a text from the web, within limits of size, time and redirects. Each host on the way, and the address that its
+ * name leads to, must lie in the open network or be allowed. Throws FetchProblem.
+ */
+export async function fetchText(
+  address: string,
+  { isAllowed, resolve = resolveByName, stamp = {}, limits = FETCH_LIMITS }: FetchOptions,
+): Promise<Fetched> {
+  const signal = AbortSignal.timeout(limits.ms);
+  try {
+    let at = address;
+    for (let turn = 0; turn <= limits.redirects; turn++) {
+      if (!isAddress(at) || !URL.canParse(at))
+        throw new FetchProblem('it leads to an address that can’t be read');
+      const url = new URL(at);
+      const response = await ask(url, await reachable(url.hostname, isAllowed, resolve), stamp, signal);
+      const status = response.statusCode ?? 0;
+      const next = response.headers.location;
+      if (status >= 300 && status < 400 && status !== 304 && next !== undefined) {
+        response.destroy();
+        at = URL.canParse(next, url) ? new URL(next, url).href : '';
+        continue;
+      }
+      return await take(response, status, limits);
+    }
+    throw new FetchProblem('it leads from one address to the next without end');
+  } catch (error) {
+    if (error instanceof FetchProblem) throw error;
+    if (signal.aborted) throw new FetchProblem('it did not answer in time');
+    throw new FetchProblem(reasonOf(error));
+  }
+}
+
+function ask(url: URL, ip: string, { etag, modified }: Stamp, signal: AbortSignal): Promise<IncomingMessage> {
+  const request = url.protocol === 'https:' ? httpsRequest : httpRequest;
+  return new Promise((resolve, reject) => {
+    const asked = request(
+      url,
+      {
+        signal,
+        agent: false,
+        // The very address that was checked.
+        lookup: (_host, options, done) => {
+          const family = ip.includes(':') ? 6 : 4;
+          if (options.all) done(null, [{ address: ip, family }]);
+          else done(null, ip, family);
+        },
+        headers: {
+          Accept:
+            'application/rss+xml, application/atom+xml, application/feed+json, text/calendar, text/plain, */*;q=0.5',
+          'Accept-Encoding': 'gzip',
+          'User-Agent': 'velvet-ledge',
+          ...(etag ? { 'If-None-Match': etag } : {}),
+          ...(modified ? { 'If-Modified-Since': modified } : {}),
+        },
+      },
+      resolve,
+    );
+    asked.on('error', reject);
+    asked.end();
+  });
+}
+
+async function take(
+  response: IncomingMessage,
+  status: number,
+  limits: typeof FETCH_LIMITS,
+): Promise<Fetched> {
+  if (status === 304) {
+    response.destroy();
+    return { isSame: true };
+  }
+  if (status < 200 || status >= 300) {
+    response.destroy();
+    throw new FetchProblem(`the server there answers with ${status}`);
+  }
+  const bytes = await bytesOf(response, limits);
+  const { etag, 'last-modified': modified } = response.headers;
+  return {
+    isSame: false,
+    text: decoded(bytes, response.headers['content-type'] ?? ''),
+    stamp: { ...(etag ? { etag } : {}), ...(modified ? { modified } : {}) },
+  };
+}
+
+/** What a server may have packed it with. */
+const unpackers = new Map<string, () => NodeJS.ReadWriteStream>([
+  ['gzip', createGunzip],
+  ['x-gzip', createGunzip],
+  ['deflate', createInflate],
+  ['br', createBrotliDecompress],
+]);
+
+/** All bytes, unpacked as they come: something small that unpacks to something huge is stopped on the way. */
+async function bytesOf(response: IncomingMessage, limits: typeof FETCH_LIMITS): Promise<Buffer> {
+  const unpack = unpackers.get(String(response.headers['content-encoding'] ?? ''));
+  const unpacked = unpack?.();
+  if (unpacked) {
+    response.on('error', (error) => (unpacked as unknown as Readable).destroy(error));
+    response.pipe(unpacked);
+  }
+  const chunks: Buffer[] = [];
+  let length = 0;
+  try {
+    for await (const chunk of (unpacked ?? response) as AsyncIterable<Buffer>) {
+      length += chunk.length;
+      if (length > limits.bytes)
+        throw new FetchProblem(`it is larger than ${Math.round(limits.bytes / 2 ** 20)} MB`);
+      chunks.push(chunk);
+    }
+  } finally {
+    response.destroy();
+  }
+  return Buffer.concat(chunks);
+}
+
+/** In the letters that the server, the text itself or the world at large (UTF-8) says it is written in. */
+function decoded(bytes: Buffer, type: string): string {
+  const said =
+    /charset\s*=\s*"?([\w-]+)/i.exec(type)?.[1] ??
+    /^<\?xml[^>]*encoding\s*=\s*["']([\w-]+)/.exec(bytes.subarray(0, 200).toString('latin1'))?.[1] ??
+    'utf-8';
+  try {
+    return new TextDecoder(said).decode(bytes);
+  } catch {
+    return new TextDecoder().decode(bytes);
+  }
+}
+
+const reasons = new Map([
+  ['ECONNREFUSED', 'nobody answers there'],
+  ['ECONNRESET', 'the connection broke off'],
+  ['EHOSTUNREACH', 'the host can’t be reached'],
+  ['ENETUNREACH', 'the network is not there'],
+  ['ETIMEDOUT', 'it did not answer in time'],
+]);
+
+function reasonOf(error: unknown): string {
+  const { code = '' } = error as { code?: string };
+  if (/CERT|SSL|TLS/.test(code)) return 'its certificate is not to be trusted';
+  if (code.startsWith('Z_')) return 'what it sends is damaged';
+  return reasons.get(code) ?? 'the connection failed';
+}
