@@ -9,6 +9,8 @@ import { itemKinds } from '../core/items/list.ts';
 import { mainCategories } from '../core/menus/categories.ts';
 import { asked, away, presenceAt } from '../core/presence/presence.ts';
 import { createRandom } from '../core/sources/noise.ts';
+import { learnExpressions } from '../core/expressions/learn.ts';
+import { learnMenus } from '../core/scene/menus/learn.ts';
 import { learnSources } from '../core/sources/learn.ts';
 import { learnWidgets } from '../core/widgets/learn.ts';
 import { solve } from '../core/scene/solve.ts';
@@ -106,7 +108,7 @@ function presenceOver(events: readonly PresenceEvent[]): number {
 }
 
 export async function benchArranging(): Promise<Row[]> {
-  await Promise.all([learnWidgets(), learnSources()]);
+  await Promise.all([learnWidgets(), learnSources(), learnMenus(), learnExpressions()]);
   const once = largeDesk(1);
   const tenfold = largeDesk(10);
   const mixed = { ...once, edges: [], widgets: once.widgets.slice(0, 60) };

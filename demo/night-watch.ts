@@ -74,6 +74,13 @@ export function nightWatch(): Desk {
   });
 }
 
+/** What whoever has the watch wants to know. */
+const WATCH_LINE = [
+  'Sky {weather.cloud.choose([20, 60, 90], ["clear", "with some cloud", "mostly covered", "covered"])}',
+  'Moon {moon.lit.round()} % lit, sets {moon.set}',
+  'Dew point {weather.dewPoint.degrees()}, {weather.temperature > 3.0 ? "no frost" : "frost likely"}',
+].join('\n');
+
 function widgets(finish: Finish): Widget[] {
   return [
     createWidget({
@@ -117,6 +124,21 @@ function widgets(finish: Finish): Widget[] {
       face: 'moon',
       place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 40 },
       deskFinish: finish,
+    }),
+    createWidget({
+      id: 'heat',
+      type: 'machine',
+      face: 'heat',
+      place: { hangs: { from: 'part', part: 'moon', side: 'bottom', align: 'end' }, x: 0, y: 40 },
+      deskFinish: finish,
+    }),
+    createWidget({
+      id: 'watch-line',
+      type: 'readout',
+      face: 'ruled',
+      place: { hangs: { from: 'part', part: 'clock', side: 'bottom', align: 'start' }, x: 0, y: 56 },
+      deskFinish: finish,
+      options: { text: WATCH_LINE, colour: 'second' },
     }),
     createWidget({
       id: 'day',

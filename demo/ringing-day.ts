@@ -9,6 +9,10 @@ import {
 import type { Desk } from '../core/desk/desk.ts';
 import { plainMenus } from '../core/menus/schema.ts';
 import type { Finish } from '../core/values/finish.ts';
+import { plainOutside } from '../core/sources/outside.ts';
+import { marrowTide } from '../core/sources/tide/tide.ts';
+import { plainUnits } from '../core/sources/units.ts';
+import { netsCalendar } from './nets-calendar.ts';
 import { at, desk, items, rolesFrom, starters, surface } from './sketch.ts';
 
 /** A slim strip above, a floating dock below; applications stand on a wall of large icons. */
@@ -86,6 +90,14 @@ export function ringingDay(): Desk {
         deskFinish: finish,
       }),
       createWidget({
+        id: 'to-do',
+        type: 'calendar',
+        face: 'tasks',
+        place: { hangs: { from: 'part', part: 'clock', side: 'bottom', align: 'start' }, x: 0, y: 44 },
+        deskFinish: finish,
+        options: { only: 'nets' },
+      }),
+      createWidget({
         id: 'weather',
         type: 'weather',
         face: 'hours',
@@ -93,6 +105,17 @@ export function ringingDay(): Desk {
         deskFinish: finish,
       }),
     ],
+    sources: {
+      units: plainUnits,
+      tide: marrowTide,
+      outside: {
+        ...plainOutside,
+        calendars: [
+          { id: 'nets', title: 'Nets', colour: 'accent', from: { by: 'file', text: netsCalendar } },
+          ...plainOutside.calendars.map((one) => ({ ...one, colour: 'second' as const })),
+        ],
+      },
+    },
     menus: {
       appWall: { ...plainMenus.appWall, iconSize: 80, columns: 5 },
       deskMenu: {

@@ -73,6 +73,14 @@ export function soundRoom(): Desk {
         place: { hangs: { from: 'part', part: 'clock', side: 'left', align: 'start' }, x: 72, y: 0 },
         deskFinish: finish,
       }),
+      createWidget({
+        id: 'bulletin',
+        type: 'headlines',
+        face: 'one',
+        place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 40 },
+        deskFinish: finish,
+        options: { width: 340 },
+      }),
     ],
     workspaces: ['Listen', 'Cut', 'File'],
   });

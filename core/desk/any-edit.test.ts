@@ -281,10 +281,10 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     edits.setOutside({
       report: choose.of([
         { by: 'typed', text: 'XXXX 240650Z 24008KT' },
-        { by: 'address', address: 'not one', every: 10 },
+        { by: 'address', address: 'https://marrow.example/station', every: 10 },
       ]),
       calendars: [
-        { id: choose.of(['one', 'two']), title: 'One', colour: 'accent', from: { by: 'file', text: '' } },
+        { id: 'one', title: 'One', colour: 'accent', from: { by: 'file', text: '' } },
         { id: 'two', title: 'Two', colour: '#123456', from: { by: 'observatory' } },
       ],
     }),

@@ -191,6 +191,15 @@ export const catalogue: readonly Entry[] = [
     ['battery.charge', 'How full it is', '%', ({ battery }) => percent(battery?.charge)],
     ['battery.charging', 'Whether it is charged', '', ({ battery }) => battery?.isCharging],
     ['battery.left', 'Until it is empty or full', 's', ({ battery }) => battery?.left],
+    ['disks', 'Each with .mount, .used and .total', 'bytes', ({ disks }) => disks],
+    ['networks', 'Each with .name, .down, .up, .received and .sent', 'bytes', ({ networks }) => networks],
+    [
+      'processes',
+      'The busiest first, each with .name, .processor and .memory',
+      '',
+      ({ processes }) => processes,
+    ],
+    ['updates', 'Updates that wait', '', ({ updates }) => updates],
     ['uptime', 'Since it was started', 's', ({ uptime }) => uptime],
   ]),
   ...named('weather', 'weather', [

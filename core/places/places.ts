@@ -26,12 +26,13 @@ export const places: readonly ({ name: string } & Coordinates)[] = [
   { name: 'Petrel Station', latitude: -64.8, longitude: -62.9 },
 ];
 
-/** The places whose name holds what is typed, those that begin with it first. */
-export function placesLike(query: string): typeof places {
+/** The places, with some of one's own before them, whose name holds what is typed; those that begin with it first. */
+export function placesLike(query: string, own: typeof places = []): typeof places {
+  const all = [...own, ...places];
   const word = query.trim().toLowerCase();
-  if (word === '') return places;
+  if (word === '') return all;
   const rank = (name: string) => (name.toLowerCase().startsWith(word) ? 0 : 1);
-  return places
+  return all
     .filter(({ name }) => name.toLowerCase().includes(word))
     .sort((a, b) => rank(a.name) - rank(b.name));
 }

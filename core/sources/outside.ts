@@ -32,7 +32,7 @@ const Address = field(
 );
 
 const Every = field(z.number().int().min(5).max(10_080), {
-  label: 'Read again every',
+  label: 'Read every',
   control: 'duration',
 });
 
@@ -70,6 +70,7 @@ export const Calendar = z.looseObject({
     ]),
     {
       label: 'From',
+      isWide: true,
       variants: {
         observatory: { label: 'Simulated', start: {} },
         file: { label: 'A file', start: { text: '' } },
@@ -96,6 +97,7 @@ export const Headlines = z.looseObject({
     ]),
     {
       label: 'From',
+      isWide: true,
       variants: {
         observatory: { label: 'Simulated', start: {} },
         address: { label: 'Address', start: { address: standIns.bulletins, every: 60 } },
@@ -115,6 +117,7 @@ export const MOST_HEADLINES = 24;
 export const Outside = z.looseObject({
   report: field(Report, {
     label: 'Reports',
+    isWide: true,
     variants: {
       address: { label: 'Address', start: { address: standIns.station, every: 10 } },
       typed: { label: 'Typed', start: { text: '' } },

@@ -36,8 +36,58 @@ async function sampleMachine(): Promise<MachineReading> {
     load: loadOfLinux(),
     temperatures: temperaturesOf(heat),
     battery: batteryOf(battery),
+    disks: disks ? disksOf(disks) : null,
+    networks: network?.length
+      ? network.slice(0, MOST_LISTED).map((one) => ({
+          name: one.iface,
+          down: Math.max(0, one.rx_sec ?? 0),
+          up: Math.max(0, one.tx_sec ?? 0),
+          received: one.rx_bytes,
+          sent: one.tx_bytes,
+        }))
+      : null,
+    processes: await busiest(),
+    // No system tells this without asking the network.
+    updates: null,
     uptime: Math.floor(uptime()),
   };
+}
+
+/** As many of a kind are listed. */
+const MOST_LISTED = 12;
+
+/** Each disk once, by its shortest mount: the same one may be mounted at many places. */
+function disksOf(disks: readonly si.Systeminformation.FsSizeData[]): MachineReading['disks'] {
+  const found = new Map<string, si.Systeminformation.FsSizeData>();
+  for (const disk of disks) {
+    const other = found.get(disk.fs);
+    if (disk.size > 0 && (!other || disk.mount.length < other.mount.length)) found.set(disk.fs, disk);
+  }
+  const list = [...found.values()].map(({ mount, used, size }) => ({ mount, used, total: size }));
+  return list.length > 0 ? list.sort((a, b) => b.total - a.total).slice(0, MOST_LISTED) : null;
+}
+
+/** Looking through all that runs takes its time: it is done no more often than this, ms. */
+const PROCESSES_MS = 10_000;
+let processes: { at: number; list: MachineReading['processes'] } = { at: -Infinity, list: null };
+
+async function busiest(): Promise<MachineReading['processes']> {
+  const now = performance.now();
+  if (now - processes.at < PROCESSES_MS) return processes.list;
+  const all = await quiet(si.processes());
+  const list = all?.list.length
+    ? all.list
+        .toSorted((a, b) => b.cpu - a.cpu)
+        .slice(0, MOST_LISTED)
+        .map(({ name, cpu, memRss }) => ({
+          name,
+          processor: Math.round(cpu * 10) / 10,
+          // Said in kB.
+          memory: memRss * 1024,
+        }))
+    : null;
+  processes = { at: now, list };
+  return list;
 }
 
 /** Where the system doesn't count it, all are 0: then it is not known. */

@@ -17,6 +17,7 @@ import { partsOn } from '../../core/scene/parts.ts';
 import type { SceneScreen } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
+import { learnExpressions } from '../../core/expressions/learn.ts';
 import { learnSources } from '../../core/sources/learn.ts';
 import { learnWidgets } from '../../core/widgets/learn.ts';
 import { learnFamilies } from '../../core/text/families.ts';
@@ -311,7 +312,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
 
   it('agree about every text of every kind, face, option and family, both ways; and boxes hold the ink', async function () {
     this.timeout(600_000);
-    await Promise.all([learnFamilies(), learnWidgets(), learnSources()]);
+    await Promise.all([learnFamilies(), learnWidgets(), learnSources(), learnExpressions()]);
     const sheets = pagesOf(everyWidget());
     expect(sheets.length).to.be.at.least(SHARES);
     for (const [sheet, widgets] of sheets.entries()) {

@@ -104,7 +104,7 @@ withApp('the stage', ({ server, open }) => {
 
   it('adds a widget dragged out of the column where it is let go, and by one press', async () => {
     const page = await open('/desk/bare-desk');
-    await page.getByRole('button', { name: 'All 8 faces of Clock' }).click();
+    await page.getByRole('button', { name: 'All 9 faces of Clock' }).click();
     const card = page.locator('[data-card="clock-hands"]');
     const from = await centreOf(card);
     const stage = await centreOf(page.locator('[data-stage]'));

@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { learnFamilies, learnOthers } from '../../core/text/families.ts';
+import { learnExpressions } from '../../core/expressions/learn.ts';
+import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnSources } from '../../core/sources/learn.ts';
 import { learnWidgets } from '../../core/widgets/learn.ts';
 import { knowsFamily } from '../../core/text/cuts.ts';
@@ -14,5 +16,7 @@ before(async () => {
   await learnOthers();
   await learnWidgets();
   await learnSources();
+  await learnMenus();
+  await learnExpressions();
   if (!knowsFamily('fraunces')) throw new Error('The tests measure text without its families');
 });

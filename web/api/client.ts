@@ -111,6 +111,10 @@ export const api = {
     askJson<PictureNote>(`/icons?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
   addFont: (file: File) =>
     askJson<OwnFont>(`/fonts?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+  /** Lets the server read from a host in the private network. */
+  allowHost: (host: string) => askJson<string[]>('/hosts', json('POST', { host })),
+  hosts: () => askJson<string[]>('/hosts'),
+  refuseHost: (host: string) => askJson<string[]>(`/hosts/${encodeURIComponent(host)}`, { method: 'DELETE' }),
   pictureFacts: (id: string) => askJson<PictureFacts>(`/pictures/${id}/facts`),
   /** A backdrop in exactly these pixels; aborting ends the work on the server too. */
   exportBackdrop: async (

@@ -33,10 +33,15 @@ export interface DeskActions {
   perform(act: DeskAct, asked?: MenuAsked): void;
   /** Goes to an address, asked first. */
   openLink(name: string, address: string): void;
+  /** Starts the timer of a widget, or sets it back. */
+  turnTimer(widget: string): void;
   /** Ticks a task of a calendar that stands in the desk, or not any more. */
   tickTask(calendar: string, uid: string, isTicked: boolean): void;
   /** Says what would happen, where nothing really does. */
   say(sentence: string): void;
 }
+
+/** Id of the widget that is drawn. */
+export const WidgetId = createContext<string | null>(null);
 
 export const Actions = createContext<DeskActions | null>(null);

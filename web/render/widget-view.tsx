@@ -2,6 +2,7 @@ import { memo, type CSSProperties, type ReactNode } from 'react';
 import type { Layout } from '../../core/kinds/layout.ts';
 import type { SceneWidget } from '../../core/scene/scene.ts';
 import { widgetKindOf } from '../../core/widgets/list.ts';
+import { WidgetId } from './actions.ts';
 import { QuietCard } from './quiet-card.tsx';
 import { Runs, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
@@ -25,15 +26,17 @@ export const WidgetView = memo(function WidgetView({ widget }: { widget: SceneWi
         pointerEvents: widget.clicksThrough ? 'none' : undefined,
       }}
     >
-      <WidgetInside
-        type={widget.type}
-        face={widget.face}
-        view={widget.view}
-        layout={widget.layout}
-        surface={widget.surface}
-        padding={widget.padding}
-        trouble={widget.trouble}
-      />
+      <WidgetId.Provider value={widget.id}>
+        <WidgetInside
+          type={widget.type}
+          face={widget.face}
+          view={widget.view}
+          layout={widget.layout}
+          surface={widget.surface}
+          padding={widget.padding}
+          trouble={widget.trouble}
+        />
+      </WidgetId.Provider>
     </div>
   );
 });

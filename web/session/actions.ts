@@ -3,7 +3,8 @@ import type { DeskAct } from '../../core/values/acts.ts';
 import { named } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import { isSessionAct, sessionActs } from '../../core/values/acts.ts';
-import { persist } from '../later.ts';
+import { learnMenus, menuSolvers } from '../../core/scene/menus/learn.ts';
+import { alsoLater, persist } from '../later.ts';
 import type { DeskActions, MenuAsked } from '../render/actions.ts';
 import { toast } from '../ui/toast.ts';
 import { useConditions } from './conditions.ts';
@@ -24,7 +25,9 @@ export function usedOn(next: Page): void {
   page = next;
 }
 
-/** What pressing things does wherever the open desk is used: conditions change; of the document only what is ticked. */
+alsoLater(learnMenus);
+
+/** What pressing things does wherever the open desk is used: conditions change; of the document only timers and what is ticked. */
 export const deskActions: DeskActions = {
   turnMenu(menu, asked = {}) {
     const { open, setOpen } = useConditions.getState();
@@ -70,6 +73,14 @@ export const deskActions: DeskActions = {
     performs[act](asked);
   },
   openLink,
+  turnTimer(id) {
+    const widget = presentDesk()?.widgets.find((one) => one.id === id);
+    if (!widget) return;
+    const isRunning = typeof widget.options['startedAt'] === 'number';
+    const startedAt = isRunning ? null : useConditions.getState().moment;
+    const label = isRunning ? 'Set the timer back' : 'Start the timer';
+    useDesk.getState().edit(named(label, edits.setWidgetOptions(id, { startedAt })));
+  },
   tickTask: (...task) => void tickTask(...task),
   say: (sentence) => void toast(sentence),
 };
@@ -88,7 +99,12 @@ const performs: Record<Exclude<DeskAct, keyof typeof sessionActs>, (asked?: Menu
 function openMenu(menu: MenuKey, { item, screen, at }: MenuAsked): void {
   const edge = presentDesk()?.edges.find(({ items }) => items.some(({ id }) => id === item));
   const on = edge?.screen ?? screen ?? page.screen() ?? presentDesk()?.screens[0]?.id;
-  if (on) useConditions.getState().setOpen({ menu, screen: on, item: item ?? null, at: at ?? null });
+  if (!on) return;
+  const show = () =>
+    useConditions.getState().setOpen({ menu, screen: on, item: item ?? null, at: at ?? null });
+  // What works menus out is there once the page has had time; whoever is quicker waits for it.
+  if (menuSolvers()) show();
+  else void persist(learnMenus).then(show);
 }
 
 const isRunning = (application: string) => useConditions.getState().running.includes(application);

@@ -25,6 +25,9 @@ interface ConditionsState {
   /** Edges that slip away, and widgets that wait for the pointer, which are there; null where all are. */
   out: readonly string[] | null;
   feeds: readonly Feed[];
+  /** Sources that somebody looks at besides what the desk shows. */
+  alsoWanted: readonly string[];
+  wantAlso(sources: readonly string[]): void;
   hold(moment: number): void;
   goNow(): void;
   setPlaying(isPlaying: boolean): void;
@@ -57,6 +60,8 @@ export const useConditions = create<ConditionsState>()((set) => ({
   openMore: null,
   out: null,
   feeds: [],
+  alsoWanted: [],
+  wantAlso: (alsoWanted) => set({ alsoWanted }),
   hold: (moment) => set({ moment, isNow: false }),
   goNow: () => set({ moment: Date.now(), isNow: true, isPlaying: false }),
   setPlaying: (isPlaying) => set(isPlaying ? { isPlaying, isNow: false } : { isPlaying }),

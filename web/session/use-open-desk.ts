@@ -24,11 +24,13 @@ export interface OpenDeskHandlers {
  * this machine's readings. The handlers must keep their identity.
  */
 export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
+  const also = useConditions(({ alsoWanted }) => alsoWanted);
   const outside = useDesk((state) => state.history?.present.sources.outside);
-  const feeds = useScene((state) => feedsOf(state.scene, outside));
-  const hasCalendars = useScene(
+  const feeds = useScene((state) => feedsOf(state.scene, outside, also));
+  const readsCalendars = useScene(
     ({ scene }) => scene?.needs.some(({ source }) => source === 'calendar') ?? false,
   );
+  const hasCalendars = readsCalendars || also.includes('calendar');
   useEffect(() => {
     if (!hasCalendars) return;
     let stop: (() => void) | null = null;
@@ -80,8 +82,8 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
 }
 
 /** The origins outside the page that a desk reads from, as one text: it changes only when they do. */
-function feedsOf(scene: Scene | null, outside: Outside | undefined): string {
-  const needs = scene?.needs ?? [];
+function feedsOf(scene: Scene | null, outside: Outside | undefined, also: readonly string[]): string {
+  const needs = [...(scene?.needs ?? []), ...also.map((source) => ({ source, origin: SIMULATED as string }))];
   const fed = [
     ...needs.filter(({ origin }) => origin !== SIMULATED),
     ...(outside ? needs.flatMap(({ source }) => fetchedFor(source, outside)) : []),

@@ -7,6 +7,7 @@ import { extractPalette, type Pixels, type Swatch } from '../../core/colour/extr
 import type { Desk } from '../../core/desk/desk.ts';
 import { judgeDesk, type JudgeConditions, type Judgement } from '../../core/legibility/judge.ts';
 import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
+import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { backdropAddress } from '../api/addresses.ts';
 
@@ -70,12 +71,12 @@ async function readColours(drawn: Drawn, size: Size): Promise<Swatch[]> {
 }
 
 async function judge(desk: Desk, conditions: JudgeConditions): Promise<Judgement[]> {
-  await learnDesk(desk);
+  await Promise.all([learnDesk(desk), learnMenus()]);
   return judgeDesk(desk, conditions, pixelsOf);
 }
 
 async function findMends(desk: Desk, conditions: JudgeConditions, judgement: Judgement): Promise<Mend[]> {
-  await learnDesk(desk);
+  await Promise.all([learnDesk(desk), learnMenus()]);
   return mendsFor(desk, conditions, judgement, pixelsOf);
 }
 

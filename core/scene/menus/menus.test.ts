@@ -11,6 +11,10 @@ import type { OpenMenu, SceneMenu } from '../scene.ts';
 import { solve } from '../solve.ts';
 import { keyOfApplication } from './entries.ts';
 import { walk } from './walk.ts';
+import { learnMenus } from './learn.ts';
+
+// Some of what is tested is worked out before the tests begin.
+await learnMenus();
 
 function opened(desk: Desk, menu: MenuKey, open: Partial<OpenMenu> = {}, lately: string[] = []): SceneMenu {
   const scene = solve(desk, { moment: DAWN, lately, open: { menu, screen: 'main', ...open } });

@@ -1,30 +1,16 @@
-import type { MenuKey } from '../../menus/schema.ts';
 import { intersection } from '../../values/geometry.ts';
-import { solveAppList } from '../menus/app-list.ts';
-import type { MenuGround } from '../menus/hanging.ts';
-import { solveAppWall } from '../menus/app-wall.ts';
-import { solveDeskMenu } from '../menus/desk-menu.ts';
-import { solveQuickFind } from '../menus/quick-find.ts';
-import type { OpenMenu, SceneMenu } from '../scene.ts';
-import type { Solving } from '../solving.ts';
+import { menuSolvers } from '../menus/learn.ts';
+import type { SceneMenu } from '../scene.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts } from './texts.ts';
-
-type Solve = (open: OpenMenu, ground: MenuGround, solving: Solving) => SceneMenu;
-
-const solvers: Record<MenuKey, Solve> = {
-  appList: solveAppList,
-  appWall: solveAppWall,
-  quickFind: solveQuickFind,
-  deskMenu: solveDeskMenu,
-};
 
 /** The menu that is open on a screen. */
 export const menu = defineSceneSection({
   key: 'menu',
   solve({ id, rect, free, solved: { edges = [] } }, solving) {
     const { open } = solving;
-    return open?.screen === id ? solvers[open.menu](open, { rect, free, edges }, solving) : null;
+    const known = menuSolvers();
+    return open?.screen === id && known ? known[open.menu](open, { rect, free, edges }, solving) : null;
   },
   parts: (open) =>
     open

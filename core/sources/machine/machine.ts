@@ -14,6 +14,14 @@ export interface MachineReading {
   load: [number, number, number] | null;
   temperatures: { name: string; celsius: number }[] | null;
   battery: Battery | null;
+  /** By where they are mounted. */
+  disks: { mount: string; used: number; total: number }[] | null;
+  /** By interface: bytes a second, and bytes since it was started. */
+  networks: { name: string; down: number; up: number; received: number; sent: number }[] | null;
+  /** The busiest first: processor in percent of the whole, memory in bytes. */
+  processes: { name: string; processor: number; memory: number }[] | null;
+  /** How many updates wait. */
+  updates: number | null;
   /** s since it was started. */
   uptime: number | null;
 }
@@ -37,6 +45,10 @@ export const unknownMachine: MachineReading = {
   load: null,
   temperatures: null,
   battery: null,
+  disks: null,
+  networks: null,
+  processes: null,
+  updates: null,
   uptime: null,
 };
 

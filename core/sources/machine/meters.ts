@@ -22,7 +22,7 @@ const meterTitles: Record<Meter['id'], string> = {
 };
 
 /** A kilobyte a second is an empty meter, ten megabytes a full one; each tenfold is a quarter. */
-function networkShare(bytesPerSecond: number): number {
+export function networkShare(bytesPerSecond: number): number {
   return Math.max(0, Math.min(1, Math.log10(Math.max(1, bytesPerSecond / 1000)) / 4));
 }
 

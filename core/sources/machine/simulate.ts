@@ -53,8 +53,82 @@ export function read({ seed, place }: SourceContext, moment: number): MachineRea
     get battery() {
       return batteryAt(seed, moment, place.zone);
     },
+    get disks() {
+      const share = diskShare(seed, moment);
+      return [
+        { mount: '/', used: Math.round(share * DISK), total: DISK },
+        { mount: '/home', used: Math.round(clamp(share + 0.22, 0, 0.96) * 2 * DISK), total: 2 * DISK },
+        {
+          mount: '/var/ledger',
+          used: Math.round((clamp(share * 0.5, 0.05, 0.9) * DISK) / 2),
+          total: DISK / 2,
+        },
+      ];
+    },
+    get networks() {
+      return networksAt(seed, moment, busy);
+    },
+    get processes() {
+      return processesAt(seed, moment, processor, Math.round(memory * MEMORY));
+    },
+    // Some come in through the day, and are taken in at night.
+    updates: Math.floor(9 * hash(seed + 90, Math.floor(moment / DAY)) * ((moment / DAY) % 1)),
     uptime: Math.floor(((moment / 1000) % (8 * 86_400)) + 600 * hash(seed, 61)),
   };
+}
+
+/** Most of what goes over the network goes over the cable; totals grow with a murmur's mean and never fall in a day. */
+function networksAt(seed: number, moment: number, busy: number): NonNullable<MachineReading['networks']> {
+  const { down, up } = networkAt(seed, moment, busy);
+  const today = moment % DAY;
+  const total = (bytes: number, share: number) => Math.round(((bytes * today) / 1000) * share);
+  return [
+    {
+      name: 'cable',
+      down: Math.round(down * 0.92),
+      up: Math.round(up * 0.92),
+      received: total(41_000, 0.92),
+      sent: total(6000, 0.92),
+    },
+    {
+      name: 'radio',
+      down: Math.round(down * 0.08),
+      up: Math.round(up * 0.08),
+      received: total(41_000, 0.08),
+      sent: total(6000, 0.08),
+    },
+  ];
+}
+
+/** Programs of the observatory. */
+const PROGRAMS = [
+  'tallybook',
+  'wavebox',
+  'chart-table',
+  'field-camera',
+  'postbag',
+  'ledger-sync',
+  'indexer',
+  'shell',
+];
+
+/** What is in use is shared out among programs, which rise and fall over minutes. */
+function processesAt(
+  seed: number,
+  moment: number,
+  processor: number,
+  memory: number,
+): NonNullable<MachineReading['processes']> {
+  const weights = PROGRAMS.map(
+    (_, index) => valueNoise(seed + 110 + index, moment / (2 * MINUTE)) ** 3 + 0.01,
+  );
+  const sizes = PROGRAMS.map((_, index) => 0.3 + hash(seed + 130, index));
+  const whole = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0);
+  return PROGRAMS.map((name, index) => ({
+    name,
+    processor: round1((processor * (weights[index] ?? 0)) / whole(weights)),
+    memory: Math.round((memory * (sizes[index] ?? 0)) / whole(sizes)),
+  })).sort((a, b) => b.processor - a.processor);
 }
 
 /** Percent of each core, which together come to the whole. */

@@ -183,7 +183,12 @@ function nextView(
   if (!next) return null;
   const seconds = (next.start - moment) / 1000;
   const days = Math.floor(seconds / 86_400);
-  const until = days >= 2 ? `in ${days} days` : `in ${lengthTold(Math.max(60, seconds))}`;
+  const until =
+    days >= 2
+      ? `in ${days} days`
+      : days === 1
+        ? `in 1 day ${Math.floor((seconds % 86_400) / 3600)} h`
+        : `in ${lengthTold(Math.max(60, seconds))}`;
   return {
     title: next.title,
     until,

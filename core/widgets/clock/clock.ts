@@ -13,14 +13,15 @@ const faces = [
   { id: 'ring', title: 'Ring of the day' },
   { id: 'zones', title: 'Zones' },
   { id: 'until', title: 'Until a day' },
+  { id: 'timer', title: 'Timer' },
 ] as const;
 
 /** Whether a face shows the time in one zone. */
-const isOne = (face: string | null) => face !== 'zones' && face !== 'until';
+const isOne = (face: string | null) => face !== 'zones' && face !== 'until' && face !== 'timer';
 const showsSeconds = (face: string | null) => isOne(face) && face !== 'words' && face !== 'ring';
 
 const options = z.looseObject({
-  hours: fieldWhen(HourStyle, (_, face) => face !== 'words' && face !== 'until'),
+  hours: fieldWhen(HourStyle, (_, face) => face !== 'words' && face !== 'until' && face !== 'timer'),
   seconds: fieldWhen(Seconds, (_, face) => showsSeconds(face)),
   date: fieldWhen(datePattern('EEEE d MMMM'), (_, face) => isOne(face)),
   zone: fieldWhen(Zone, (_, face) => isOne(face) && face !== 'ring'),
@@ -52,6 +53,16 @@ const options = z.looseObject({
     placeholder: 'nothing',
     when: (_, face) => face === 'until',
   }),
+  minutes: field(z.number().min(0.1).max(5999).default(25), {
+    label: 'Runs for',
+    unit: 'min',
+    when: (_, face) => face === 'timer',
+  }),
+  startedAt: z
+    .number()
+    .nullable()
+    .default(null)
+    .meta({ description: 'When the timer was started, epoch ms; null while it waits' }),
   type: TypeOption,
   colour: colourOption('ink'),
 });
@@ -63,14 +74,21 @@ export const clock = defineWidget({
   type: 'clock',
   title: 'Clock',
   summary: 'The time and the date, here or elsewhere',
-  also: 'time hour date watch world countdown sun twilight',
+  also: 'time hour date watch world countdown sun twilight timer stopwatch alarm',
   faces,
   options,
   startsBare: (face) => face !== 'line' && face !== 'zones',
-  needs: ({ seconds }, face) => [
+  needs: ({ seconds, startedAt }, face) => [
     {
       source: 'time',
-      every: seconds && showsSeconds(face) ? 'second' : 'minute',
+      every:
+        face === 'timer'
+          ? startedAt === null
+            ? null
+            : 'second'
+          : seconds && showsSeconds(face)
+            ? 'second'
+            : 'minute',
     },
     ...(face === 'ring' ? ([{ source: 'almanac', every: 'minute' }] as const) : []),
   ],

@@ -31,6 +31,8 @@ export interface ClockView {
   day: (DayStretches & { now: number }) | null;
   zones: { name: string; time: string; difference: string }[];
   until: { parts: { figure: string; unit: string }[]; what: string } | null;
+  /** How much of it is left, 0 to 1; over, the figure counts on. */
+  timer: { figure: string; share: number; isRunning: boolean; isOver: boolean } | null;
   type: TypeChoice;
   colour: Paint;
 }
@@ -217,6 +219,22 @@ function layUntil({ until, type, colour }: ClockView, fonts: Fonts): ClockLayout
   return sheet.lay({ dial: null });
 }
 
+const TIMER = { figure: 52, long: 40, below: 18 } as const;
+
+/** What is left within a ring that empties. */
+function layTimer({ timer, type, colour }: ClockView, fonts: Fonts): ClockLayout {
+  const sheet = createSheet(fonts);
+  const dial = sheet.keep({ x: 0, y: 0, width: DIAL, height: DIAL });
+  const figure = timer?.figure ?? '';
+  const size = figure.length > 5 ? TIMER.long : TIMER.figure;
+  const style: LineStyle = { font: chosenFont(type, 'figures'), size, weight: 500, colour };
+  sheet.middle(sheet.line(figure, style), { centre: DIAL / 2 }, DIAL / 2 - 42, 60);
+  const said = !timer?.isRunning ? 'waits' : timer.isOver ? 'over' : 'to go';
+  const soft: LineStyle = { font: 'text', size: TIMER.below, weight: 400, colour: 'softInk' };
+  sheet.middle(sheet.line(said, soft), { centre: DIAL / 2 }, DIAL / 2 + 24, 24);
+  return sheet.lay({ dial });
+}
+
 /** How each face sets its lines. */
 export const clockLayouts = {
   serif: laySerif,
@@ -227,4 +245,5 @@ export const clockLayouts = {
   ring: layRing,
   zones: layZones,
   until: layUntil,
+  timer: layTimer,
 } as const;

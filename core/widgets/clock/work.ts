@@ -27,6 +27,7 @@ export function view(options: ClockOptions, face: ClockFace, context: WidgetCont
     words: face === 'words' ? timeInWords(hour, minute) : [],
     day: face === 'ring' ? dayOf(context) : null,
     zones: face === 'zones' ? zonesOf(options, context) : [],
+    timer: face === 'timer' ? timerOf(options, context) : null,
     until: face === 'until' ? untilOf(options, context) : null,
     type,
     colour: textColour(colour),
@@ -87,6 +88,25 @@ function untilOf({ until, what }: ClockOptions, { readings }: WidgetContext): Cl
       unit,
     })),
     what: what ? `${isPast ? 'since' : 'until'} ${what}` : isPast ? 'since then' : 'until then',
+  };
+}
+
+/** What is left of the timer, or by how much it is over. */
+function timerOf(
+  { minutes, startedAt }: ClockOptions,
+  { readings: { moment } }: WidgetContext,
+): ClockView['timer'] {
+  const all = Math.round(minutes * 60);
+  // A moment before it was started is as if it waited.
+  const gone = startedAt === null ? 0 : Math.max(0, Math.floor((moment - startedAt) / 1000));
+  const left = Math.abs(all - gone);
+  const [hours, rest] = [Math.floor(left / 3600), Math.floor(left / 60) % 60];
+  const figures = hours > 0 ? [String(hours), twoDigits(rest)] : [String(rest)];
+  return {
+    figure: [...figures, twoDigits(left % 60)].join(':'),
+    share: all === 0 ? 0 : Math.max(0, 1 - gone / all),
+    isRunning: startedAt !== null,
+    isOver: startedAt !== null && gone >= all,
   };
 }
 

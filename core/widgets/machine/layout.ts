@@ -24,8 +24,8 @@ export interface MachineView {
   processor: Meter | null;
   cores: readonly number[];
   load: string | null;
-  /** `share` is of a bar from cold to hot. */
-  heat: { name: string; told: string; share: number }[];
+  /** Each over a bar: temperatures, disks, networks, programs. */
+  rows: { name: string; told: string; share: number }[];
   type: TypeChoice;
   colour: Paint;
   /** Said when nothing can be shown. */
@@ -175,12 +175,14 @@ const layBars = ({ meters }: MachineView, set: Setter) =>
     set,
   );
 
-/** Each temperature over a bar from cold to hot. */
-const layHeat = ({ heat }: MachineView, set: Setter) =>
-  layRows(
-    heat.map(({ name, told }) => ({ name, told, widest: '188°' })),
-    set,
-  );
+/** What is listed, each over its bar; `widest` is the most that may be told of one. */
+const layListed =
+  (widest: string) =>
+  ({ rows }: MachineView, set: Setter) =>
+    layRows(
+      rows.map(({ name, told }) => ({ name, told, widest })),
+      set,
+    );
 
 const GRAPH = { width: 340, plot: 96, below: 14, row: 30, between: 20, mark: 10, beside: 12 } as const;
 
@@ -276,7 +278,10 @@ function layCores({ cores, load, processor, type }: MachineView, { line }: Sette
 
 const layouts: Record<MachineFace, (view: MachineView, set: Setter) => Laid> = {
   cores: layCores,
-  heat: layHeat,
+  heat: layListed('188°'),
+  disks: layListed('888.8 GB of 888.8 GB'),
+  links: layListed('888.8 MB/s, 888.8 GB in all'),
+  busiest: layListed('100 %, 888.8 GB'),
   rings: layRings,
   bars: layBars,
   graph: layGraph,

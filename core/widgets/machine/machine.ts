@@ -11,11 +11,16 @@ const faces = [
   { id: 'text', title: 'Text' },
   { id: 'cores', title: 'Cores' },
   { id: 'heat', title: 'Temperatures' },
+  { id: 'disks', title: 'Disks' },
+  { id: 'links', title: 'Networks' },
+  { id: 'busiest', title: 'Busiest' },
 ] as const;
+
+const ofMeters = new Set<string | null>(['rings', 'bars', 'graph', 'text']);
 
 /** Whether a meter is shown, on the faces that show several. */
 const meter = (start: boolean, label: string) =>
-  field(z.boolean().default(start), { label, when: (_, face) => face !== 'cores' && face !== 'heat' });
+  field(z.boolean().default(start), { label, when: (_, face) => ofMeters.has(face) });
 
 const options = z.looseObject({
   from: originOption('machine'),
@@ -27,6 +32,11 @@ const options = z.looseObject({
     label: 'Graph over',
     unit: 'min',
     when: (_, face) => face === 'graph',
+  }),
+  rows: field(z.number().int().min(1).max(12).default(5), {
+    label: 'Rows',
+    control: 'slider',
+    when: (_, face) => face === 'disks' || face === 'links' || face === 'busiest',
   }),
   temperatureIn: fieldWhen(OwnTemperature, (_, face) => face === 'heat'),
   type: TypeOption,
@@ -40,7 +50,7 @@ export const machine = defineWidget({
   type: 'machine',
   title: 'Machine',
   summary: 'Processor, memory, disk and network',
-  also: 'cpu ram load traffic storage monitor cores temperature heat',
+  also: 'cpu ram load traffic storage monitor cores temperature heat mount partition process task top interface',
   faces,
   options,
   startsBare: () => false,

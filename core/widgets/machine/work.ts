@@ -1,7 +1,8 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import { meterIds, meterOf, shareOf, type Meter } from '../../sources/machine/meters.ts';
+import { meterIds, meterOf, networkShare, shareOf, type Meter } from '../../sources/machine/meters.ts';
 import type { MachineReading } from '../../sources/machine/machine.ts';
-import { temperatureIn, told, unitOf } from '../../sources/units.ts';
+import { formatBytes, formatRate } from '../../sources/machine/units.ts';
+import { temperatureIn, told, unitOf, type Units } from '../../sources/units.ts';
 import { clamp } from '../../values/geometry.ts';
 import { layMachine, type MachineLayout, type MachineView } from './layout.ts';
 import type { MachineFace, MachineOptions } from './machine.ts';
@@ -9,13 +10,56 @@ import type { MachineFace, MachineOptions } from './machine.ts';
 /** °C from which a bar of heat begins, and at which it is full. */
 const COLD = 20;
 const HOT = 95;
+/** Letters of a name in a row. */
+const MOST_NAME = 18;
 
 /** What there is to say instead of a face; null where it can be shown. */
 function noticeFor(face: MachineFace, now: MachineReading | null, wanted: number): string | null {
   if (now === null) return 'Waiting for this machine';
   if (face === 'cores') return now.cores ? null : 'This machine doesn’t tell its cores apart';
   if (face === 'heat') return now.temperatures ? null : 'This machine doesn’t tell its temperatures';
+  if (face === 'disks') return now.disks ? null : 'This machine doesn’t tell its disks';
+  if (face === 'links') return now.networks ? null : 'This machine doesn’t tell its networks';
+  if (face === 'busiest') return now.processes ? null : 'This machine doesn’t tell what runs';
   return wanted === 0 ? 'Nothing chosen to show' : null;
+}
+
+/** What a face lists, each with its bar. */
+function rowsOf(
+  face: MachineFace,
+  { temperatures, disks, networks, processes }: MachineReading,
+  { temperatureIn: own, rows }: MachineOptions,
+  units: Units,
+): MachineView['rows'] {
+  const named = (name: string) => (name.length > MOST_NAME ? `${name.slice(0, MOST_NAME - 1)}…` : name);
+  switch (face) {
+    case 'heat':
+      return (temperatures ?? []).map(({ name, celsius }) => ({
+        name,
+        told: told(temperatureIn(unitOf(own, units.temperature), celsius)),
+        share: clamp((celsius - COLD) / (HOT - COLD), 0, 1),
+      }));
+    case 'disks':
+      return (disks ?? []).slice(0, rows).map(({ mount, used, total }) => ({
+        name: named(mount),
+        told: `${formatBytes(used)} of ${formatBytes(total)}`,
+        share: clamp(used / total, 0, 1),
+      }));
+    case 'links':
+      return (networks ?? []).slice(0, rows).map(({ name, down, received }) => ({
+        name: named(name),
+        told: `${told(formatRate(down))}, ${formatBytes(received)} in all`,
+        share: networkShare(down),
+      }));
+    case 'busiest':
+      return (processes ?? []).slice(0, rows).map(({ name, processor, memory }) => ({
+        name: named(name),
+        told: `${Math.round(processor)} %, ${formatBytes(memory)}`,
+        share: clamp(processor / 100, 0, 1),
+      }));
+    default:
+      return [];
+  }
 }
 
 /** Of a graph, whatever it reaches over. */
@@ -45,11 +89,7 @@ export function view(
     processor: meters.find(({ id }) => id === 'processor') ?? null,
     cores: now?.cores ?? [],
     load: now?.load?.map((value) => value.toFixed(2)).join('  ') ?? null,
-    heat: (now?.temperatures ?? []).map(({ name, celsius }) => ({
-      name,
-      told: told(temperatureIn(unitOf(options.temperatureIn, units.temperature), celsius)),
-      share: clamp((celsius - COLD) / (HOT - COLD), 0, 1),
-    })),
+    rows: now ? rowsOf(face, now, options, units) : [],
     type,
     colour: textColour(colour),
     notice: noticeFor(face, now, wanted.length),

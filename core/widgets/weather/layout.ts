@@ -202,7 +202,8 @@ const layDays: Lay = (view, fonts) => {
       bar: { ...track, x: Math.min(barX + day.from * DAYS.bar, barX + DAYS.bar - long), width: long },
     };
   });
-  sheet.keep({ x: 0, y: 0, width, height: view.days.length * DAYS.pitch });
+  if (view.days.length === 0) sheet.middle(sheet.line('No forecast', name), { left: 0 }, 0, DAYS.pitch);
+  sheet.keep({ x: 0, y: 0, width, height: Math.max(1, view.days.length) * DAYS.pitch });
   return sheet.lay({ ...NOTHING, days });
 };
 

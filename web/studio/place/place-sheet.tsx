@@ -1,4 +1,4 @@
-import { MapPin, Search } from 'lucide-react';
+import { Bookmark, MapPin, Search, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import clsx from 'clsx';
 import { edits } from '../../../core/desk/edits/edits.ts';
@@ -9,6 +9,9 @@ import { zoneAt } from '../../../core/places/zone.ts';
 import { GeoPlace } from '../../../core/values/earth.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { useDesk } from '../../session/desk.ts';
+import { Button, IconButton } from '../../ui/buttons.tsx';
+import { toast } from '../../ui/toast.ts';
+import { isKnown, useOwnPlaces } from './own-places.ts';
 import { box } from '../../ui/box.ts';
 import { Fields } from '../form/form.tsx';
 import { EarthMap } from './earth-map.tsx';
@@ -37,6 +40,49 @@ export default function PlaceOnEarth() {
           onEnd={endGesture}
         />
       </div>
+      <Kept place={place} onChosen={goTo} />
+    </div>
+  );
+}
+
+/** Places of one's own: this one is kept by its name, and those that were are gone to or forgotten. */
+function Kept({
+  place,
+  onChosen,
+}: {
+  place: GeoPlace;
+  onChosen: (where: Coordinates, name: string) => void;
+}) {
+  const { own, keep, forget } = useOwnPlaces();
+  const canKeep = place.name.trim() !== '' && !isKnown(place, own);
+  return (
+    <div className="grid justify-items-start gap-1.5">
+      {canKeep && (
+        <Button
+          onClick={() => keep(place) || toast.warning('A hundred places are kept already; forget one first.')}
+        >
+          <Bookmark size={15} /> Keep {place.name} among my places
+        </Button>
+      )}
+      {own.length > 0 && (
+        <ul className="grid w-full gap-0.5" aria-label="My places">
+          {own.map((one) => (
+            <li key={one.name} className="flex items-center gap-1">
+              <button
+                type="button"
+                className="flex h-8 min-w-0 flex-1 items-center justify-between gap-2 rounded-lg px-2 text-left hover:bg-nap"
+                onClick={() => onChosen(one, one.name)}
+              >
+                <span className="truncate">{one.name}</span>
+                <span className="shrink-0 font-mono text-[12px] text-dust">{writeCoordinates(one)}</span>
+              </button>
+              <IconButton label={`Forget ${one.name}`} onClick={() => forget(one.name)}>
+                <X size={14} />
+              </IconButton>
+            </li>
+          ))}
+        </ul>
+      )}
     </div>
   );
 }
@@ -45,7 +91,8 @@ export default function PlaceOnEarth() {
 function Finder({ onFound }: { onFound: (where: Coordinates, name: string) => void }) {
   const [text, setText] = useState('');
   const [isRefused, setRefused] = useState(false);
-  const found = useMemo(() => placesLike(text), [text]);
+  const own = useOwnPlaces((state) => state.own);
+  const found = useMemo(() => placesLike(text, own), [text, own]);
   const read = useMemo(() => readCoordinates(text), [text]);
   const offered = text.trim() === '' ? [] : found.slice(0, MOST_OFFERED);
   const isFigures = /\d/.test(text);
@@ -84,7 +131,7 @@ function Finder({ onFound }: { onFound: (where: Coordinates, name: string) => vo
       {!isFigures &&
         offered.map((one, index) => (
           <Offer
-            key={one.name}
+            key={`${one.name} ${one.latitude} ${one.longitude}`}
             title={one.name}
             note={writeCoordinates(one)}
             isFirst={index === 0}

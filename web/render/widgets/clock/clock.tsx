@@ -1,3 +1,6 @@
+import { useContext } from 'react';
+import { Actions, WidgetId } from '../../actions.ts';
+import { Ring } from '../../gauges.tsx';
 import { paint, placeOf } from '../../runs.tsx';
 import { spoke } from '../../spoke.ts';
 import type { ClockLayout, ClockView } from '../../../../core/widgets/clock/layout.ts';
@@ -53,7 +56,7 @@ const hourTicks = Array.from({ length: 24 }, (_, hour) => hour / 24)
   .map((share) => `M${onRing(share, 94)}L${onRing(share, (share * 24) % 6 === 0 ? 86 : 90)}`)
   .join('');
 
-function Ring({ view, layout }: { view: ClockView; layout: ClockLayout }) {
+function DayRing({ view, layout }: { view: ClockView; layout: ClockLayout }) {
   const { dial } = layout;
   const { day } = view;
   if (!dial || !day) return null;
@@ -79,13 +82,39 @@ function Ring({ view, layout }: { view: ClockView; layout: ClockLayout }) {
   );
 }
 
+/** A ring that empties; in use a press starts it, or sets it back. */
+function Timer({ view, layout: { dial } }: { view: ClockView; layout: ClockLayout }) {
+  const actions = useContext(Actions);
+  const widget = useContext(WidgetId);
+  const { timer } = view;
+  if (!dial || !timer) return null;
+  const colour = timer.isOver ? 'var(--alert)' : 'var(--accent)';
+  return (
+    <>
+      <Ring box={dial} share={timer.isOver ? 1 : timer.share} colour={colour} stroke={10} />
+      {actions && widget && (
+        <button
+          type="button"
+          aria-label={
+            timer.isRunning ? `Set the timer back, ${timer.figure}` : `Start the timer, ${timer.figure}`
+          }
+          style={placeOf(dial)}
+          className="panel-press z-10 rounded-full"
+          onClick={() => actions.turnTimer(widget)}
+        />
+      )}
+    </>
+  );
+}
+
 export const faces = {
   serif: null,
   stack: null,
   hands: Hands,
   line: null,
   words: null,
-  ring: Ring,
+  ring: DayRing,
   zones: null,
   until: null,
+  timer: Timer,
 };

@@ -155,8 +155,22 @@ function Shares({
 const Cores = (props: Props) => (
   <Shares {...props} shares={props.view.cores.map((percent) => percent / 100)} alertFrom={0.9} />
 );
-const Heat = (props: Props) => (
-  <Shares {...props} shares={props.view.heat.map(({ share }) => share)} alertFrom={0.8} />
-);
+const listed = (alertFrom: number) =>
+  function Listed(props: Props) {
+    return <Shares {...props} shares={props.view.rows.map(({ share }) => share)} alertFrom={alertFrom} />;
+  };
+const Heat = listed(0.8);
+const Disks = listed(0.9);
+const Listed = listed(1);
 
-export const faces = { rings: Rings, bars: Bars, graph: Graph, text: null, cores: Cores, heat: Heat };
+export const faces = {
+  rings: Rings,
+  bars: Bars,
+  graph: Graph,
+  text: null,
+  cores: Cores,
+  heat: Heat,
+  disks: Disks,
+  links: Listed,
+  busiest: Listed,
+};

@@ -16,7 +16,13 @@ export const widgets: Chapter = {
   title: 'Widgets',
   icon: LayoutDashboard,
   also: 'applets gadgets desklets',
-  pages: { units: 'Units', tide: 'Tide' },
+  pages: {
+    units: 'Units',
+    tide: 'Tide',
+    station: 'Weather station',
+    calendars: 'Calendars',
+    headlines: 'Headlines',
+  },
   settings: { units: Units, tide: Tide },
   Root: WidgetsChapter,
   inside(desk, { selection }) {

@@ -1,4 +1,4 @@
-import { Lock, Ruler, Waves } from 'lucide-react';
+import { CalendarDays, Lock, Newspaper, RadioTower, Ruler, Waves } from 'lucide-react';
 import { temperatureIn, told, windIn, type Units } from '../../../../core/sources/units.ts';
 import { later } from '../../../later.ts';
 import { PageLink } from '../../column/page-link.tsx';
@@ -10,6 +10,15 @@ import { Section } from '../../../ui/section.tsx';
 import { titleOfWidget } from '../../acts.ts';
 
 const UnitsPage = later(async () => ({ default: (await import('./units-page.tsx')).UnitsPage }));
+const StationPage = later(async () => ({
+  default: (await import('./outside/station-page.tsx')).StationPage,
+}));
+const CalendarsPage = later(async () => ({
+  default: (await import('./outside/calendars-page.tsx')).CalendarsPage,
+}));
+const HeadlinesPage = later(async () => ({
+  default: (await import('./outside/headlines-page.tsx')).HeadlinesPage,
+}));
 const TidePage = later(async () => ({ default: (await import('./units-page.tsx')).TidePage }));
 
 /** The kinds of widget, and the widgets that are there. */
@@ -17,6 +26,9 @@ export function WidgetsChapter() {
   const page = useView((view) => view.page);
   const sources = useDesk((state) => state.history?.present.sources);
   if (sources && page === 'units') return <UnitsPage units={sources.units} />;
+  if (sources && page === 'station') return <StationPage outside={sources.outside} />;
+  if (sources && page === 'calendars') return <CalendarsPage outside={sources.outside} />;
+  if (sources && page === 'headlines') return <HeadlinesPage outside={sources.outside} />;
   if (sources && page === 'tide') return <TidePage tide={sources.tide} />;
   return (
     <>
@@ -30,6 +42,24 @@ export function WidgetsChapter() {
           icon={Waves}
           title="Tide"
           note={`${sources?.tide.constituents.length ?? 0} waves`}
+        />
+        <PageLink
+          page="station"
+          icon={RadioTower}
+          title="Weather station"
+          note={sources?.outside.report.by === 'typed' ? 'typed' : 'address'}
+        />
+        <PageLink
+          page="calendars"
+          icon={CalendarDays}
+          title="Calendars"
+          note={sources?.outside.calendars.length}
+        />
+        <PageLink
+          page="headlines"
+          icon={Newspaper}
+          title="Headlines"
+          note={sources?.outside.headlines.length}
         />
       </Section>
     </>

@@ -1,0 +1,57 @@
+import { z } from 'zod';
+import { create } from 'zustand';
+import type { Coordinates } from '../../../core/places/coordinates.ts';
+import { places } from '../../../core/places/places.ts';
+import { GeoPlace } from '../../../core/values/earth.ts';
+
+/** Places that a person keeps by name, for all desks in this browser. */
+export type OwnPlace = { name: string } & Coordinates;
+
+const KEY = 'velvet-ledge:places';
+const MOST = 100;
+const Stored = z.array(GeoPlace.pick({ name: true, latitude: true, longitude: true })).max(MOST);
+
+function readStored(): OwnPlace[] {
+  try {
+    const read = Stored.safeParse(JSON.parse(localStorage.getItem(KEY) ?? '[]'));
+    return read.success ? (read.data as OwnPlace[]) : [];
+  } catch {
+    return [];
+  }
+}
+
+interface OwnPlaces {
+  own: readonly OwnPlace[];
+  /** Keeps a place; one of the same name is replaced. False where there is no room. */
+  keep(place: OwnPlace): boolean;
+  forget(name: string): void;
+}
+
+export const useOwnPlaces = create<OwnPlaces>()((set, get) => {
+  const write = (own: readonly OwnPlace[]) => {
+    set({ own });
+    try {
+      localStorage.setItem(KEY, JSON.stringify(own));
+    } catch {
+      // They last as long as this page.
+    }
+  };
+  return {
+    own: readStored(),
+    keep({ name, latitude, longitude }) {
+      const others = get().own.filter((one) => one.name !== name);
+      if (others.length >= MOST) return false;
+      write([{ name, latitude, longitude }, ...others]);
+      return true;
+    },
+    forget: (name) => write(get().own.filter((one) => one.name !== name)),
+  };
+});
+
+/** Whether a place is known by its name already. */
+export function isKnown(place: OwnPlace, own: readonly OwnPlace[]): boolean {
+  return [...own, ...places].some(
+    ({ name, latitude, longitude }) =>
+      name === place.name && latitude === place.latitude && longitude === place.longitude,
+  );
+}
