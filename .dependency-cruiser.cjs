@@ -15,6 +15,7 @@ const layers = {
     'look',
     'exchange',
     'kinds',
+    'expressions',
     'items',
     'widgets',
     'desk',

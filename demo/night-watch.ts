@@ -138,7 +138,7 @@ function widgets(finish: Finish): Widget[] {
       face: 'ruled',
       place: { hangs: { from: 'part', part: 'clock', side: 'bottom', align: 'start' }, x: 0, y: 56 },
       deskFinish: finish,
-      options: { text: WATCH_LINE, colour: 'second' },
+      options: { text: WATCH_LINE },
     }),
     createWidget({
       id: 'day',

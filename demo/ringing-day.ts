@@ -7,11 +7,10 @@ import {
   createWidget,
 } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/desk.ts';
+import type { Widget } from '../core/desk/sections/widgets.ts';
 import { plainMenus } from '../core/menus/schema.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { plainOutside } from '../core/sources/outside.ts';
-import { marrowTide } from '../core/sources/tide/tide.ts';
-import { plainUnits } from '../core/sources/units.ts';
 import { netsCalendar } from './nets-calendar.ts';
 import { at, desk, items, rolesFrom, starters, surface } from './sketch.ts';
 
@@ -73,48 +72,13 @@ export function ringingDay(): Desk {
         growth: { factor: 1.3, reach: 160 },
       },
     ],
-    widgets: [
-      createWidget({
-        id: 'clock',
-        type: 'clock',
-        face: 'serif',
-        place: at('top-left', 120, 110),
-        deskFinish: finish,
-        options: { date: "'ringing day,' d MMMM" },
-      }),
-      createWidget({
-        id: 'machine',
-        type: 'machine',
-        face: 'bars',
-        place: at('top-right', 110, 110),
-        deskFinish: finish,
-      }),
-      createWidget({
-        id: 'to-do',
-        type: 'calendar',
-        face: 'tasks',
-        place: { hangs: { from: 'part', part: 'clock', side: 'bottom', align: 'start' }, x: 0, y: 44 },
-        deskFinish: finish,
-        options: { only: 'nets' },
-      }),
-      createWidget({
-        id: 'weather',
-        type: 'weather',
-        face: 'hours',
-        place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 32 },
-        deskFinish: finish,
-      }),
-    ],
-    sources: {
-      units: plainUnits,
-      tide: marrowTide,
-      outside: {
-        ...plainOutside,
-        calendars: [
-          { id: 'nets', title: 'Nets', colour: 'accent', from: { by: 'file', text: netsCalendar } },
-          ...plainOutside.calendars.map((one) => ({ ...one, colour: 'second' as const })),
-        ],
-      },
+    widgets: widgets(finish),
+    outside: {
+      ...plainOutside,
+      calendars: [
+        { id: 'nets', title: 'Nets', colour: 'accent', from: { by: 'file', text: netsCalendar } },
+        ...plainOutside.calendars.map((one) => ({ ...one, colour: 'second' as const })),
+      ],
     },
     menus: {
       appWall: { ...plainMenus.appWall, iconSize: 80, columns: 5 },
@@ -130,4 +94,39 @@ export function ringingDay(): Desk {
     },
     workspaces: ['Nets', 'Rings', 'Letters'],
   });
+}
+
+function widgets(finish: Finish): Widget[] {
+  return [
+    createWidget({
+      id: 'clock',
+      type: 'clock',
+      face: 'serif',
+      place: at('top-left', 120, 110),
+      deskFinish: finish,
+      options: { date: "'ringing day,' d MMMM" },
+    }),
+    createWidget({
+      id: 'machine',
+      type: 'machine',
+      face: 'bars',
+      place: at('top-right', 110, 110),
+      deskFinish: finish,
+    }),
+    createWidget({
+      id: 'to-do',
+      type: 'calendar',
+      face: 'tasks',
+      place: { hangs: { from: 'part', part: 'clock', side: 'bottom', align: 'start' }, x: 0, y: 44 },
+      deskFinish: finish,
+      options: { only: 'nets' },
+    }),
+    createWidget({
+      id: 'weather',
+      type: 'weather',
+      face: 'hours',
+      place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 32 },
+      deskFinish: finish,
+    }),
+  ];
 }

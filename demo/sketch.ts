@@ -1,6 +1,6 @@
 import { drawRoles } from '../core/colour/scheme.ts';
 import { createApplication, createItem } from '../core/desk/defaults.ts';
-import { plainOutside } from '../core/sources/outside.ts';
+import { plainOutside, type Outside } from '../core/sources/outside.ts';
 import { marrowTide } from '../core/sources/tide/tide.ts';
 import { plainUnits } from '../core/sources/units.ts';
 import { plainMenus, type Menus } from '../core/menus/schema.ts';
@@ -152,6 +152,7 @@ interface Sketch {
   edges: Edge[];
   widgets: Widget[];
   menus?: Partial<Menus>;
+  outside?: Outside;
   workspaces: string[];
 }
 
@@ -160,6 +161,7 @@ export function desk({
   roles,
   finish = surface,
   finishes = [],
+  outside = plainOutside,
   fonts,
   icons,
   pointer,
@@ -185,7 +187,7 @@ export function desk({
       finishes,
     },
     menus: { ...plainMenus, categories, ...menus },
-    sources: { units: plainUnits, tide: marrowTide, outside: plainOutside },
+    sources: { units: plainUnits, tide: marrowTide, outside },
     applications,
     workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
     ...rest,

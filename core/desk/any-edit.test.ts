@@ -288,9 +288,9 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
         { id: 'two', title: 'Two', colour: '#123456', from: { by: 'observatory' } },
       ],
     }),
-  setCalendarText: (desk, choose) =>
+  setCalendarText: (desk) =>
     edits.setCalendarText(
-      choose.of(['gone', ...desk.sources.outside.calendars.map(({ id }) => id)]),
+      desk.sources.outside.calendars.find(({ from }) => from.by === 'file')?.id ?? 'gone',
       'BEGIN',
     ),
   setTide: (_, choose) =>

@@ -1,3 +1,5 @@
+import { readerOf } from '../sources/learn.ts';
+import type { Need } from '../sources/readings.ts';
 import type * as Evaluate from './evaluate.ts';
 
 /** How expressions are worked out, once that was fetched: with the first desk that has one. */
@@ -12,4 +14,11 @@ export function expressionWork(): Work | null {
 
 export async function learnExpressions(): Promise<void> {
   work ??= await import('./evaluate.ts');
+}
+
+/** Whether all that a part reads can be read. */
+export function areLearned(needs: readonly Need[]): boolean {
+  return needs.every(
+    ({ source, byExpression }) => readerOf(source) !== null && (!byExpression || work !== null),
+  );
 }

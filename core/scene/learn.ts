@@ -1,7 +1,7 @@
 import type { Desk } from '../desk/desk.ts';
 import { itemKindOf } from '../items/list.ts';
-import { learnExpressions } from '../expressions/learn.ts';
-import { areLearned, learnSources } from '../sources/learn.ts';
+import { areLearned, learnExpressions } from '../expressions/learn.ts';
+import { learnSources } from '../sources/learn.ts';
 import type { Need } from '../sources/readings.ts';
 import { learnWidgets, workOf } from '../widgets/learn.ts';
 import { originsOf } from '../expressions/telling.ts';

@@ -1,4 +1,3 @@
-import { expressionWork } from '../expressions/learn.ts';
 import { sources, type ReadingOf, type SourceId } from './list.ts';
 import type { LargeSource, Read, SourceContext } from './source.ts';
 
@@ -25,13 +24,6 @@ function remembering<Reading>(read: Read<Reading>, isOutside: boolean): Read<Rea
 export function readerOf<Id extends SourceId>(id: Id): Read<ReadingOf<Id>> | null {
   const source = sources[id];
   return ('read' in source ? source.read : (known.get(id) ?? null)) as Read<ReadingOf<Id>> | null;
-}
-
-/** Whether all that a part reads can be read. */
-export function areLearned(needs: readonly { source: SourceId; byExpression?: true }[]): boolean {
-  return needs.every(
-    ({ source, byExpression }) => readerOf(source) !== null && (!byExpression || expressionWork() !== null),
-  );
 }
 
 /** Makes sure that these sources can be read. */

@@ -49,7 +49,7 @@ function TroubleSign({ said }: { said: string }) {
       aria-label={said}
       title={said}
       className="absolute -right-2 -top-2 grid size-6 place-items-center rounded-full text-[15px] font-bold leading-none"
-      style={{ background: 'var(--alert)', color: 'var(--surface)' }}
+      style={{ background: 'var(--alert)', color: 'var(--on-accent)' }}
     >
       !
     </span>

@@ -32,6 +32,12 @@ function slippingEdges(): Slipping[] {
 /** A widget comes at once, and stays for a moment. */
 const NEAR_DELAYS: Delays = { in: 0, out: 300 };
 
+/** Where the pointer is on a screen. */
+interface Pointer {
+  screen: string;
+  at: Point;
+}
+
 type Near = Widget & { shows: { by: 'near'; reach: number } };
 
 /** Widgets that are there while the pointer is near them. */
@@ -53,7 +59,7 @@ export function watchPresence(): () => void {
   const states = new Map<string, Presence>();
   const stopping = new AbortController();
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let pointer: { screen: string; at: Point } | null = null;
+  let pointer: Pointer | null = null;
 
   function isAskedFor({ id }: Slipping, screen: SceneScreen | undefined): boolean {
     const edge = screen?.edges.find((one) => one.id === id);
@@ -68,15 +74,6 @@ export function watchPresence(): () => void {
     if (focused?.dataset['edge'] === id && document.activeElement?.matches(':focus-visible')) return true;
     if (pointer?.screen !== screen.id) return false;
     return isIn(pointer.at, states.get(id)?.isThere ? whole(edge, screen.rect) : side(edge, screen.rect));
-  }
-
-  function isNear({ id, shows: { reach } }: Near, screens: readonly SceneScreen[]): boolean {
-    const screen = screens.find((one) => one.id === pointer?.screen);
-    const widget = screen?.widgets.find((one) => one.id === id);
-    if (!widget || !pointer) return false;
-    const { x, y, width, height } = widget.rect;
-    const around = { x: x - reach, y: y - reach, width: width + 2 * reach, height: height + 2 * reach };
-    return isIn(pointer.at, around);
   }
 
   function look(): void {
@@ -100,7 +97,7 @@ export function watchPresence(): () => void {
     }
     for (const widget of nearWidgets()) {
       const before = presenceAt(states.get(widget.id) ?? away, now, NEAR_DELAYS);
-      const state = asked(before, isNear(widget, screens), now, NEAR_DELAYS);
+      const state = asked(before, isNear(widget, pointer, screens), now, NEAR_DELAYS);
       states.set(widget.id, presenceAt(state, now, NEAR_DELAYS));
       if (states.get(widget.id)?.isThere) out.push(widget.id);
       next = Math.min(next, changesAt(state, NEAR_DELAYS) ?? Infinity);
@@ -155,8 +152,22 @@ export function watchPresence(): () => void {
   };
 }
 
+/** Whether the pointer is as near to a widget as it wants it. */
+function isNear(
+  { id, shows: { reach } }: Near,
+  pointer: Pointer | null,
+  screens: readonly SceneScreen[],
+): boolean {
+  const screen = screens.find((one) => one.id === pointer?.screen);
+  const widget = screen?.widgets.find((one) => one.id === id);
+  if (!widget || !pointer) return false;
+  const { x, y, width, height } = widget.rect;
+  const around = { x: x - reach, y: y - reach, width: width + 2 * reach, height: height + 2 * reach };
+  return isIn(pointer.at, around);
+}
+
 /** The screen that a point of the page lies on, and where on it. */
-function pointOnScreen(x: number, y: number): { screen: string; at: Point } | null {
+function pointOnScreen(x: number, y: number): Pointer | null {
   for (const element of document.querySelectorAll<HTMLElement>('[data-screen]')) {
     const box = element.getBoundingClientRect();
     if (x < box.left || x > box.right || y < box.top || y > box.bottom) continue;

@@ -4,6 +4,10 @@ import { createApplication } from '../../desk/defaults.ts';
 import { createReadings } from '../../sources/readings.ts';
 import { findableOf, findablesOf } from './entries.ts';
 import { findIn } from './find.ts';
+import { learnMenus } from './learn.ts';
+
+// Some of what is tested is worked out before the tests begin.
+await learnMenus();
 
 const desk = dawnCount();
 const all = findablesOf(desk, createReadings({ moment: DAWN, place: desk.place, seed: desk.seed }));

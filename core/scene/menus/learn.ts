@@ -1,3 +1,4 @@
+import { learnSources } from '../../sources/learn.ts';
 import type { solvers } from './solvers.ts';
 
 /** How menus are worked out, once that was fetched: before the first one opens. */
@@ -9,5 +10,7 @@ export function menuSolvers(): typeof solvers | null {
 }
 
 export async function learnMenus(): Promise<void> {
-  known ??= (await import('./solvers.ts')).solvers;
+  // What they find tells readings of the machine.
+  const [solving] = await Promise.all([import('./solvers.ts'), learnSources(['machine'])]);
+  known ??= solving.solvers;
 }

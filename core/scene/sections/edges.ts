@@ -6,7 +6,7 @@ import { itemKindOf } from '../../items/list.ts';
 import { dockLine } from '../../items/application/application.ts';
 import { isPlain } from '../../values/presses.ts';
 import { layBlank } from '../../items/blank.ts';
-import { areLearned } from '../../sources/learn.ts';
+import { areLearned } from '../../expressions/learn.ts';
 import { layLines } from '../../items/text.ts';
 import type { ItemContext, Room } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';

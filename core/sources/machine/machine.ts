@@ -1,5 +1,4 @@
-import { defineSource } from '../source.ts';
-import { read } from './simulate.ts';
+import { defineLargeSource } from '../source.ts';
 
 /** One look at a machine. Null where it can't be known. Bytes and bytes per second; processor in percent. */
 export interface MachineReading {
@@ -52,10 +51,10 @@ export const unknownMachine: MachineReading = {
   uptime: null,
 };
 
-export const machine = defineSource({
+export const machine = defineLargeSource({
   id: 'machine',
   title: 'Machine',
   step: 1000,
   fed: { 'this-machine': 'This machine' },
-  read,
+  load: () => import('./simulate.ts'),
 });

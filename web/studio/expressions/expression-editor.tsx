@@ -10,7 +10,7 @@ import {
 } from '@codemirror/autocomplete';
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { forceLinting, linter, type Diagnostic } from '@codemirror/lint';
-import { Compartment, EditorState, Prec } from '@codemirror/state';
+import { EditorState, Prec, type Extension } from '@codemirror/state';
 import {
   Decoration,
   EditorView,
@@ -148,6 +148,59 @@ const look = EditorView.theme({
   '.cm-diagnostic': { borderLeft: '3px solid var(--rust)', padding: '4px 10px' },
 });
 
+/** What the editor's own code reads, as it is just now. */
+interface Now extends Pick<Props, 'check' | 'onTurn' | 'onEnd' | 'onError'> {
+  telling: Telling | null;
+}
+
+interface Asked extends Pick<Props, 'label' | 'placeholder' | 'isExpression'> {
+  now: { readonly current: Now };
+  onText: (text: string) => void;
+}
+
+function extensionsFor({ label, placeholder, isExpression, now, onText }: Asked): Extension[] {
+  return [
+    look,
+    history(),
+    EditorView.lineWrapping,
+    expressionsMarked,
+    placeholder ? placeholderOf(placeholder) : [],
+    EditorView.contentAttributes.of({ 'aria-label': label, spellcheck: 'false' }),
+    autocompletion({
+      override: [completionsFor(isExpression, () => now.current.telling)],
+      icons: false,
+    }),
+    linter(({ state }) => diagnosticsOf(state.doc.toString(), isExpression, now.current.telling), {
+      delay: 150,
+    }),
+    Prec.highest(
+      keymap.of([
+        { key: 'Tab', run: acceptCompletion },
+        {
+          key: 'Escape',
+          // The studio closes the column by it: here it closes the list first.
+          run: (editor) => completionStatus(editor.state) !== null && closeCompletion(editor),
+        },
+        ...(isExpression
+          ? [{ key: 'Enter', run: (editor: EditorView) => completionStatus(editor.state) !== 'active' }]
+          : []),
+      ]),
+    ),
+    keymap.of([...completionKeymap, ...historyKeymap, ...defaultKeymap]),
+    EditorView.updateListener.of((update) => {
+      if (update.docChanged) onText(update.state.doc.toString());
+    }),
+    EditorView.domEventHandlers({
+      blur: () => now.current.onEnd(),
+      // Its own steps back, not the desk's; and no shortcut of the studio's while it is written in.
+      keydown: (event) => {
+        event.stopPropagation();
+        return false;
+      },
+    }),
+  ];
+}
+
 /**
  * Where a text with expressions is written: readings are completed with their present values, what it comes to stands
  * below, and a mistake is marked at its place. The last text without one stays on the desk.
@@ -167,63 +220,19 @@ export function ExpressionEditor({ label, value, placeholder, isExpression, ...r
   );
 
   // What the editor's own code reads, as it is now.
-  const now = useRef({ telling, isExpression, ...rest });
+  const now = useRef<Now>({ telling, ...rest });
   useEffect(() => {
-    now.current = { telling, isExpression, ...rest };
+    now.current = { telling, ...rest };
   });
   const given = useRef(value);
 
   useEffect(() => {
     if (!box.current || !isReady) return;
-    const labelled = new Compartment();
     const made = new EditorView({
       parent: box.current,
       state: EditorState.create({
         doc: given.current,
-        extensions: [
-          look,
-          history(),
-          EditorView.lineWrapping,
-          expressionsMarked,
-          placeholder ? placeholderOf(placeholder) : [],
-          labelled.of(EditorView.contentAttributes.of({ 'aria-label': label, spellcheck: 'false' })),
-          autocompletion({
-            override: [completionsFor(isExpression, () => now.current.telling)],
-            icons: false,
-          }),
-          linter(({ state }) => diagnosticsOf(state.doc.toString(), isExpression, now.current.telling), {
-            delay: 150,
-          }),
-          Prec.highest(
-            keymap.of([
-              { key: 'Tab', run: acceptCompletion },
-              {
-                key: 'Escape',
-                // The studio closes the column by it: here it closes the list first.
-                run: (editor) => completionStatus(editor.state) !== null && closeCompletion(editor),
-              },
-              ...(isExpression
-                ? [{ key: 'Enter', run: (editor: EditorView) => completionStatus(editor.state) !== 'active' }]
-                : []),
-            ]),
-          ),
-          keymap.of([...completionKeymap, ...historyKeymap, ...defaultKeymap]),
-          EditorView.updateListener.of((update) => {
-            if (!update.docChanged) return;
-            const text = update.state.doc.toString();
-            setDraft(text);
-            if (text === given.current) return;
-            take(text);
-          }),
-          EditorView.domEventHandlers({
-            blur: () => now.current.onEnd(),
-            // Its own steps back, not the desk's; and no shortcut of the studio's while it is written in.
-            keydown: (event) => {
-              event.stopPropagation();
-              return false;
-            },
-          }),
-        ],
+        extensions: extensionsFor({ label, placeholder, isExpression, now, onText: take }),
       }),
     });
     view.current = made;
@@ -233,6 +242,8 @@ export function ExpressionEditor({ label, value, placeholder, isExpression, ...r
     };
 
     function take(text: string): void {
+      setDraft(text);
+      if (text === given.current) return;
       const { telling: circumstances, onTurn, onError, check } = now.current;
       const wrong = check(text);
       onError(wrong);

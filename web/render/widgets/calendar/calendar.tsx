@@ -82,7 +82,7 @@ function Tasks({ view, layout: { boxes } }: Props) {
       ...placeOf(rect),
       border: `2px solid ${isDone ? paint(task.paint) : 'var(--soft-ink)'}`,
       background: isDone ? paint(task.paint) : 'transparent',
-      color: 'var(--surface)',
+      color: 'var(--on-accent)',
     };
     const tick = isDone && <Check size={rect.width - 6} strokeWidth={3.4} aria-hidden />;
     if (!actions)
