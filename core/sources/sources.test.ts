@@ -182,6 +182,21 @@ describe('sun', () => {
 describe('the simulated machine', () => {
   const read = (moment: number, seed = 7) => readMachine({ seed, place }, moment);
 
+  it('has programs that come to the whole, networks that together are the network, and disks within their bounds', () => {
+    for (let step = 0; step < 48; step++) {
+      const reading = readMachine({ seed: 3, place }, DAWN + step * 1_800_000);
+      const total = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0);
+      const { processes, networks, disks, network, processor, memory } = reading;
+      expect(total((processes ?? []).map((one) => one.processor))).to.be.closeTo(processor ?? 0, 0.5);
+      expect(total((processes ?? []).map((one) => one.memory))).to.be.closeTo(memory?.used ?? 0, 10);
+      const busiest = (processes ?? []).map((one) => one.processor);
+      expect(busiest).to.deep.equal(busiest.toSorted((a, b) => b - a));
+      expect(total((networks ?? []).map(({ down }) => down))).to.be.closeTo(network?.down ?? 0, 2);
+      for (const { used, total: all } of disks ?? []) expect(used).to.be.within(1, all);
+      expect(reading.updates).to.be.within(0, 9);
+    }
+  });
+
   it('has cores that come to the whole, a battery that is used and charged, and heat that follows its work', () => {
     const day = Array.from({ length: 24 * 12 }, (_, index) => read(DAWN - 7 * HOUR + index * 300_000));
     for (const { processor, cores, load, temperatures, swap } of day) {

@@ -219,11 +219,30 @@ describe('the machine in parts', () => {
     for (const [face, said] of [
       ['heat', /temperatures/],
       ['cores', /cores/],
+      ['disks', /disks/],
+      ['links', /networks/],
+      ['busiest', /what runs/],
     ] as const) {
       const { runs, marks } = shown(face, {});
       expect(runs.map(({ text }) => text).join(' ')).to.match(said);
       expect(marks).to.deep.equal([]);
     }
+    const disks = [
+      { mount: '/', used: 3 * 2 ** 30, total: 12 * 2 ** 30 },
+      { mount: '/a/very/long/mount/of/a/ledger', used: 0, total: 2 ** 30 },
+    ];
+    expect(shown('disks', { disks }).view.rows).to.deep.equal([
+      { name: '/', told: '3.0 GB of 12.0 GB', share: 0.25 },
+      { name: '/a/very/long/moun…', told: '0 B of 1.0 GB', share: 0 },
+    ]);
+    expect(shown('disks', { disks }, { rows: 1 }).marks).to.have.length(1);
+    const processes = [{ name: 'tallybook', processor: 12.4, memory: 2 ** 20 }];
+    expect(shown('busiest', { processes }).runs.map(({ text }) => text)).to.deep.equal([
+      'tallybook',
+      '12 %, 1.0 MB',
+    ]);
+    const networks = [{ name: 'cable', down: 1000, up: 0, received: 2 ** 30, sent: 0 }];
+    expect(shown('links', { networks }).runs[1]?.text).to.equal('1.0 kB/s, 1.0 GB in all');
     expect(shown('heat', null).view.notice).to.equal('Waiting for this machine');
   });
 });

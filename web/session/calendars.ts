@@ -27,7 +27,8 @@ async function look(calendar: Calendar): Promise<void> {
   if (done.get(calendar.id) === key) return;
   done.set(calendar.id, key);
   const about = { source: 'calendar', origin: calendar.id };
-  const { takeFeed } = useConditions.getState();
+  const { takeFeed, feeds } = useConditions.getState();
+  const newest = feedOf(feeds, 'calendar', calendar.id)?.samples.at(-1)?.moment ?? -Infinity;
   try {
     const reading =
       text.trim() === ''
@@ -38,7 +39,8 @@ async function look(calendar: Calendar): Promise<void> {
     const [problem] = reading.problems;
     takeFeed({
       ...about,
-      samples: [{ moment: Date.now(), reading }],
+      // What is worked out anew counts as newer, within the same moment too.
+      samples: [{ moment: Math.max(Date.now(), newest + 1), reading }],
       problem: problem ? { sentence: problem, since: Date.now(), again: null } : null,
     });
   } catch (error) {

@@ -58,11 +58,15 @@ const options = z.looseObject({
     unit: 'min',
     when: (_, face) => face === 'timer',
   }),
-  startedAt: z
-    .number()
-    .nullable()
-    .default(null)
-    .meta({ description: 'When the timer was started, epoch ms; null while it waits' }),
+  // Set by pressing the timer, not in a form.
+  startedAt: field(
+    z
+      .number()
+      .nullable()
+      .default(null)
+      .meta({ description: 'When the timer was started, epoch ms; null while it waits' }),
+    { label: 'Started', when: () => false },
+  ),
   type: TypeOption,
   colour: colourOption('ink'),
 });
