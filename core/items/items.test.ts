@@ -371,7 +371,8 @@ describe('items', () => {
     expect(laid('', 'both').runs.map(({ text }) => text)).to.deep.equal(['App list']);
   });
 
-  it('each kind holds all that it draws within its box, under every face, flat and upright, in every room', () => {
+  it('each kind holds all that it draws within its box, under every face, flat and upright, in every room', function () {
+    this.timeout(120_000);
     for (const kind of itemKinds as readonly AnyItemKind[]) {
       for (const { id: face } of kind.faces) {
         for (const isVertical of [false, true]) {

@@ -14,6 +14,7 @@ import type { FontName } from './layout.ts';
 
 export const HourStyle = field(z.enum(['desk', '24', '12']).default('desk'), {
   label: 'Hours',
+  group: 'Units',
   choices: { desk: 'Desk’s', '24': '24', '12': '12' },
 });
 
@@ -42,7 +43,7 @@ export function datePattern(start: string, label = 'Date') {
 }
 
 export function colourOption(start: z.output<typeof Colour>, label = 'Colour') {
-  return field(Colour.default(start), { label, control: 'colour' });
+  return field(Colour.default(start), { label, control: 'colour', group: 'Letters and colours' });
 }
 
 /** Where a part's readings of a source come from. */
@@ -64,6 +65,7 @@ export const WeatherFrom = field(z.enum([SIMULATED, 'station']).default(SIMULATE
 /** What the main text of a face is set in: as the face has it, another use, or a family of its own. */
 export const TypeOption = field(z.enum(['face', ...uses, ...families]).default('face'), {
   label: 'Type',
+  group: 'Letters and colours',
   choices: { face: 'As the face', display: 'Display', text: 'Text', figures: 'Figures', ...familyTitles },
 });
 export type TypeChoice = 'face' | FontName;

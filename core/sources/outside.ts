@@ -56,7 +56,7 @@ export const Report = z.discriminatedUnion('by', [
 export type Report = { by: 'typed'; text: string } | { by: 'address'; address: string; every: number };
 
 /** What a person calls something read from outside. */
-const Title = field(z.string().max(60), { label: 'Name' });
+const Title = field(z.string().max(60), { label: 'Name', placeholder: 'as it calls itself' });
 
 export const Calendar = z.looseObject({
   id: Id,

@@ -40,6 +40,7 @@ export const plainUnits: Units = {
 function ownUnit<Key extends string>(label: string, titles: Record<Key, string>) {
   return field(z.enum(['desk', ...keysOf(titles)]).default('desk' as never), {
     label,
+    group: 'Units',
     choices: { desk: 'Desk’s', ...titles },
   });
 }

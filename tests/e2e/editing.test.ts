@@ -206,7 +206,13 @@ withApp('editing', ({ server, open }) => {
       [3440, 1440],
       [1920, 1080],
     ]);
-    expect(desk.widgets.map(({ id }) => id)).to.deep.equal(['clock', 'machine', 'moon']);
+    expect(desk.widgets.map(({ id }) => id)).to.deep.equal([
+      'clock',
+      'machine',
+      'moon',
+      'heat',
+      'watch-line',
+    ]);
   });
 
   it('names, adds and removes workspaces, and the panel shows them', async () => {

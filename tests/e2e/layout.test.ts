@@ -16,6 +16,7 @@ import { itemKinds } from '../../core/items/list.ts';
 import { partsOn } from '../../core/scene/parts.ts';
 import type { SceneScreen } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
+import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { learnExpressions } from '../../core/expressions/learn.ts';
 import { learnSources } from '../../core/sources/learn.ts';
@@ -39,7 +40,8 @@ type Options = Record<string, unknown>;
 function valuesOf(schema: z.ZodType): unknown[] {
   if (schema instanceof z.ZodDefault) return valuesOf(schema.unwrap() as z.ZodType);
   if (schema instanceof z.ZodBoolean) return [true, false];
-  if (schema instanceof z.ZodEnum) return schema.options.filter((value) => value !== 'this-machine');
+  if (schema instanceof z.ZodEnum)
+    return schema.options.filter((value) => value !== 'this-machine' && value !== 'station');
   if (schema instanceof z.ZodNumber) return [schema.minValue, schema.maxValue];
   return [];
 }
@@ -189,7 +191,7 @@ function everyEdge(sheet: number): Edge[] {
 /** On how many edges along each side the items stand. */
 const STRIPS = 3;
 /** On how many sheets they are spread. */
-const SHARES = 3;
+const SHARES = 4;
 
 /** Of a line's width: how far letters may be drawn from where they were measured, between weights that were. */
 const ASTRAY = 0.011;
@@ -360,7 +362,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
         }),
       ),
     };
-    await learnDesk(desk);
+    await Promise.all([learnDesk(desk), learnMenus()]);
     const [screen] = solve(desk, { moment: DAWN, open: { menu: 'appList', screen: 'main' } }).screens;
     const page = await shown(desk);
     await page.getByRole('button', { name: 'Open the app list' }).click();

@@ -210,7 +210,7 @@ withApp('the studio', ({ server, open }) => {
     expect(after?.x).to.be.below(before?.x ?? 0);
     await page.getByRole('radio', { name: 'centre', exact: true }).first().focus();
     await page.keyboard.press('Delete');
-    expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(2);
+    expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(3);
     await handle(page, 'machine').focus();
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();

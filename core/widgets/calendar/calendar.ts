@@ -35,7 +35,7 @@ const options = z.looseObject({
   weekStarts: fieldWhen(OwnWeek, (_, face) => face === 'month'),
   hours: fieldWhen(HourStyle, (_, face) => face !== 'month' && face !== 'tasks'),
   type: TypeOption,
-  colour: colourOption('accent', 'Today'),
+  colour: fieldWhen(colourOption('accent', 'Today'), (_, face) => face === 'month' || face === 'day'),
 });
 export type CalendarOptions = z.output<typeof options>;
 export type CalendarFace = (typeof faces)[number]['id'];

@@ -151,7 +151,8 @@ function layRows(
     style,
   );
   const width = Math.max(BAR.width, across);
-  const { top, bottom } = line('Hp', style).ink;
+  // Names of mounts have signs in them that stand higher than letters.
+  const { top, bottom } = line(['Hp', ...rows.map(({ name }) => name)].join(''), style).ink;
   const row = Math.ceil(top + bottom) + BAR.above + BAR.thick;
   const start = (index: number) => index * (row + BAR.between);
   return {

@@ -30,7 +30,7 @@ export function view(options: WeatherOptions, face: WeatherFace, context: Widget
     pressure: `${told(pressureIn(unitOf(options.pressureIn, units.pressure), now.pressure))}${trendTold(trend)}`,
     from: now.direction === null ? 'Calm' : compassPoint(now.direction),
     direction: now.direction,
-    isWindTold: options.wind,
+    isWindTold: options.wind && now.wind !== null,
     hours: face === 'hours' ? hoursAhead(hours.slice(0, options.hours + 1), degrees, context) : [],
     days: face === 'days' ? daysAhead(days.slice(0, options.days), degrees, context) : [],
     sky: face === 'sky' ? skyOf(now, context) : null,

@@ -211,7 +211,7 @@ const DurationControl: FC<ControlProps> = (props) => {
         min={1}
         max={Math.floor(most / minutesIn[unit])}
         isWhole
-        className="w-16 !flex-none"
+        className="w-12 !flex-none"
         onError={onError}
         onChange={(many) => take(many * minutesIn[unit])}
       />

@@ -104,9 +104,14 @@ function AnyField({
   return <Field {...rest} shape={shape} values={values} value={value} onTurn={turn} />;
 }
 
-/** The fields of a schema under the names of their groups. */
-export function GroupedFields({ notes = {}, ...props }: FormProps & { notes?: Record<string, ReactNode> }) {
-  const groups = useMemo(() => groupsOf(props.schema), [props.schema]);
+/** The fields of a schema under the names of their groups; those without one stand under `rest`, or their own label. */
+export function GroupedFields({
+  notes = {},
+  rest,
+  ...props
+}: FormProps & { notes?: Record<string, ReactNode>; rest?: string }) {
+  const { schema, values, face = null } = props;
+  const groups = groupsOf(schema, rest, ({ facts }) => facts.when?.(values, face) ?? true);
   return Array.from(groups, ([title, keys]) => (
     <Section key={title} title={title} note={lookUp(notes, title)}>
       <Fields {...props} only={keys} />
@@ -114,10 +119,16 @@ export function GroupedFields({ notes = {}, ...props }: FormProps & { notes?: Re
   ));
 }
 
-function groupsOf(schema: z.ZodObject): Map<string, string[]> {
+/** Keys of the fields that have an effect, by the title of their group. */
+function groupsOf(
+  schema: z.ZodObject,
+  rest: string | undefined,
+  hasEffect: (shape: FieldShape) => boolean,
+): Map<string, string[]> {
   const groups = new Map<string, string[]>();
-  for (const [key, { facts }] of fieldsOf(schema)) {
-    const title = facts.group ?? facts.label;
+  for (const [key, shape] of fieldsOf(schema)) {
+    if (!hasEffect(shape)) continue;
+    const title = shape.facts.group ?? rest ?? shape.facts.label;
     groups.set(title, [...(groups.get(title) ?? []), key]);
   }
   return groups;

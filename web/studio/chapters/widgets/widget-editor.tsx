@@ -9,7 +9,7 @@ import clsx from 'clsx';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Fold } from '../../../ui/fold.tsx';
 import { Section } from '../../../ui/section.tsx';
-import { Fields } from '../../form/form.tsx';
+import { Fields, GroupedFields } from '../../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../../acts.ts';
 import { copyDress, dressKind } from '../../dress.ts';
 import { FaceCard } from './face-card.tsx';
@@ -93,16 +93,15 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
   const { turn, endGesture } = useDesk.getState();
   const kind = widgetKindOf(type);
   return (
-    <Section title="Readings">
-      <Fields
-        schema={kind.options}
-        values={options}
-        face={face}
-        adders={adders}
-        onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
-        onEnd={endGesture}
-      />
-    </Section>
+    <GroupedFields
+      rest="Readings"
+      schema={kind.options}
+      values={options}
+      face={face}
+      adders={adders}
+      onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
+      onEnd={endGesture}
+    />
   );
 });
 
