@@ -11,6 +11,9 @@ import { asked, away, presenceAt } from '../core/presence/presence.ts';
 import { createRandom } from '../core/sources/noise.ts';
 import { learnExpressions } from '../core/expressions/learn.ts';
 import { learnMenus } from '../core/scene/menus/learn.ts';
+import { say } from '../core/expressions/evaluate.ts';
+import { tellingOf } from '../core/expressions/telling.ts';
+import { createReadings } from '../core/sources/readings.ts';
 import { learnSources } from '../core/sources/learn.ts';
 import { learnWidgets } from '../core/widgets/learn.ts';
 import { solve } from '../core/scene/solve.ts';
@@ -107,6 +110,27 @@ function presenceOver(events: readonly PresenceEvent[]): number {
   return changes;
 }
 
+/** What a readout may hold: readings, helpers, a choice and a list that is gone through. */
+const TEXT = [
+  '{machine.processor.round()} % at {time.format("HH:mm:ss")}',
+  '{machine.memory.used.bytes()} of {machine.memory.total.bytes()}',
+  '{weather.chance > 30.0 ? "take a coat" : "no coat"}',
+  '{machine.cores.filter(c, c > 5.0).size()} cores busy',
+].join('\n');
+
+function sayAll({ place, seed, sources, workspaces }: Desk, moment: number): string {
+  const readings = createReadings({ moment, place, seed, tide: sources.tide });
+  const facts = {
+    readings,
+    units: sources.units,
+    half: 'dark' as const,
+    workspaces,
+    workspace: 0,
+    running: new Set<string>(),
+  };
+  return say(TEXT, tellingOf(facts)).text;
+}
+
 export async function benchArranging(): Promise<Row[]> {
   await Promise.all([learnWidgets(), learnSources(), learnMenus(), learnExpressions()]);
   const once = largeDesk(1);
@@ -135,6 +159,7 @@ export async function benchArranging(): Promise<Row[]> {
     .add('solve with a menu', () => void solve(withMenu, { moment: (moment += 1000), open }))
     // The next minute of sixty widgets of every kind and face: weather, water and moon are worked out anew.
     .add('mixed', () => void solve(mixed, { moment: (minute += 60_000) }))
+    .add('expressions', () => void sayAll(once, (moment += 1000)))
     .add('presence', () => void presenceOver(events))
     .add('solve tenfold', () => void solve(tenfold, { moment: (moment += 1000) }))
     .add(
@@ -160,6 +185,7 @@ export async function benchArranging(): Promise<Row[]> {
   const menuMs = mean('solve with a menu');
   const mixedMs = mean('mixed');
   const presenceMs = mean('presence');
+  const sayMs = mean('expressions');
   return [
     {
       what: 'solve: 3 screens, 12 edges, 300 items, 300 widgets',
@@ -188,6 +214,13 @@ export async function benchArranging(): Promise<Row[]> {
       unit: 'ms',
       reach: 'under 5 ms',
       isMet: menuMs < 5,
+    },
+    {
+      what: 'a text of six expressions, another second',
+      value: sayMs,
+      unit: 'ms',
+      reach: 'under 0.5 ms',
+      isMet: sayMs < 0.5,
     },
     {
       what: 'presence of an edge over a day of 5,000 events',

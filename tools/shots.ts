@@ -71,15 +71,6 @@ const shots: Shot[] = [
     },
   },
   {
-    name: 'studio-palette-linen',
-    path: '/desk/sound-room',
-    theme: 'light',
-    async prepare(page) {
-      await chapter(page, 'Palette');
-      await page.locator('[aria-busy="false"]').waitFor();
-    },
-  },
-  {
     name: 'studio-screens',
     path: '/desk/night-watch',
     prepare: (page) => page.getByRole('button', { name: 'All screens side by side' }).click(),
@@ -129,15 +120,6 @@ const shots: Shot[] = [
     },
   },
   {
-    name: 'studio-near-linen',
-    path: '/desk/dawn-count',
-    theme: 'light',
-    async prepare(page) {
-      await handle(page, 'clock').click();
-      await page.keyboard.press('z');
-    },
-  },
-  {
     name: 'studio-menus',
     path: '/desk/ringing-day',
     async prepare(page) {
@@ -173,6 +155,27 @@ const shots: Shot[] = [
       await handle(page, 'clock').click();
       await page.keyboard.press('Control+k');
       await page.getByPlaceholder('What do you want to do', { exact: false }).fill('add');
+    },
+  },
+  {
+    name: 'studio-readout',
+    path: '/desk/night-watch',
+    async prepare(page) {
+      await handle(page, 'watch-line').click();
+      await page.getByRole('textbox', { name: 'Text' }).click();
+      await page.keyboard.press('Control+End');
+      await page.keyboard.type('\nWind {weather.wi');
+      await page.getByRole('option', { name: /weather\.wind/ }).waitFor();
+    },
+  },
+  {
+    name: 'studio-calendars-linen',
+    path: '/desk/ringing-day',
+    theme: 'light',
+    async prepare(page) {
+      await chapter(page, 'Widgets');
+      await page.getByRole('button', { name: /^Calendars \d/ }).click();
+      await page.getByText(/events around this month/).waitFor();
     },
   },
   { name: 'live', path: '/live/tide-table' },

@@ -47,6 +47,8 @@ interface ConditionsState {
 
 /** As long as the longest graph reaches back, at a sample every two seconds. */
 const MOST_SAMPLES = 3600;
+/** What is fetched is large, and only the newest of it is shown. */
+const MOST_FETCHED = 2;
 
 export const useConditions = create<ConditionsState>()((set) => ({
   moment: Date.now(),
@@ -86,7 +88,8 @@ export const useConditions = create<ConditionsState>()((set) => ({
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
       const known = feeds.find(isMeant)?.samples ?? [];
       const newest = known.at(-1)?.moment ?? -Infinity;
-      const added = [...known, ...samples.filter(({ moment }) => moment > newest)].slice(-MOST_SAMPLES);
+      const kept = source === 'machine' ? MOST_SAMPLES : MOST_FETCHED;
+      const added = [...known, ...samples.filter(({ moment }) => moment > newest)].slice(-kept);
       return {
         feeds: [...feeds.filter((feed) => !isMeant(feed)), { source, origin, samples: added, problem }],
       };

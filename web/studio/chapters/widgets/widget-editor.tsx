@@ -3,6 +3,8 @@ import { BringToFront, Copy, SendToBack, Trash2 } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
+import { fetchedFor, readOrigin } from '../../../../core/sources/outside.ts';
+import { SIMULATED } from '../../../../core/sources/source.ts';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import clsx from 'clsx';
@@ -14,6 +16,7 @@ import { duplicateSelection, orderSelection, removeSelection } from '../../acts.
 import { copyDress, dressKind } from '../../dress.ts';
 import { FaceCard } from './face-card.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
+import { FeedState } from './outside/state.tsx';
 import { PlaceSection } from './place-section.tsx';
 
 type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough' | 'workspaces' | 'shows'>>;
@@ -32,6 +35,7 @@ export function WidgetEditor({ widget }: { widget: Widget }) {
       <Tools />
       <Faces key={id} id={id} type={type} face={face} options={options} />
       <Readings id={id} type={type} face={face} options={options} />
+      <ReadFrom type={type} face={face} options={options} />
       <PlaceSection widget={widget} />
       <Shown id={id} shows={shows} on={workspaces} />
       <Hold id={id} locked={locked} clicksThrough={clicksThrough} />
@@ -102,6 +106,26 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
       onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
       onEnd={endGesture}
     />
+  );
+});
+
+/** Where its readings come from, and how old they are; nothing where they are worked out here. */
+const ReadFrom = memo(function ReadFrom({ type, face, options }: Omit<KindProps, 'id'>) {
+  const outside = useDesk((state) => state.history?.present.sources.outside);
+  const needs = widgetKindOf(type).needs(options, face);
+  const from = needs.flatMap(({ source, origin = SIMULATED }): { source: string; origin: string }[] =>
+    origin !== SIMULATED ? [{ source, origin }] : outside ? fetchedFor(source, outside) : [],
+  );
+  if (from.length === 0) return null;
+  return (
+    <Section title="Read from">
+      {from.map(({ source, origin }) => (
+        <div key={`${source} ${origin}`}>
+          <p className="truncate">{readOrigin(origin)?.address ?? 'This machine'}</p>
+          <FeedState source={source} origin={origin} />
+        </div>
+      ))}
+    </Section>
   );
 });
 
