@@ -174,6 +174,15 @@ describe('the calendar', () => {
       ['Done', null, true],
     ]);
     expect(view('tasks', { done: false }).tasks).to.have.length(2);
+    // Before a calendar was read, nobody can say that there is nothing to do.
+    const said = (some: readonly Feed[]) => {
+      const context = contextAt(DAWN, some);
+      return calendarWork
+        .layout(calendarWork.view(calendar.options.parse({}), 'tasks', context), 'tasks', context)
+        .runs.map(({ text }) => text);
+    };
+    expect(said([])).to.deep.equal(['Being read…']);
+    expect(said([expanded('own', {}), expanded('far', {})])).to.deep.equal(['Nothing to do']);
   });
 });
 

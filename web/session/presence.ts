@@ -108,7 +108,9 @@ export function watchPresence(): () => void {
   }
 
   function onKeyDown(event: KeyboardEvent): void {
-    const isTyping = event.target instanceof Element && event.target.matches('input, textarea, select');
+    const isTyping =
+      event.target instanceof Element &&
+      event.target.matches('input, textarea, select, [contenteditable="true"]');
     if (event.key.toUpperCase() !== CALL_KEY || event.ctrlKey || event.metaKey || event.altKey || isTyping)
       return;
     const now = performance.now();

@@ -38,6 +38,8 @@ export interface CalendarReading {
   /** In the order of their beginnings; around the month of the moment. */
   events: CalendarEvent[];
   tasks: CalendarTask[];
+  /** Some of them was not read yet. */
+  isPending: boolean;
   /** By id of the calendar. */
   colours: ReadonlyMap<string, Colour>;
 }

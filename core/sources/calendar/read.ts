@@ -26,6 +26,7 @@ export const read: Read<CalendarReading> = ({ outside, feeds = [], place, seed }
       ({ calendar: { id, from: origin }, expanded }) =>
         expanded?.tasks.map((task) => ({ calendar: id, isOwn: origin.by === 'file', ...task })) ?? [],
     ),
+    isPending: parts.some(({ expanded }) => expanded === null),
     colours: new Map(calendars.map(({ id, colour }) => [id, colour])),
   };
 };

@@ -5,6 +5,8 @@ import { bottom, type Rect } from '../../values/geometry.ts';
 import type { CalendarFace } from './calendar.ts';
 
 export interface CalendarView {
+  /** Some calendar was not read yet: that nothing is there can't be said. */
+  isPending: boolean;
   /** The month or the day. */
   title: string;
   weekdays: string[];
@@ -47,6 +49,8 @@ export interface CalendarLayout extends Layout {
 
 const NOTHING = { marks: [], today: null, line: null, boxes: [] };
 type Lay = (view: CalendarView, fonts: Fonts) => CalendarLayout;
+
+const noneTold = ({ isPending }: CalendarView, none: string) => (isPending ? 'Being read…' : none);
 
 const MONTH = { cell: 46, row: 44, head: 34, weekdays: 30, number: 34, ring: 34, dot: 5, space: 4 } as const;
 
@@ -121,7 +125,8 @@ const layAgenda: Lay = (view, fonts) => {
     sheet.middle(cutLine(row.title, style, fonts, width - left), { left }, top, pitch);
     top += pitch;
   }
-  if (view.rows.length === 0) sheet.middle(sheet.line('Nothing ahead', text), { left: 0 }, 0, pitch);
+  if (view.rows.length === 0)
+    sheet.middle(sheet.line(noneTold(view, 'Nothing ahead'), text), { left: 0 }, 0, pitch);
   sheet.keep({ x: 0, y: 0, width, height: Math.max(top, pitch) });
   return sheet.lay({ ...NOTHING, marks });
 };
@@ -159,7 +164,7 @@ const layNext: Lay = (view, fonts) => {
   const title: LineStyle = { font: chosenFont(view.type, 'display'), size: 36, weight: 400 };
   const soft: LineStyle = { font: 'text', size: 19, weight: 400, colour: 'softInk' };
   const { next } = view;
-  const words = next ? [next.title, next.until, next.told] : ['Nothing ahead'];
+  const words = next ? [next.title, next.until, next.told] : [noneTold(view, 'Nothing ahead')];
   let top = 0;
   words.forEach((text, index) => {
     const style: LineStyle =
@@ -190,7 +195,8 @@ const layTasks: Lay = (view, fonts) => {
     const style = task.isDone ? { ...text, colour: 'softInk' as const } : text;
     sheet.middle(cutLine(task.title, style, fonts, room), { left: box + gap }, top, pitch);
   });
-  if (view.tasks.length === 0) sheet.middle(sheet.line('Nothing to do', text), { left: 0 }, 0, pitch);
+  if (view.tasks.length === 0)
+    sheet.middle(sheet.line(noneTold(view, 'Nothing to do'), text), { left: 0 }, 0, pitch);
   sheet.keep({ x: 0, y: 0, width, height: Math.max(1, view.tasks.length) * pitch });
   return sheet.lay({ ...NOTHING, boxes });
 };

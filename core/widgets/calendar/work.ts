@@ -16,7 +16,7 @@ const DAYS_AHEAD = 60;
 
 export function view(options: CalendarOptions, face: CalendarFace, context: WidgetContext): CalendarView {
   const { readings, units, textColour } = context;
-  const { events, tasks, colours } = readings.get('calendar').value;
+  const { events, tasks, colours, isPending } = readings.get('calendar').value;
   const { moment, place } = readings;
   const isShown = ({ calendar }: { calendar: string }) => options.only === '' || calendar === options.only;
   const shown = events.filter(isShown);
@@ -25,6 +25,7 @@ export function view(options: CalendarOptions, face: CalendarFace, context: Widg
   const clock = (at: number) => formatMoment(at, place.zone, pattern);
   const start = unitOf(options.weekStarts, units.week);
   return {
+    isPending,
     title: formatMoment(moment, place.zone, face === 'month' ? 'MMMM yyyy' : 'EEEE d MMMM'),
     weekdays: face === 'month' ? weekdaysFrom(firstDay[start]) : [],
     weeks: face === 'month' ? weeksOf(moment, place.zone, firstDay[start], options, shown, paintOf) : [],

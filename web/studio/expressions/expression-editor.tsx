@@ -192,11 +192,6 @@ function extensionsFor({ label, placeholder, isExpression, now, onText }: Asked)
     }),
     EditorView.domEventHandlers({
       blur: () => now.current.onEnd(),
-      // Its own steps back, not the desk's; and no shortcut of the studio's while it is written in.
-      keydown: (event) => {
-        event.stopPropagation();
-        return false;
-      },
     }),
   ];
 }

@@ -65,7 +65,8 @@ function listenForPan(element: HTMLElement): () => void {
     'keydown',
     (event) => {
       const isTyping =
-        event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=slider]');
+        event.target instanceof HTMLElement &&
+        event.target.closest('input, textarea, [contenteditable], [role=slider]');
       if (event.code !== 'Space' || isTyping || !element.matches(':hover')) return;
       event.preventDefault();
       event.stopPropagation();
