@@ -3,8 +3,7 @@ import type { DeskAct } from '../../core/values/acts.ts';
 import { named } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import { isSessionAct, sessionActs } from '../../core/values/acts.ts';
-import { learnMenus, menuSolvers } from '../../core/scene/menus/learn.ts';
-import { alsoLater, persist } from '../later.ts';
+import { persist } from '../later.ts';
 import type { DeskActions, MenuAsked } from '../render/actions.ts';
 import { toast } from '../ui/toast.ts';
 import { useConditions } from './conditions.ts';
@@ -24,8 +23,6 @@ let page: Page = { screen: () => null, arrange: () => undefined };
 export function usedOn(next: Page): void {
   page = next;
 }
-
-alsoLater(learnMenus);
 
 /** What pressing things does wherever the open desk is used: conditions change; of the document only timers and what is ticked. */
 export const deskActions: DeskActions = {
@@ -99,12 +96,7 @@ const performs: Record<Exclude<DeskAct, keyof typeof sessionActs>, (asked?: Menu
 function openMenu(menu: MenuKey, { item, screen, at }: MenuAsked): void {
   const edge = presentDesk()?.edges.find(({ items }) => items.some(({ id }) => id === item));
   const on = edge?.screen ?? screen ?? page.screen() ?? presentDesk()?.screens[0]?.id;
-  if (!on) return;
-  const show = () =>
-    useConditions.getState().setOpen({ menu, screen: on, item: item ?? null, at: at ?? null });
-  // What works menus out is there once the page has had time; whoever is quicker waits for it.
-  if (menuSolvers()) show();
-  else void persist(learnMenus).then(show);
+  if (on) useConditions.getState().setOpen({ menu, screen: on, item: item ?? null, at: at ?? null });
 }
 
 const isRunning = (application: string) => useConditions.getState().running.includes(application);

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { isKindKnown, learnDesk, learnKind, learnMissing } from '../../core/scene/learn.ts';
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
 import { ownFontAddress } from '../api/addresses.ts';
-import { learnSources } from '../../core/sources/learn.ts';
+import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { alsoLater, persist } from '../later.ts';
 import { loadIconSet } from '../render/icons.tsx';
 import { isDrawingKnown, learnDrawings } from '../render/widget-drawings.ts';
@@ -17,8 +17,8 @@ export async function prepareDrawing(desk: Desk): Promise<void> {
   askForOwnFonts(desk);
   await Promise.all([
     persist(() => learnDesk(desk)),
-    // The ledge tells how busy the machine is, whatever is on the desk.
-    persist(() => learnSources(['machine'])),
+    // Menus take keys from the first on; what they find, and the ledge, tells how busy the machine is.
+    persist(learnMenus),
     persist(() => learnDrawings(typesOf(desk))),
     loadIconSet(desk.look.icons.set),
   ]);

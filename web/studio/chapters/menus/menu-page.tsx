@@ -3,9 +3,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { menuSchemas, menuTitles, type MenuKey } from '../../../../core/menus/schema.ts';
-import { learnMenus, menuSolvers } from '../../../../core/scene/menus/learn.ts';
 import { Finish } from '../../../../core/values/finish.ts';
-import { persist } from '../../../later.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
@@ -88,13 +86,7 @@ function useOpenOnStage(menu: MenuKey): void {
   const mode = useView((view) => view.mode);
   useEffect(() => {
     if (screen === undefined || mode !== 'arrange') return;
-    let isOver = false;
-    const show = () => isOver || useConditions.getState().setOpen({ menu, screen });
-    if (menuSolvers()) show();
-    else void persist(learnMenus).then(show);
-    return () => {
-      isOver = true;
-      useConditions.getState().setOpen(null);
-    };
+    useConditions.getState().setOpen({ menu, screen });
+    return () => useConditions.getState().setOpen(null);
   }, [menu, screen, mode]);
 }
