@@ -21,8 +21,22 @@ const now: readonly { chance: number; from: number; to: number; title: string; p
 const tasks = ['Mend the mist net', 'Copy the ledger', 'Order seed', 'Oil the telescope mount'];
 const DAY = 86_400_000;
 
+/** Stretches that were worked out: the same one is asked for all month. */
+const known = new Map<string, Expanded>();
+const MOST_KNOWN = 8;
+
 /** The calendar of Marrow Point: a pure function of seed, zone and stretch. */
 export function observatoryCalendar(seed: number, zone: string, from: number, to: number): Expanded {
+  const key = `${seed} ${zone} ${from} ${to}`;
+  let found = known.get(key);
+  if (!found) {
+    if (known.size >= MOST_KNOWN) known.clear();
+    known.set(key, (found = workOut(seed, zone, from, to)));
+  }
+  return found;
+}
+
+function workOut(seed: number, zone: string, from: number, to: number): Expanded {
   const events: Expanded['events'] = [];
   const first = wallClock(from, zone);
   for (let index = 0; ; index++) {

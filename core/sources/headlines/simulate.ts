@@ -23,6 +23,17 @@ const DAYS = 10;
 /** The observatory's bulletins up to a moment, the newest first: a pure function of seed, zone and moment. */
 export function bulletins(seed: number, zone: string, moment: number): FetchedHeadlines {
   const { year, month, day } = wallClock(moment, zone);
+  const key = `${seed} ${zone} ${year} ${month} ${day}`;
+  if (newest?.key !== key) newest = { key, items: writtenUntil(seed, zone, year, month, day) };
+  const items = newest.items.filter((item) => item.moment !== null && item.moment <= moment);
+  return { title: 'Bulletins of Marrow Point', items };
+}
+
+/** Those of the day that was asked for last, which is asked for all day. */
+let newest: { key: string; items: Headline[] } | null = null;
+
+/** All of a day and of the days before it. */
+function writtenUntil(seed: number, zone: string, year: number, month: number, day: number): Headline[] {
   const items: Headline[] = [];
   for (let back = 0; back < DAYS; back++) {
     const index = Math.round(Date.UTC(year, month - 1, day - back) / 86_400_000);
@@ -38,12 +49,11 @@ export function bulletins(seed: number, zone: string, moment: number): FetchedHe
         0,
         zone,
       ).getTime();
-      if (at > moment) continue;
       // A subject does not come again within a few.
       const [title, text] = subjects[(key * 7) % subjects.length] ?? subjects[0];
       const many = 3 + Math.floor(hash(seed + 702, key) ** 2 * 400);
       items.push({ title: title.replace('#', String(many)), text, link: '', moment: at });
     }
   }
-  return { title: 'Bulletins of Marrow Point', items };
+  return items;
 }

@@ -71,6 +71,28 @@ type PaintOf = (event: { calendar: string }) => Paint;
 const touches = ({ start, end }: CalendarEvent, day: { start: number; end: number }) =>
   start < day.end && (end > day.start || start >= day.start);
 
+const touching = (events: readonly CalendarEvent[], day: { start: number; end: number }) =>
+  events.filter((event) => touches(event, day));
+
+/** Days by their date and zone: setting a date in a zone is slow, and a month is shown for all of it. */
+const days = new Map<string, { start: number; end: number }>();
+const MOST_DAYS = 400;
+
+/** When a day begins and ends on the wall clock of a zone; `month` from 0. */
+function dayAt(year: number, month: number, date: number, zone: string): { start: number; end: number } {
+  const key = `${year} ${month} ${date} ${zone}`;
+  let day = days.get(key);
+  if (!day) {
+    if (days.size >= MOST_DAYS) days.clear();
+    day = {
+      start: new TZDate(year, month, date, 0, 0, 0, zone).getTime(),
+      end: new TZDate(year, month, date + 1, 0, 0, 0, zone).getTime(),
+    };
+    days.set(key, day);
+  }
+  return day;
+}
+
 function weeksOf(
   moment: number,
   zone: string,
@@ -88,11 +110,7 @@ function weeksOf(
       const at = new Date(Date.UTC(year, month - 1, 1 - before + week * 7 + index));
       const isIn = at.getUTCMonth() === month - 1;
       const [y, m, d] = [at.getUTCFullYear(), at.getUTCMonth(), at.getUTCDate()];
-      const day = {
-        start: new TZDate(y, m, d, 0, 0, 0, zone).getTime(),
-        end: new TZDate(y, m, d + 1, 0, 0, 0, zone).getTime(),
-      };
-      const here = marks && isIn ? events.filter((event) => touches(event, day)) : [];
+      const here = marks && isIn ? touching(events, dayAt(y, m, d, zone)) : [];
       return {
         figure: String(d),
         isIn,
