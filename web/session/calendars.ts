@@ -19,8 +19,10 @@ function textOf({ from }: Calendar): string | null {
 
 async function look(calendar: Calendar): Promise<void> {
   const desk = presentDesk();
-  const text = textOf(calendar);
-  if (!desk || text === null) return;
+  if (!desk) return;
+  // One that is read from elsewhere now shows nothing until something came of it, not what it had before.
+  const text = textOf(calendar) ?? (done.has(calendar.id) ? '' : null);
+  if (text === null) return;
   const { zone } = desk.place;
   const span = spanAround(useConditions.getState().moment, zone);
   const key = JSON.stringify([span.from, zone]) + text;
