@@ -1,3 +1,4 @@
+import { freeze } from 'immer';
 import { Bench } from 'tinybench';
 import { snap } from '../core/arrange/snap.ts';
 import type { Rect } from '../core/values/geometry.ts';
@@ -70,7 +71,8 @@ export function largeDesk(times: number): Desk {
       deskFinish: base.look.finish,
     });
   });
-  return { ...base, screens, edges, widgets };
+  // As the document of a desk that is open is: it can't change any more.
+  return freeze({ ...base, screens, edges, widgets }, true);
 }
 
 function manyApplications(count: number): Desk['applications'] {

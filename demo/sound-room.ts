@@ -14,7 +14,7 @@ export function soundRoom(): Desk {
   const finish: Finish = {
     ...surface,
     kind: 'frosted',
-    sheerness: 34,
+    sheerness: 20,
     blur: 22,
     radius: 6,
     edgeLine: 1,

@@ -4,11 +4,18 @@ import { bakedPixels, flatPixels } from '../../tests/support/pixels.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { adjustPixels } from '../backdrop/adjust.ts';
 import { contrast } from '../values/colour.ts';
-import { createBackdrop, createMotif } from '../desk/defaults.ts';
+import { createBackdrop, createMotif, createWidget } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Widget } from '../desk/sections/widgets.ts';
 import type { Finish } from '../values/finish.ts';
-import { enough, judgeDesk, type PixelsOf } from './judge.ts';
+import { learnExpressions } from '../expressions/learn.ts';
+import { learnFamilies } from '../text/families.ts';
+import { learnMenus } from '../scene/menus/learn.ts';
+import { learnSources } from '../sources/learn.ts';
+import { learnWidgets } from '../widgets/learn.ts';
+import { widgetKinds } from '../widgets/list.ts';
+import { solve } from '../scene/solve.ts';
+import { enough, judgeDesk, type Judgement, type PixelsOf } from './judge.ts';
 import { mended, mendsFor } from './mends.ts';
 
 const now = { moment: DAWN };
@@ -235,6 +242,78 @@ describe('mending what can hardly be read', () => {
     expect(after.backdrops[0]?.adjust.brightness).to.equal(-20);
     expect({ ...after, backdrops: [] }).to.deep.equal({ ...desk, backdrops: [] });
   });
+});
+
+/**
+ * Every face of every kind at three scales, in the widest family and on the desk's own finish: laid in rows across as
+ * many desks as it takes that none stands over another.
+ */
+function everyFaceOn(desk: Desk): Desk[] {
+  const [screen] = desk.screens;
+  if (!screen) throw new Error('no screen');
+  const wide = { ...desk.look.fonts.text, family: 'unbounded' as const };
+  const look = { ...desk.look, fonts: { display: wide, text: wide, figures: wide } };
+  const bare = { ...desk, edges: [], screens: [screen], look };
+  const all = [0.75, 1, 1.25].flatMap((scale) =>
+    widgetKinds.flatMap(({ type, faces }) =>
+      faces.map((face): Widget => {
+        const id = `${type} ${face.id} ${scale}`;
+        const place = { hangs: { from: 'screen' as const, screen: screen.id, point: 'top-left' as const } };
+        const options = { id, type, face: face.id, place: { ...place, x: 0, y: 0 } };
+        return { ...createWidget({ ...options, deskFinish: look.finish }), finish: null, scale };
+      }),
+    ),
+  );
+  const sizes = new Map(
+    solve({ ...bare, widgets: all }, now).screens[0]?.widgets.map((one) => [one.id, one.rect]),
+  );
+  const pages: Widget[][] = [[]];
+  let [x, y, deep] = [0, 0, 0];
+  for (const widget of all) {
+    const { width = 0, height = 0 } = sizes.get(widget.id) ?? {};
+    if (x + width > screen.width) [x, y, deep] = [0, y + deep, 0];
+    if (y + height > screen.height) {
+      [x, y, deep] = [0, 0, 0];
+      pages.push([]);
+    }
+    pages.at(-1)?.push({ ...widget, place: { ...widget.place, x, y } });
+    x += width + 8;
+    deep = Math.max(deep, height + 8);
+  }
+  return pages.map((widgets) => ({ ...bare, widgets }));
+}
+
+/** Bakes each backdrop once. */
+function eachOnce(pixelsOf: PixelsOf): PixelsOf {
+  const known = new Map<string, ReturnType<PixelsOf>>();
+  return (drawn, size) => {
+    const key = JSON.stringify([drawn, size]);
+    const found = known.get(key) ?? pixelsOf(drawn, size);
+    known.set(key, found);
+    return found;
+  };
+}
+
+describe('every face of every widget', () => {
+  before(async () => {
+    await Promise.all([learnWidgets(), learnSources(), learnExpressions(), learnMenus()]);
+    await learnFamilies(['unbounded']);
+  });
+  for (const desk of demoDesks()) {
+    it(`can be read at three scales over the backdrops of ${desk.name}, in both halves`, async () => {
+      const judged: Judgement[] = [];
+      const pixelsOf = eachOnce(bakedPixels);
+      for (const page of everyFaceOn(desk)) judged.push(...(await judgeDesk(page, now, pixelsOf)));
+      expect(new Set(judged.map(({ part }) => part)).size).to.be.greaterThan(100);
+      const weak = judged.filter((one) => enough(one) < 1 && one.isShown);
+      expect(
+        weak.map(
+          ({ part, text, half, contrast: found, needs }) =>
+            `${part}: ${text}, ${half}, ${found.toFixed(2)} of ${needs}`,
+        ),
+      ).to.deep.equal([]);
+    });
+  }
 });
 
 describe('the demo', () => {

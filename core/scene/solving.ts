@@ -43,15 +43,27 @@ export interface Looked {
   isUnknown?: boolean;
 }
 
-const texts = new WeakMap<object, string>();
+const texts = new Map<string, number>();
+const numbers = new WeakMap<object, number>();
+let lastNumber = 0;
+const MOST_TEXTS = 10_000;
 
-/** Options as text, kept for those that can't change any more: the ones of a document with a history. */
-export function textOf(options: object): string {
-  let text = texts.get(options);
-  if (text !== undefined) return text;
-  text = JSON.stringify(options);
-  if (Object.isFrozen(options)) texts.set(options, text);
-  return text;
+/**
+ * A number that options which say the same share; a short key where their text would be a long one. Kept for those
+ * that can't change any more: the ones of a document with a history.
+ */
+export function numberOf(options: object): number {
+  const known = numbers.get(options);
+  if (known !== undefined) return known;
+  const text = JSON.stringify(options);
+  let number = texts.get(text);
+  if (number === undefined) {
+    // Numbers are never given twice: what was forgotten is only looked at once more.
+    if (texts.size >= MOST_TEXTS) texts.clear();
+    texts.set(text, (number = ++lastNumber));
+  }
+  if (Object.isFrozen(options)) numbers.set(options, number);
+  return number;
 }
 
 /** Looks at a part, or takes what was seen of one just like it. */

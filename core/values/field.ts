@@ -18,6 +18,8 @@ export type ControlName =
   | 'long-text'
   | 'calendar'
   | 'headlines'
+  | 'mount'
+  | 'interface'
   | 'application'
   | 'shortcut'
   | 'family'
@@ -33,6 +35,8 @@ export interface FieldFacts {
   label: string;
   /** The label beside some values of the other fields, where it is another one. */
   labelFor?(values: Readonly<Record<string, unknown>>): string;
+  /** What a widget shows, not what it looks like: the dress of one leaves that of another as it is. */
+  isContent?: boolean;
   /** Fields of a group stand together under its name. */
   group?: string;
   unit?: string;

@@ -236,6 +236,14 @@ describe('the machine in parts', () => {
       { name: '/a/very/long/moun…', told: '0 B of 1.0 GB', share: 0 },
     ]);
     expect(shown('disks', { disks }, { rows: 1 }).marks).to.have.length(1);
+    // Those of one's own choice, in its order, however many rows there would be; one that is not there says so.
+    const mounts = [{ name: disks[1]?.mount }, { name: '/gone' }, { name: '/' }];
+    const chosen = shown('disks', { disks }, { rows: 1, mounts }).view.rows;
+    expect(chosen.map(({ name, told }) => `${name} ${told}`)).to.deep.equal([
+      '/a/very/long/moun… 0 B of 1.0 GB',
+      '/gone not there',
+      '/ 3.0 GB of 12.0 GB',
+    ]);
     const processes = [{ name: 'tallybook', processor: 12.4, memory: 2 ** 20 }];
     expect(shown('busiest', { processes }).runs.map(({ text }) => text)).to.deep.equal([
       'tallybook',
@@ -243,6 +251,8 @@ describe('the machine in parts', () => {
     ]);
     const networks = [{ name: 'cable', down: 1000, up: 0, received: 2 ** 30, sent: 0 }];
     expect(shown('links', { networks }).runs[1]?.text).to.equal('1.0 kB/s, 1.0 GB in all');
+    const none = shown('links', { networks }, { interfaces: [{ name: 'radio' }] });
+    expect(none.runs.map(({ text }) => text)).to.deep.equal(['radio', 'not there']);
     expect(shown('heat', null).view.notice).to.equal('Waiting for this machine');
   });
 });

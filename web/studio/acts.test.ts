@@ -9,6 +9,7 @@ import { presentDesk, useDesk } from '../session/desk.ts';
 import { currentScreen } from '../stores/screen.ts';
 import { useScene } from '../session/scene.ts';
 import { useView } from '../stores/view.ts';
+import { copyDress, pasteDress } from './dress.ts';
 import {
   addEdge,
   addItem,
@@ -264,6 +265,22 @@ describe('changing what is selected', () => {
       side: panel.side,
     });
     expect(edge('panel')?.items).to.equal(panel.items);
+  });
+
+  it('dresses a widget as another without what it shows', async () => {
+    addWidget('readout', 'plain', { x: 400, y: 400 });
+    addWidget('readout', 'plate', { x: 400, y: 700 });
+    const [first, second] = desk().widgets.slice(-2);
+    if (!first || !second) throw new Error('Nothing was added');
+    const { edit } = useDesk.getState();
+    edit(edits.setWidgetOptions(first.id, { text: '{sun.isUp}', align: 'right', colour: 'accent' }));
+    edit(edits.setWidgetOptions(second.id, { text: 'The net is open' }));
+    useView.getState().select([first.id]);
+    copyDress();
+    useView.getState().select([second.id]);
+    pasteDress();
+    const worn = desk().widgets.find(({ id }) => id === second.id)?.options;
+    expect(worn).to.deep.include({ text: 'The net is open', align: 'right', colour: 'accent' });
   });
 
   it('leaves step by step: a menu, Try, the item, the edge', () => {

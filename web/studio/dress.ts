@@ -1,27 +1,21 @@
 import { named } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import type { Dress } from '../../core/desk/edits/widgets.ts';
+import { fieldOf } from '../../core/values/field.ts';
+import { lookUp } from '../../core/values/look-up.ts';
+import { widgetKindOf } from '../../core/widgets/list.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { toast } from '../ui/toast.ts';
 import { selectedParts, titleOfWidget } from './acts.ts';
 
-/** Options that say what a widget shows, not what it looks like. */
-const CONTENT = new Set([
-  'zone',
-  'zones',
-  'until',
-  'what',
-  'from',
-  'date',
-  'processor',
-  'memory',
-  'disk',
-  'network',
-]);
-
-function dressOf({ finish, face, options }: Widget, withFace: boolean): Dress {
-  const looks = Object.entries(options).filter(([key]) => !CONTENT.has(key));
+function dressOf({ finish, face, type, options }: Widget, withFace: boolean): Dress {
+  const { shape } = widgetKindOf(type).options;
+  const isContent = (key: string) => {
+    const schema = lookUp(shape, key);
+    return schema !== undefined && fieldOf(schema)?.isContent === true;
+  };
+  const looks = Object.entries(options).filter(([key]) => !isContent(key));
   return { finish, face: withFace ? face : null, options: Object.fromEntries(looks) };
 }
 

@@ -17,7 +17,7 @@ import { solidFinish } from './beside.ts';
 import { fitItems } from './fit-items.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts } from './texts.ts';
-import { groundFor, lookOnce, textOf, type Solving } from '../solving.ts';
+import { groundFor, lookOnce, numberOf, type Solving } from '../solving.ts';
 
 /** Each edge takes its strip off the free area: the first owns the corners. */
 export const edges = defineSceneSection({
@@ -86,7 +86,7 @@ export function lookAtItem(item: Item, key: string, context: ItemContext, solvin
   const kind = itemKindOf(item.type);
   const iconSize = clamp(item.iconSize ?? context.iconSize, 1, context.thickness);
   const own = iconSize === context.iconSize ? context : { ...context, iconSize };
-  const full = `${item.type} ${item.face} ${key} ${iconSize} ${context.room} ${textOf(item.options)}`;
+  const full = `${item.type} ${item.face} ${key} ${iconSize} ${context.room} ${numberOf(item.options)}`;
   const { view, layout } = lookOnce(solving, full, () => {
     const { options, face } = item;
     const needs = kind.needs?.(options, face) ?? [];

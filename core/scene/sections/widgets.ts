@@ -14,7 +14,7 @@ import { partsOf } from '../../desk/parts.ts';
 import type { SceneWidget } from '../scene.ts';
 import { defineSceneSection, type Ground } from './section.ts';
 import { placedTexts } from './texts.ts';
-import { groundFor, lookOnce, textOf, type Solving } from '../solving.ts';
+import { groundFor, lookOnce, numberOf, type Solving } from '../solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
 export const WIDGET_PADDING = 22;
@@ -99,7 +99,7 @@ function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
     view,
     layout,
     trouble = null,
-  } = lookOnce(solving, `${type} ${face} ${beneath} ${textOf(options)}`, () => {
+  } = lookOnce(solving, `${type} ${face} ${beneath} ${numberOf(options)}`, () => {
     const needs = widgetKindOf(type).needs(options, face);
     const work = workOf(type);
     // What is not learned yet is blank; it is solved again once it is.

@@ -11,6 +11,7 @@ const faces = [
 
 const options = z.looseObject({
   only: field(z.string().max(64).default(''), {
+    isContent: true,
     label: 'Source',
     control: 'headlines',
     placeholder: 'all of them',

@@ -20,7 +20,18 @@ const ofMeters = new Set<string | null>(['rings', 'bars', 'graph', 'text']);
 
 /** Whether a meter is shown, on the faces that show several. */
 const meter = (start: boolean, label: string) =>
-  field(z.boolean().default(start), { label, when: (_, face) => ofMeters.has(face) });
+  field(z.boolean().default(start), { label, isContent: true, when: (_, face) => ofMeters.has(face) });
+
+/** Which of a list are shown, in the order of choice; all that there are where none is chosen. */
+const chosen = (label: string, one: string, control: 'mount' | 'interface', ofFace: string) =>
+  field(
+    z
+      .array(z.looseObject({ name: field(z.string().max(200).default(''), { label: 'Which', control }) }))
+      .max(12)
+      .default([]),
+    { label, one, isContent: true, when: (_, face) => face === ofFace },
+  );
+const isEmpty = (list: unknown) => !Array.isArray(list) || list.length === 0;
 
 const options = z.looseObject({
   from: originOption('machine'),
@@ -33,10 +44,15 @@ const options = z.looseObject({
     unit: 'min',
     when: (_, face) => face === 'graph',
   }),
+  mounts: chosen('Disks', 'Disk', 'mount', 'disks'),
+  interfaces: chosen('Networks', 'Network', 'interface', 'links'),
   rows: field(z.number().int().min(1).max(12).default(5), {
     label: 'Rows',
     control: 'slider',
-    when: (_, face) => face === 'disks' || face === 'links' || face === 'busiest',
+    when: ({ mounts, interfaces }, face) =>
+      face === 'busiest' ||
+      (face === 'disks' && isEmpty(mounts)) ||
+      (face === 'links' && isEmpty(interfaces)),
   }),
   temperatureIn: fieldWhen(OwnTemperature, (_, face) => face === 'heat'),
   type: TypeOption,

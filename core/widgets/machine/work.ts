@@ -24,11 +24,24 @@ function noticeFor(face: MachineFace, now: MachineReading | null, wanted: number
   return wanted === 0 ? 'Nothing chosen to show' : null;
 }
 
+/** Those that were chosen, in that order, with nothing where there is none of that name; the first few where none was. */
+function chosenOf<One>(
+  list: readonly One[] | null,
+  chosen: readonly { name: string }[],
+  nameOf: (one: One) => string,
+  rows: number,
+): { name: string; one: One | null }[] {
+  const all = list ?? [];
+  return chosen.length > 0
+    ? chosen.map(({ name }) => ({ name, one: all.find((one) => nameOf(one) === name) ?? null }))
+    : all.slice(0, rows).map((one) => ({ name: nameOf(one), one }));
+}
+
 /** What a face lists, each with its bar. */
 function rowsOf(
   face: MachineFace,
   { temperatures, disks, networks, processes }: MachineReading,
-  { temperatureIn: own, rows }: MachineOptions,
+  { temperatureIn: own, rows, mounts, interfaces }: MachineOptions,
   units: Units,
 ): MachineView['rows'] {
   const named = (name: string) => (name.length > MOST_NAME ? `${name.slice(0, MOST_NAME - 1)}…` : name);
@@ -40,16 +53,16 @@ function rowsOf(
         share: clamp((celsius - COLD) / (HOT - COLD), 0, 1),
       }));
     case 'disks':
-      return (disks ?? []).slice(0, rows).map(({ mount, used, total }) => ({
-        name: named(mount),
-        told: `${formatBytes(used)} of ${formatBytes(total)}`,
-        share: clamp(used / total, 0, 1),
+      return chosenOf(disks, mounts, ({ mount }) => mount, rows).map(({ name, one }) => ({
+        name: named(name),
+        told: one ? `${formatBytes(one.used)} of ${formatBytes(one.total)}` : 'not there',
+        share: one ? clamp(one.used / one.total, 0, 1) : 0,
       }));
     case 'links':
-      return (networks ?? []).slice(0, rows).map(({ name, down, received }) => ({
+      return chosenOf(networks, interfaces, ({ name }) => name, rows).map(({ name, one }) => ({
         name: named(name),
-        told: `${told(formatRate(down))}, ${formatBytes(received)} in all`,
-        share: networkShare(down),
+        told: one ? `${told(formatRate(one.down))}, ${formatBytes(one.received)} in all` : 'not there',
+        share: one ? networkShare(one.down) : 0,
       }));
     case 'busiest':
       return (processes ?? []).slice(0, rows).map(({ name, processor, memory }) => ({
@@ -87,8 +100,9 @@ export function view(
     series: series && series.filter(isWanted),
     span,
     processor: meters.find(({ id }) => id === 'processor') ?? null,
-    cores: now?.cores ?? [],
-    load: now?.load?.map((value) => value.toFixed(2)).join('  ') ?? null,
+    // Each is worked out when it is asked for, and asked for where it is shown.
+    cores: (face === 'cores' && now?.cores) || [],
+    load: (face === 'cores' && now?.load?.map((value) => value.toFixed(2)).join('  ')) || null,
     rows: now ? rowsOf(face, now, options, units) : [],
     type,
     colour: textColour(colour),

@@ -32,6 +32,7 @@ import { ColourField } from '../../ui/colour-field.tsx';
 import { NumberField, SliderField } from '../../ui/figure.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { later } from '../../later.ts';
+import { machineNames } from './machine-names.ts';
 import { sentenceFor, type FieldShape } from './schema.ts';
 
 /** What every control is given. Values come in, changes go out; a refused one is said through onError. */
@@ -314,6 +315,13 @@ const zones = Intl.supportedValuesOf('timeZone');
 
 const ZoneControl: FC<ControlProps> = (props) => <TextControl {...props} list={zones} />;
 
+/** A disk by where it is mounted, or a network by its name: those that there are now are offered. */
+function OfMachine({ list, ...props }: ControlProps & { list: 'mounts' | 'interfaces' }) {
+  return <TextControl {...props} list={machineNames(list)} />;
+}
+const MountControl: FC<ControlProps> = (props) => <OfMachine {...props} list="mounts" />;
+const InterfaceControl: FC<ControlProps> = (props) => <OfMachine {...props} list="interfaces" />;
+
 const PatternControl: FC<ControlProps> = (props) => {
   const moment = useConditions((state) => state.moment);
   const zone = useDesk((state) => state.history?.present.place.zone ?? 'UTC');
@@ -462,6 +470,8 @@ export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> 
   picture: PictureControl,
   'own-picture': OwnPictureControl,
   turn: TurnControl,
+  mount: MountControl,
+  interface: InterfaceControl,
   point: PointControl,
   hanging: HangingControl,
   figure: Figure,

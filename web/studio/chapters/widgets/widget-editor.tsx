@@ -14,6 +14,7 @@ import { Section } from '../../../ui/section.tsx';
 import { Fields, GroupedFields } from '../../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../../acts.ts';
 import { copyDress, dressKind } from '../../dress.ts';
+import { anotherOf } from '../../form/machine-names.ts';
 import { FaceCard } from './face-card.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
 import { FeedState } from './outside/state.tsx';
@@ -91,7 +92,11 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
 });
 
 /** What is added to the lists of options. */
-const adders = { zones: () => ({ zone: 'UTC', name: '' }) };
+const adders = {
+  zones: () => ({ zone: 'UTC', name: '' }),
+  mounts: anotherOf('mounts'),
+  interfaces: anotherOf('interfaces'),
+};
 
 const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
   const { turn, endGesture } = useDesk.getState();
