@@ -4,6 +4,7 @@ const layers = {
     'values',
     'text',
     'sources',
+    'sound',
     'places',
     'colour',
     'arrange',

@@ -13,7 +13,7 @@ before(() => {
   folder = mkdtempSync(join(tmpdir(), 'ledge-cli-'));
   writeFileSync(
     join(folder, 'dawn.ledge'),
-    writeBundle({ desk: dawnCount(), pictures: [], fonts: [] }, digestOf),
+    writeBundle({ desk: dawnCount(), pictures: [], fonts: [], sounds: [] }, digestOf),
   );
   writeFileSync(
     join(folder, 'bad.json'),

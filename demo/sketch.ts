@@ -3,6 +3,8 @@ import { createApplication, createItem } from '../core/desk/defaults.ts';
 import { plainOutside, type Outside } from '../core/sources/outside.ts';
 import { marrowTide } from '../core/sources/tide/tide.ts';
 import { plainUnits } from '../core/sources/units.ts';
+import { plainSound, type Sound } from '../core/sources/sound/schema.ts';
+import type { Group } from '../core/desk/sections/groups.ts';
 import { plainMenus, type Menus } from '../core/menus/schema.ts';
 import type { Application } from '../core/desk/sections/applications.ts';
 import type { Backdrop } from '../core/backdrop/schema.ts';
@@ -153,6 +155,8 @@ interface Sketch {
   widgets: Widget[];
   menus?: Partial<Menus>;
   outside?: Outside;
+  sound?: Sound;
+  groups?: Group[];
   workspaces: string[];
 }
 
@@ -162,6 +166,8 @@ export function desk({
   finish = surface,
   finishes = [],
   outside = plainOutside,
+  sound = plainSound,
+  groups = [],
   fonts,
   icons,
   pointer,
@@ -187,7 +193,8 @@ export function desk({
       finishes,
     },
     menus: { ...plainMenus, categories, ...menus },
-    sources: { units: plainUnits, tide: marrowTide, outside },
+    sources: { units: plainUnits, tide: marrowTide, outside, sound },
+    groups,
     applications,
     workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
     ...rest,

@@ -10,6 +10,13 @@ import type { Desk } from '../core/desk/desk.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { surface, rolesFrom, at, items, starters, desk } from './sketch.ts';
 
+/** Beneath another part, in one column with it. */
+const under = (part: string, y: number) => ({
+  hangs: { from: 'part' as const, part, side: 'bottom' as const, align: 'centre' as const },
+  x: 0,
+  y,
+});
+
 export function soundRoom(): Desk {
   const finish: Finish = {
     ...surface,
@@ -62,22 +69,31 @@ export function soundRoom(): Desk {
         id: 'clock',
         type: 'clock',
         face: 'hands',
-        place: at('top-right', 150, 110),
+        place: at('top-right', 270, 100),
         deskFinish: finish,
         options: { date: 'EEEE d MMMM', seconds: true },
       }),
       createWidget({
-        id: 'machine',
-        type: 'machine',
-        face: 'bars',
-        place: { hangs: { from: 'part', part: 'clock', side: 'left', align: 'start' }, x: 72, y: 0 },
+        id: 'player',
+        type: 'player',
+        face: 'card',
+        place: under('clock', 36),
         deskFinish: finish,
+        options: { width: 470 },
+      }),
+      createWidget({
+        id: 'spectrum',
+        type: 'spectrum',
+        face: 'reeds',
+        place: under('player', 26),
+        deskFinish: finish,
+        options: { width: 514, height: 150, bands: 48 },
       }),
       createWidget({
         id: 'bulletin',
         type: 'headlines',
         face: 'one',
-        place: { hangs: { from: 'part', part: 'machine', side: 'bottom', align: 'end' }, x: 0, y: 40 },
+        place: at('bottom-left', 80, 90),
         deskFinish: finish,
         options: { width: 340 },
       }),

@@ -18,6 +18,8 @@ import { createRenderer, type Renderer } from './pictures/render.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { outsideFeeders } from './outside/feeder.ts';
 import { createHosts, hostRoutes } from './outside/hosts.ts';
+import { soundRoutes } from './sounds/routes.ts';
+import { createSoundStore } from './sounds/store.ts';
 import { createPictureStore } from './pictures/store.ts';
 
 export interface AppOptions {
@@ -66,6 +68,10 @@ export function createApp({
     ...(now ? { now } : {}),
   });
   const fonts = createFontStore(join(dataFolder, 'fonts'), helpers, incoming);
+  const sounds = createSoundStore(
+    { own: join(dataFolder, 'sounds'), pieces: join(cacheFolder, 'pieces') },
+    { helpers, incoming, pictures },
+  );
   const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);
   const allowed = createHosts(store, now);
   const events = createEvents({
@@ -98,9 +104,10 @@ export function createApp({
   app.use(guard(hosts));
   app.use(
     '/api',
-    deskRoutes({ desks, pictures, fonts, events, helpers, incoming }),
+    deskRoutes({ desks, pictures, fonts, sounds, events, helpers, incoming }),
     pictureRoutes(pictures, renderer, incoming),
     fontRoutes(fonts, incoming),
+    soundRoutes(sounds, incoming),
     hostRoutes(allowed, () => events.retry()),
     events.router,
   );

@@ -4,10 +4,11 @@ import { sourcesOf } from '../backdrop/schema.ts';
 import { isOwn } from '../values/family.ts';
 import { readDesk } from '../desk/read.ts';
 import { refuse, type Problem, type Result } from '../desk/problem.ts';
+import { MOST_TRACKS } from '../sources/sound/schema.ts';
 import { DESK_LIMITS } from '../desk/limits.ts';
 import type { Desk } from '../desk/desk.ts';
 
-/** A desk in one file: a ZIP with `manifest.json`, `desk.json`, and the pictures and fonts that the desk uses. */
+/** A desk in one file: a ZIP with `manifest.json`, `desk.json`, and the pictures, fonts and sounds that the desk uses. */
 export const BUNDLE_TYPE = 'application/zip';
 export const BUNDLE_ENDING = '.ledge';
 const BUNDLE_FORMAT = 1;
@@ -17,7 +18,7 @@ const MIB = 1024 * 1024;
 export const BUNDLE_LIMITS = {
   /** Bytes of the file as it comes: whatever the limits of a desk allow fits in. */
   file: 200 * MIB,
-  entries: DESK_LIMITS.pictures + 12 + 2,
+  entries: DESK_LIMITS.pictures + MOST_TRACKS + 12 + 2,
   /** Bytes of the manifest. */
   manifest: MIB,
   /** How many times larger than packed a file of more than a mebibyte may be; our own are not packed at all. */
@@ -47,12 +48,13 @@ export interface Bundle {
   desk: Desk;
   pictures: BundleFile[];
   fonts: BundleFile[];
+  sounds: BundleFile[];
 }
 
 /** The SHA-256 of some bytes in hex; every platform has one of its own. */
 export type DigestOf = (bytes: Uint8Array) => string;
 
-/** Ids of the pictures that a desk uses: backdrops, icons of one's own, and pictures on edges. */
+/** Ids of the pictures that a desk uses: backdrops, icons of one's own, pictures on edges, and covers. */
 export function picturesOf(desk: Desk): string[] {
   const backdrops = desk.backdrops
     .flatMap(sourcesOf)
@@ -60,13 +62,35 @@ export function picturesOf(desk: Desk): string[] {
   const onItems = desk.edges
     .flatMap(({ items }) => items)
     .flatMap(({ type, options }) => (type === 'picture' ? [String(options['picture'])] : []));
-  const icons = [...desk.applications.map(({ Icon }) => Icon), ...onItems].filter(isOwn).map(fileOf);
+  const covers = desk.sources.sound.tracks.flatMap(({ cover }) => cover ?? []);
+  const icons = [...desk.applications.map(({ Icon }) => Icon), ...onItems, ...covers]
+    .filter(isOwn)
+    .map(fileOf);
   return [...new Set([...backdrops, ...icons])];
 }
 
 /** Ids of the font files that a desk uses. */
 export function fontsOf(desk: Desk): string[] {
   return desk.look.ownFonts.map(({ id }) => fileOf(id));
+}
+
+/** Ids of the sounds of one's own that a desk plays. */
+export function soundsOf(desk: Desk): string[] {
+  const files = desk.sources.sound.tracks.flatMap(({ from }) =>
+    from.by === 'file' ? [fileOf(from.file)] : [],
+  );
+  return [...new Set(files)];
+}
+
+/** Everything that a desk uses besides what it says: where each file stands in a bundle. */
+function filesOf(desk: Desk): { kind: FileKind; id: string; name: string }[] {
+  const of = (kind: FileKind, ids: readonly string[], name: (id: string) => string) =>
+    ids.map((id) => ({ kind, id, name: name(id) }));
+  return [
+    ...of('picture', picturesOf(desk), pictureName),
+    ...of('font', fontsOf(desk), fontName),
+    ...of('sound', soundsOf(desk), soundName),
+  ];
 }
 
 /** The SHA-256 in the name of a file of one's own. */
@@ -83,6 +107,9 @@ export interface FileNote {
 
 export const pictureName = (id: string) => `pictures/${id}`;
 export const fontName = (id: string) => `fonts/${id}`;
+export const soundName = (id: string) => `sounds/${id}`;
+
+export type FileKind = 'picture' | 'font' | 'sound';
 
 /**
  * Begins a bundle: `put` gets its bytes piece by piece. Every noted file is then added, in order, and nothing else. The
@@ -111,17 +138,18 @@ export function startBundle(
   add('manifest.json', strToU8(JSON.stringify({ format: BUNDLE_FORMAT, files: noted }, null, 2)), true);
   add('desk.json', json, true);
   return {
-    /** Pictures and fonts are packed already. */
+    /** Pictures, fonts and most sounds are packed already. */
     add: (name: string, bytes: Uint8Array) => add(name, bytes, false),
     end: () => zip.end(),
   };
 }
 
 /** The bytes of a whole bundle. */
-export function writeBundle({ desk, pictures, fonts }: Bundle, digestOf: DigestOf): Uint8Array {
+export function writeBundle({ desk, pictures, fonts, sounds }: Bundle, digestOf: DigestOf): Uint8Array {
   const files = [
     ...pictures.map(({ id, bytes }) => ({ name: pictureName(id), bytes })),
     ...fonts.map(({ id, bytes }) => ({ name: fontName(id), bytes })),
+    ...sounds.map(({ id, bytes }) => ({ name: soundName(id), bytes })),
   ];
   const notes = files.map(({ name, bytes }) => ({ name, size: bytes.length, sha256: digestOf(bytes) }));
   const chunks: Uint8Array[] = [];
@@ -139,17 +167,13 @@ export function writeBundle({ desk, pictures, fonts }: Bundle, digestOf: DigestO
 
 /** A bundle from bytes that nobody vouches for, with all its files. */
 export function readBundle(bytes: Uint8Array, digestOf: DigestOf): Result<Bundle> {
-  const pictures: BundleFile[] = [];
-  const fonts: BundleFile[] = [];
-  const desk = openBundle(
-    bytes,
-    digestOf,
-    (kind, file) => void (kind === 'picture' ? pictures : fonts).push(file),
-  );
-  return desk.ok ? { ok: true, value: { desk: desk.value, pictures, fonts } } : desk;
+  const files: Record<FileKind, BundleFile[]> = { picture: [], font: [], sound: [] };
+  const desk = openBundle(bytes, digestOf, (kind, file) => void files[kind].push(file));
+  const { picture: pictures, font: fonts, sound: sounds } = files;
+  return desk.ok ? { ok: true, value: { desk: desk.value, pictures, fonts, sounds } } : desk;
 }
 
-type Take = (kind: 'picture' | 'font', file: BundleFile) => void;
+type Take = (kind: FileKind, file: BundleFile) => void;
 
 /**
  * Reads a bundle and hands over the files that its desk uses, one after another, so that no two need be held at once.
@@ -167,10 +191,8 @@ export function openBundle(bytes: Uint8Array, digestOf: DigestOf, take: Take): R
 function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Desk {
   const sizes = entriesOf(bytes);
   const listed = readManifest(bytes, sizes);
-  const wanted = new Map<string, { kind: 'picture' | 'font'; id: string }>();
   const desk = readDeskEntry(bytes, sizes);
-  for (const id of picturesOf(desk)) wanted.set(pictureName(id), { kind: 'picture', id });
-  for (const id of fontsOf(desk)) wanted.set(fontName(id), { kind: 'font', id });
+  const wanted = new Map(filesOf(desk).map((file) => [file.name, file]));
   if (picturesOf(desk).length > DESK_LIMITS.pictures)
     throw new Refusal('desk.json', `uses more than ${DESK_LIMITS.pictures} pictures`);
   for (const name of wanted.keys())
@@ -181,8 +203,7 @@ function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Desk {
     const size = sizes.get(name);
     if (size === undefined) throw new Refusal(name, 'is listed but missing');
     const use = wanted.get(name);
-    const most =
-      name === 'desk.json' ? DESK_LIMITS.json : use?.kind === 'font' ? DESK_LIMITS.font : DESK_LIMITS.picture;
+    const most = name === 'desk.json' ? DESK_LIMITS.json : DESK_LIMITS[use?.kind ?? 'picture'];
     if (size > most) throw new Refusal(name, `is larger than ${most / MIB} MiB`);
     total += size;
     if (total > DESK_LIMITS.files + DESK_LIMITS.json)

@@ -293,6 +293,11 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       desk.sources.outside.calendars.find(({ from }) => from.by === 'file')?.id ?? 'gone',
       'BEGIN',
     ),
+  setSound: (desk, choose) =>
+    edits.setSound({
+      order: choose.of(['list', 'shuffle'] as const),
+      tracks: desk.sources.sound.tracks.slice(choose.upTo(4)),
+    }),
   setTide: (_, choose) =>
     edits.setTide({
       mean: choose.upTo(9),

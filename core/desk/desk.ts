@@ -5,6 +5,7 @@ import type { GeoPlace } from '../values/earth.ts';
 import type { Application } from './sections/applications.ts';
 import type { Edge } from './sections/edges.ts';
 import type { Menus } from '../menus/schema.ts';
+import type { Group } from './sections/groups.ts';
 import type { Screen } from './sections/screens.ts';
 import type { Sources } from './sections/sources.ts';
 import type { Widget } from './sections/widgets.ts';
@@ -17,13 +18,14 @@ export interface Sections {
   backdrops: Backdrop[];
   edges: Edge[];
   widgets: Widget[];
+  groups: Group[];
   menus: Menus;
   sources: Sources;
   applications: Application[];
   workspaces: Workspace[];
 }
 
-export const FORMAT = 6;
+export const FORMAT = 7;
 
 /** The document. */
 export interface Desk extends Sections {

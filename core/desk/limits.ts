@@ -10,6 +10,8 @@ export const DESK_LIMITS = {
   picture: 60 * MIB,
   /** Bytes of one font. */
   font: 10 * MIB,
+  /** Bytes of one sound. */
+  sound: 60 * MIB,
   /** Bytes of all files together. */
   files: 180 * MIB,
 };

@@ -2,6 +2,7 @@ import { plainAdjust } from '../backdrop/schema.ts';
 import { plainUse } from '../text/schema.ts';
 import { plainMenus } from '../menus/schema.ts';
 import { plainOutside } from '../sources/outside.ts';
+import { plainSound } from '../sources/sound/schema.ts';
 import { marrowTide } from '../sources/tide/tide.ts';
 import { plainUnits } from '../sources/units.ts';
 import { plainPresses } from '../values/presses.ts';
@@ -143,6 +144,14 @@ export const steps: Record<number, Step> = {
       const { items, ...rest } = asRecord(edge);
       return { ...rest, items: asArray(items).map((item) => withDeskHours(withFace(asRecord(item)))) };
     }),
+  }),
+
+  /** Format 6 played nothing, and its widgets stood in no groups. */
+  6: (desk) => ({
+    ...desk,
+    format: 7,
+    groups: [],
+    sources: { ...asRecord(desk['sources']), sound: plainSound },
   }),
 };
 

@@ -66,7 +66,15 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
   return {
     desk,
     palette: paletteOf(look.roles[half]),
-    readings: createReadings({ moment, place, seed, feeds, tide: sources.tide, outside: sources.outside }),
+    readings: createReadings({
+      moment,
+      place,
+      seed,
+      feeds,
+      tide: sources.tide,
+      outside: sources.outside,
+      sound: sources.sound,
+    }),
     facts,
     moment,
     half,

@@ -14,6 +14,7 @@ function remembering<Reading>(read: Read<Reading>, isOutside: boolean): Read<Rea
       last.context.seed === context.seed &&
       last.context.place === context.place &&
       last.context.tide === context.tide &&
+      last.context.sound === context.sound &&
       (!isOutside || (last.context.outside === context.outside && last.context.feeds === context.feeds));
     if (!last || !isKnown) last = { context, moment, reading: read(context, moment) };
     return last.reading;

@@ -4,6 +4,7 @@ import { headlines } from './headlines/headlines.ts';
 import { station } from './station/station.ts';
 import { machine } from './machine/machine.ts';
 import { moon } from './moon/moon.ts';
+import { sound } from './sound/sound.ts';
 import { sun } from './sun/sun.ts';
 import { time } from './time/time.ts';
 import { weather } from './weather/weather.ts';
@@ -20,6 +21,7 @@ export const sources = {
   station,
   calendar,
   headlines,
+  sound,
 } as const;
 
 export type SourceId = keyof typeof sources;

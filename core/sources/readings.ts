@@ -3,6 +3,7 @@ import type { Feed, Sample } from './feeds.ts';
 import { plainOutside, type Outside } from './outside.ts';
 import { readerOf } from './learn.ts';
 import { sources, type OriginOf, type ReadingOf, type SourceId } from './list.ts';
+import type { Sound } from './sound/schema.ts';
 import type { Tide } from './tide/tide.ts';
 import { SIMULATED } from './source.ts';
 import { formatMoment, wallClock, type TimeReading } from './time/time.ts';
@@ -58,6 +59,7 @@ export interface ReadingsInput {
   tide?: Tide;
   outside?: Outside;
   feeds?: readonly Feed[];
+  sound?: Sound;
 }
 
 export function createReadings({
@@ -67,6 +69,7 @@ export function createReadings({
   tide,
   outside = plainOutside,
   feeds = [],
+  sound,
 }: ReadingsInput): Readings {
   const known = new Map<string, unknown>();
   function once<T>(key: string, work: () => T): T {
@@ -80,7 +83,7 @@ export function createReadings({
     return once(`${id} ${stepped}`, () => {
       const read = readerOf(id);
       if (!read) throw new Error(`The source "${id}" was not learned`);
-      return read({ seed, place, tide, outside, feeds }, stepped);
+      return read({ seed, place, tide, outside, feeds, sound }, stepped);
     });
   }
 

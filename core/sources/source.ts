@@ -1,6 +1,7 @@
 import type { GeoPlace } from '../values/earth.ts';
 import type { Feed } from './feeds.ts';
 import type { Outside } from './outside.ts';
+import type { Sound } from './sound/schema.ts';
 import type { Tide } from './tide/tide.ts';
 
 /** What a source may know besides the moment. */
@@ -12,6 +13,8 @@ export interface SourceContext {
   /** What the desk reads from outside, and what came of it so far. */
   outside?: Outside;
   feeds?: readonly Feed[];
+  /** What the desk plays; the observatory's pieces where nothing is said. */
+  sound?: Sound;
 }
 
 /** The origin of readings that are worked out here. */

@@ -4,12 +4,25 @@ import { battery } from './battery/battery.ts';
 import { clock } from './clock/clock.ts';
 import { calendar } from './calendar/calendar.ts';
 import { headlines } from './headlines/headlines.ts';
+import { player } from './player/player.ts';
 import { readout } from './readout/readout.ts';
 import { machine } from './machine/machine.ts';
+import { spectrum } from './spectrum/spectrum.ts';
 import { weather } from './weather/weather.ts';
 
 /** Every kind of widget. Add a new one here. */
-export const widgetKinds = [clock, machine, weather, almanac, calendar, headlines, battery, readout] as const;
+export const widgetKinds = [
+  clock,
+  machine,
+  weather,
+  almanac,
+  calendar,
+  headlines,
+  battery,
+  readout,
+  player,
+  spectrum,
+] as const;
 
 export type WidgetType = (typeof widgetKinds)[number]['type'];
 type KindOf<Type extends WidgetType> = Extract<(typeof widgetKinds)[number], { type: Type }>;

@@ -6,6 +6,8 @@ import {
   BUNDLE_TYPE,
   fontName,
   fontsOf,
+  soundName,
+  soundsOf,
   pictureName,
   picturesOf,
   startBundle,
@@ -16,6 +18,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import type { Events } from '../events/events.ts';
 import { digestOf } from '../files/digest.ts';
 import type { Incoming } from '../files/incoming.ts';
+import type { SoundStore } from '../sounds/store.ts';
 import type { FontStore } from '../fonts/store.ts';
 import type { Helpers } from '../helpers/pool.ts';
 import { deskBytes, jsonText } from '../http/body.ts';
@@ -29,6 +32,7 @@ interface Services {
   desks: DeskStore;
   pictures: PictureStore;
   fonts: FontStore;
+  sounds: SoundStore;
   events: Events;
   helpers: Helpers;
   incoming: Incoming;
@@ -220,7 +224,7 @@ function unreadable(problems: readonly Problem[]): HttpProblem {
 }
 
 /** Whether the server has what a desk names, and whether a file could carry it. Throws HttpProblem. */
-async function checkFiles(desk: Desk, { pictures, fonts }: Services): Promise<void> {
+async function checkFiles(desk: Desk, { pictures, fonts, sounds }: Services): Promise<void> {
   const wanted = picturesOf(desk);
   if (wanted.length > DESK_LIMITS.pictures)
     throw refusal('Too many pictures', [
@@ -241,17 +245,31 @@ async function checkFiles(desk: Desk, { pictures, fonts }: Services): Promise<vo
       ]);
     bytes += await fonts.size(id);
   }
+  for (const id of soundsOf(desk)) {
+    if (!sounds.has(id))
+      throw refusal('A sound is missing', [
+        {
+          path: 'sources.sound',
+          message: `names a sound that the server does not have: ${id.slice(0, 8)}…`,
+        },
+      ]);
+    bytes += await sounds.size(id);
+  }
   if (bytes > DESK_LIMITS.files)
     throw refusal('Too large', [
       {
         path: '',
-        message: `The pictures and fonts of this desk have ${Math.ceil(bytes / 2 ** 20)} MiB together; up to ${DESK_LIMITS.files / 2 ** 20} fit in a file.`,
+        message: `The pictures, fonts and sounds of this desk have ${Math.ceil(bytes / 2 ** 20)} MiB together; up to ${DESK_LIMITS.files / 2 ** 20} fit in a file.`,
       },
     ]);
 }
 
 /** Sends a desk with its files, one of them in memory at a time. */
-async function sendBundle(response: Response, desk: Desk, { pictures, fonts }: Services): Promise<void> {
+async function sendBundle(
+  response: Response,
+  desk: Desk,
+  { pictures, fonts, sounds }: Services,
+): Promise<void> {
   const files = [
     ...picturesOf(desk).map((id) => ({
       name: pictureName(id),
@@ -265,6 +283,14 @@ async function sendBundle(response: Response, desk: Desk, { pictures, fonts }: S
         sha256: id,
         size: await fonts.size(id),
         read: () => fonts.read(id),
+      })),
+    )),
+    ...(await Promise.all(
+      soundsOf(desk).map(async (id) => ({
+        name: soundName(id),
+        sha256: id,
+        size: await sounds.size(id),
+        read: () => sounds.read(id),
       })),
     )),
   ];
@@ -292,7 +318,7 @@ function drained(response: Response): Promise<void> {
 }
 
 /** Takes in the files of a bundle and gives back its desk. Throws HttpProblem; then nothing was taken. */
-async function takeIn(path: string, { helpers, incoming, pictures, fonts }: Services): Promise<Desk> {
+async function takeIn(path: string, { helpers, incoming, pictures, fonts, sounds }: Services): Promise<Desk> {
   const folder = incoming.newPath();
   try {
     const taken = await helpers.run('takeBundle', { path, folder });
@@ -300,6 +326,7 @@ async function takeIn(path: string, { helpers, incoming, pictures, fonts }: Serv
     // Files first: a desk is never on the shelf without what it shows. The desk names them by these very bytes.
     for (const { path: from, name, picture } of taken.pictures) await pictures.keep(picture, from, name);
     for (const { path: from, id } of taken.fonts) await fonts.keep(from, id);
+    for (const { path: from, id } of taken.sounds) await sounds.keep(from, id);
     return taken.desk;
   } finally {
     await rm(folder, { recursive: true, force: true });

@@ -1,12 +1,13 @@
 import { mkdir, readFile } from 'node:fs/promises';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { openBundle } from '../../core/bundle/bundle.ts';
+import { openBundle, type FileKind } from '../../core/bundle/bundle.ts';
 import { sourcesOf } from '../../core/backdrop/schema.ts';
 import type { Problem } from '../../core/desk/problem.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import { digestOf } from '../files/digest.ts';
 import { inspectFont } from '../fonts/inspect.ts';
+import { inspectSound } from '../sounds/inspect.ts';
 import { takePicture, type TakenPicture } from '../pictures/take.ts';
 
 /** What came in a bundle: the desk, and the files it uses, each written aside and found to be sound. */
@@ -16,13 +17,14 @@ export type TakenBundle =
       desk: Desk;
       pictures: { path: string; name: string; picture: TakenPicture }[];
       fonts: { path: string; id: string }[];
+      sounds: { path: string; id: string }[];
     }
   | { ok: false; problems: Problem[] };
 
-/** Takes a bundle apart into a folder. Every picture is decoded and every font read, as if each came by itself. */
+/** Takes a bundle apart into a folder. Every picture is decoded and every font and sound read, as if each came by itself. */
 export async function takeBundle({ path, folder }: { path: string; folder: string }): Promise<TakenBundle> {
   await mkdir(folder, { recursive: true });
-  const found: { kind: 'picture' | 'font'; id: string; path: string }[] = [];
+  const found: { kind: FileKind; id: string; path: string }[] = [];
   const desk = openBundle(await readFile(path), digestOf, (kind, { id, bytes }) => {
     const file = { kind, id, path: join(folder, `${kind}-${id}`) };
     writeFileSync(file.path, bytes);
@@ -34,7 +36,13 @@ export async function takeBundle({ path, folder }: { path: string; folder: strin
       .flatMap(sourcesOf)
       .flatMap((source) => (source.kind === 'picture' ? [[source.picture, source.name] as const] : [])),
   );
-  const taken: TakenBundle & { ok: true } = { ok: true, desk: desk.value, pictures: [], fonts: [] };
+  const taken: TakenBundle & { ok: true } = {
+    ok: true,
+    desk: desk.value,
+    pictures: [],
+    fonts: [],
+    sounds: [],
+  };
   for (const file of found) {
     const out = `${file.path}-taken`;
     const no = (reason: string): TakenBundle => ({
@@ -45,6 +53,12 @@ export async function takeBundle({ path, folder }: { path: string; folder: strin
       const font = await inspectFont({ path: file.path, out });
       if (!font.ok) return no(`as a font, ${font.reason}`);
       taken.fonts.push({ path: out, id: font.id });
+      continue;
+    }
+    if (file.kind === 'sound') {
+      const sound = await inspectSound({ path: file.path, out, cover: `${out}-cover` });
+      if (!sound.ok) return no(`as a sound, ${sound.reason}`);
+      taken.sounds.push({ path: out, id: sound.id });
       continue;
     }
     const picture = await takePicture({ path: file.path, out, asIs: true });

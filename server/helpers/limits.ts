@@ -31,6 +31,8 @@ const limits: { [Name in WorkName]: LimitsFor<Name> } = {
   showPicture: { mostMs: 25_000, memory: 400 },
   pictureFacts: { mostMs: 15_000, memory: 300 },
   inspectFont: { mostMs: 8000, memory: 250 },
+  inspectSound: { mostMs: 20_000, memory: 400 },
+  makePiece: { mostMs: 90_000, memory: 300 },
   takeBundle: { mostMs: 60_000, memory: 430 },
   readHeadlines: { mostMs: 5000, memory: 300 },
   readDeskText: { mostMs: 10_000, memory: 300 },

@@ -202,7 +202,7 @@ export async function fuzzServer(
       backdrops: [createBackdrop('backdrop', createPicture(digestOf(picture), 'x'))],
     };
     const whole = writeBundle(
-      { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [] },
+      { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [], sounds: [] },
       digestOf,
     );
     const made = chance.share();
@@ -212,7 +212,7 @@ export async function fuzzServer(
       const bad = damaged(picture, chance);
       const named = { ...desk, backdrops: [createBackdrop('backdrop', createPicture(digestOf(bad), 'x'))] };
       bytes = writeBundle(
-        { desk: named, pictures: [{ id: digestOf(bad), bytes: bad }], fonts: [] },
+        { desk: named, pictures: [{ id: digestOf(bad), bytes: bad }], fonts: [], sounds: [] },
         digestOf,
       );
     } else if (made < 0.25) {

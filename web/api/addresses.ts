@@ -1,8 +1,31 @@
+import type { MotifName } from '../../core/backdrop/names.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 
 /** Where the picture of a backdrop lies, at least `width` device pixels wide. */
 export function backdropAddress(drawn: Drawn, width: number): string {
   return `/api/backdrops?width=${bucket(width)}&drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
+}
+
+/** Where a motif in its own colours lies as a square picture. */
+export function motifAddress(motif: string, seed: number, width: number): string {
+  const side = { width: 960, height: 960 };
+  const source = {
+    kind: 'motif' as const,
+    motif: motif as MotifName,
+    seed,
+    controls: {},
+    colours: null,
+    sky: null,
+  };
+  return backdropAddress(
+    { source, adjust: null, whole: side, part: { x: 0, y: 0, ...side }, ground: '#000000' },
+    width,
+  );
+}
+
+/** Where the sound of a piece lies. */
+export function soundAddress(source: string): string {
+  return `/api/sounds/${source}`;
 }
 
 /** Where a picture of one's own lies as it is. */

@@ -3,6 +3,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import { fetchLater } from '../later.ts';
 import { Actions } from '../render/actions.ts';
+import { Sounding } from '../render/sounding.ts';
 import { ScreenView } from '../render/screen-view.tsx';
 import { deskActions, usedOn } from '../session/actions.ts';
 import { useConditions } from '../session/conditions.ts';
@@ -11,6 +12,7 @@ import { letSlip } from '../session/slipping.ts';
 import { useDesk } from '../session/desk.ts';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { useScene } from '../session/scene.ts';
+import { useSounding } from '../session/sound/use-sounding.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { Message } from '../ui/message.tsx';
 import { agreeWithOthers } from './agree.ts';
@@ -33,6 +35,7 @@ export function Live() {
   const scene = useScene((state) => state.scene);
   const held = useHeldDesk(id);
   useOpenDesk(id, handlers);
+  const sounding = useSounding();
   useEffect(() => agreeWithOthers(id), [id]);
   useEffect(letSlip, [id]);
   useEffect(hearMenuKeys, [id]);
@@ -56,7 +59,9 @@ export function Live() {
     <div className="relative h-full overflow-hidden bg-black">
       <main aria-label={name} className="h-full">
         <Actions.Provider value={deskActions}>
-          <Filling key={screen.id} desk={id} scene={scene} screen={screen} />
+          <Sounding.Provider value={sounding}>
+            <Filling key={screen.id} desk={id} scene={scene} screen={screen} />
+          </Sounding.Provider>
         </Actions.Provider>
       </main>
       <WayBack id={id} screens={scene.screens} shown={screen} />

@@ -12,6 +12,13 @@ export interface MenuAsked {
   at?: Point;
 }
 
+/** What can be done with what is played; `to` in s, or a volume from 0 to 100. */
+export type SoundAct =
+  | { does: 'turn' | 'stop' | 'next' | 'before' }
+  | { does: 'seek'; to: number }
+  | { does: 'volume'; to: number }
+  | { does: 'play'; track: string };
+
 /** What pressing things on a desk in use does. Null where the desk is only looked at. */
 export interface DeskActions {
   /** Opens a menu, or closes it where it is open. */
@@ -37,6 +44,8 @@ export interface DeskActions {
   turnTimer(widget: string): void;
   /** Ticks a task of a calendar that stands in the desk, or not any more. */
   tickTask(calendar: string, uid: string, isTicked: boolean): void;
+  /** Plays, and goes about in what is played. */
+  sound(act: SoundAct): void;
   /** Says what would happen, where nothing really does. */
   say(sentence: string): void;
 }

@@ -25,6 +25,8 @@ const loaders: {
   calendar: () => import('./widgets/calendar/calendar.tsx'),
   headlines: () => import('./widgets/headlines/headlines.tsx'),
   readout: () => import('./widgets/readout/readout.tsx'),
+  player: () => import('./widgets/player/player.tsx'),
+  spectrum: () => import('./widgets/spectrum/spectrum.tsx'),
   battery: () => import('./widgets/battery/battery.tsx'),
 };
 

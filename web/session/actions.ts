@@ -79,6 +79,8 @@ export const deskActions: DeskActions = {
     useDesk.getState().edit(named(label, edits.setWidgetOptions(id, { startedAt })));
   },
   tickTask: (...task) => void tickTask(...task),
+  sound: (act) =>
+    void persist(() => import('./sound/player.ts')).then(({ soundPlayer }) => soundPlayer.perform(act)),
   say: (sentence) => void toast(sentence),
 };
 

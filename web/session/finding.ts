@@ -17,6 +17,7 @@ export function finding({ menu }: OpenMenu, query: string): Pick<OpenMenu, 'foun
       place: desk.place,
       seed: desk.seed,
       tide: desk.sources.tide,
+      sound: desk.sources.sound,
       outside: desk.sources.outside,
       feeds,
     });

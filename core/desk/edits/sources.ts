@@ -1,4 +1,5 @@
 import type { Tide } from '../../sources/tide/tide.ts';
+import type { Sound } from '../../sources/sound/schema.ts';
 import type { Units } from '../../sources/units.ts';
 import type { Outside } from '../../sources/outside.ts';
 import { byId, editOf } from './edit.ts';
@@ -17,6 +18,9 @@ export const sourceEdits = {
       const calendar = byId(desk.sources.outside.calendars, id);
       if (calendar?.from.by === 'file') calendar.from.text = text;
     }),
+
+  setSound: (change: Partial<Sound>) =>
+    editOf('Sound', (desk) => void Object.assign(desk.sources.sound, structuredClone(change))),
 
   setTide: (change: Partial<Tide>) => editOf('Tide', (desk) => void Object.assign(desk.sources.tide, change)),
 };

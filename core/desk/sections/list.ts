@@ -2,6 +2,7 @@ import type { Part, Sections } from '../desk.ts';
 import { applications } from './applications.ts';
 import { backdrops } from './backdrops.ts';
 import { edges } from './edges.ts';
+import { groups } from './groups.ts';
 import { look } from './look.ts';
 import { menus } from './menus.ts';
 import { screens } from './screens.ts';
@@ -17,6 +18,7 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
   backdrops,
   edges,
   widgets,
+  groups,
   menus,
   sources,
   applications,

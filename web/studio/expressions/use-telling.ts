@@ -22,6 +22,7 @@ export function useTelling(): Telling | null {
       place,
       seed,
       tide: sources.tide,
+      sound: sources.sound,
       outside: sources.outside,
       feeds,
     });

@@ -22,6 +22,8 @@ import { usedOn } from '../../session/actions.ts';
 import { hearMenuKeys } from '../../session/menu-keys.ts';
 import { letSlip } from '../../session/slipping.ts';
 import { useDesk } from '../../session/desk.ts';
+import { Sounding } from '../../render/sounding.ts';
+import { useSounding } from '../../session/sound/use-sounding.ts';
 import { ScreenView } from '../../render/screen-view.tsx';
 import { deskActions } from '../../session/actions.ts';
 import { useScene } from '../../session/scene.ts';
@@ -252,6 +254,7 @@ function useSharpness(frame: RefObject<HTMLElement | null>, scale: number): void
 function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: boolean }) {
   const isTurning = useDesk(({ history }) => history?.gesture?.isOnlyShown === false);
   const isBefore = useBackdropView((state) => state.isBefore);
+  const sounding = useSounding();
   const desk = useDesk(({ history }) => history?.present.id ?? null);
   const painting = useMemo(() => ({ paint: paintBackdrop, isTurning, isBefore }), [isTurning, isBefore]);
   return (
@@ -261,13 +264,15 @@ function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: 
     >
       <Actions.Provider value={isInUse ? deskActions : null}>
         <LivePainting.Provider value={painting}>
-          <ScreenView
-            scene={scene}
-            screen={screen}
-            pictureWidth={screen.rect.width * Math.min(scale, MOST_PICTURE) * devicePixelRatio}
-            desk={desk}
-            isInUse={isInUse}
-          />
+          <Sounding.Provider value={sounding}>
+            <ScreenView
+              scene={scene}
+              screen={screen}
+              pictureWidth={screen.rect.width * Math.min(scale, MOST_PICTURE) * devicePixelRatio}
+              desk={desk}
+              isInUse={isInUse}
+            />
+          </Sounding.Provider>
         </LivePainting.Provider>
       </Actions.Provider>
     </div>

@@ -1,0 +1,57 @@
+import { SIMULATED, defineSource, type SourceContext } from '../source.ts';
+import type { Readings } from '../readings.ts';
+import { placeAt, trackAt } from './playing.ts';
+import { plainSound, type Track } from './schema.ts';
+
+/** What is on. A piece that plays moves on by itself from the moment at which it would have begun. */
+export interface SoundReading {
+  track: Track | null;
+  /** Where in the endless order of the list it stands. */
+  n: number;
+  /** Epoch ms at which it began, were it never paused. */
+  began: number;
+  /** s into the piece where it stands still; null while it plays. */
+  paused: number | null;
+  /** It is heard, not only followed. */
+  isHeard: boolean;
+}
+
+/**
+ * In rehearsal the desk's list goes round and round without sound: what is on, and where in it, follows from the moment.
+ * What is heard in this page comes as readings of its own.
+ */
+export const sound = defineSource({
+  id: 'sound',
+  title: 'Sound',
+  step: 1000,
+  fed: { player: 'What plays here' },
+  read: ({ seed, sound: list = plainSound }: SourceContext, moment: number): SoundReading => {
+    const place = placeAt(list, seed, moment);
+    return {
+      track: place && trackAt(list, seed, place.n),
+      n: place?.n ?? 0,
+      began: Math.round(moment - (place?.position ?? 0) * 1000),
+      paused: null,
+      isHeard: false,
+    };
+  },
+});
+
+/** What is on: what this page plays while it does, else what the rehearsal is at. */
+export function onNow(readings: Pick<Readings, 'get' | 'moment' | 'once'>): SoundReading {
+  return readings.once('sound on now', () => {
+    const player = readings.get('sound', 'player');
+    // The player says that nothing is on while another moment is looked at.
+    return player?.value.track
+      ? player.value
+      : (readings.get('sound', SIMULATED, readings.moment)?.value ?? silence);
+  });
+}
+
+const silence: SoundReading = { track: null, n: 0, began: 0, paused: 0, isHeard: false };
+
+/** s into the piece at a moment, never beyond its end. */
+export function positionAt({ track, began, paused }: SoundReading, moment: number): number {
+  const seconds = track?.seconds ?? 0;
+  return Math.min(seconds, Math.max(0, paused ?? (moment - began) / 1000));
+}

@@ -1,0 +1,223 @@
+import { create } from 'zustand';
+import { createReadings } from '../../../core/sources/readings.ts';
+import { trackAt } from '../../../core/sources/sound/playing.ts';
+import { sourceOf, type Sound, type Track } from '../../../core/sources/sound/schema.ts';
+import type { SoundReading } from '../../../core/sources/sound/sound.ts';
+import { motifAddress, pictureAddress, soundAddress } from '../../api/addresses.ts';
+import { coverOf } from '../../../core/sources/sound/cover.ts';
+import type { SoundAct } from '../../render/actions.ts';
+import { toast } from '../../ui/toast.ts';
+import { useConditions } from '../conditions.ts';
+import { presentDesk } from '../desk.ts';
+import { hearPlayer } from './hearing.ts';
+
+/** What this page plays, if anything. It goes on across pages and desks, as long as the window is open. */
+interface PlayerState {
+  track: Track | null;
+  isPlaying: boolean;
+  /** 0 to 100 */
+  volume: number;
+}
+
+const KEPT_VOLUME = 'velvet-ledge:volume';
+/** s after which the button for the piece before goes to the start of this one. */
+const EARLY = 3;
+
+export const usePlayer = create<PlayerState>()(() => ({
+  track: null,
+  isPlaying: false,
+  volume: keptVolume(),
+}));
+
+function keptVolume(): number {
+  const kept = Number(localStorage.getItem(KEPT_VOLUME) ?? 80);
+  return kept >= 0 && kept <= 100 ? kept : 80;
+}
+
+let audio: HTMLAudioElement | null = null;
+/** The list that is played, which outlives the desk that it is of. */
+let list: { sound: Sound; seed: number; desk: string } | null = null;
+let n = 0;
+let lastTold = 0;
+
+/** Other windows stop when one begins. */
+const others = new BroadcastChannel('velvet-ledge:sound');
+const me = crypto.randomUUID();
+others.addEventListener('message', ({ data }: MessageEvent<unknown>) => {
+  if (data !== me) audio?.pause();
+});
+
+function element(): HTMLAudioElement {
+  if (audio) return audio;
+  audio = new Audio();
+  audio.preload = 'auto';
+  hearPlayer(audio, usePlayer.getState().volume / 100);
+  for (const event of ['play', 'pause', 'seeked', 'playing']) audio.addEventListener(event, tell);
+  audio.addEventListener('ended', () => {
+    const { repeat = 'all', tracks = [] } = list?.sound ?? {};
+    if (repeat === 'one') void goTo(n);
+    else if (repeat === 'off' && (n + 1) % Math.max(1, tracks.length) === 0) stop();
+    else void goTo(n + 1);
+  });
+  audio.addEventListener('error', () => {
+    const { track } = usePlayer.getState();
+    if (!track) return;
+    stop();
+    toast.warning(
+      `“${track.title || 'The piece'}” can’t be played: its sound is not there, or of a kind that this browser can’t hear.`,
+    );
+  });
+  return audio;
+}
+
+/** What every part of every desk reads of it. While another moment is looked at, nothing is on here. */
+function tell(): void {
+  const { track } = usePlayer.getState();
+  const isPlaying = audio !== null && !audio.paused;
+  usePlayer.setState({ isPlaying });
+  if (navigator.mediaSession)
+    navigator.mediaSession.playbackState = track ? (isPlaying ? 'playing' : 'paused') : 'none';
+  const { isNow, takeFeed } = useConditions.getState();
+  lastTold = Math.max(Date.now(), lastTold + 1);
+  const position = audio?.currentTime ?? 0;
+  const reading: SoundReading = {
+    track: isNow ? track : null,
+    n,
+    began: Math.round(Date.now() - position * 1000),
+    paused: isPlaying ? null : position,
+    isHeard: isPlaying,
+  };
+  takeFeed({ source: 'sound', origin: 'player', samples: [{ moment: lastTold, reading }] });
+  // What is read is older than the next beat of the clock.
+  if (isNow) useConditions.getState().tick(Math.max(Date.now(), lastTold));
+}
+
+useConditions.subscribe((state, before) => {
+  if (state.isNow !== before.isNow && usePlayer.getState().track) tell();
+});
+
+/** The list of the desk that is open, where it is the one that is played, as it is now. */
+function refreshList(isNew = false): void {
+  const desk = presentDesk();
+  if (desk && (isNew || list === null || list.desk === desk.id))
+    list = { sound: desk.sources.sound, seed: desk.seed, desk: desk.id };
+}
+
+async function goTo(next: number, position = 0): Promise<void> {
+  refreshList();
+  const track = list && trackAt(list.sound, list.seed, next);
+  if (!track) {
+    stop();
+    return void toast('There is nothing to play: add a piece to the list first.');
+  }
+  n = next;
+  const player = element();
+  usePlayer.setState({ track });
+  player.src = soundAddress(sourceOf(track));
+  player.currentTime = position;
+  announce(track);
+  await play();
+}
+
+async function play(): Promise<void> {
+  others.postMessage(me);
+  try {
+    await element().play();
+  } catch (error) {
+    // A press on something else came first.
+    if ((error as Error).name !== 'AbortError' && (error as Error).name !== 'NotSupportedError')
+      toast.warning('The browser did not let it be played. Press play once more.');
+  }
+  tell();
+}
+
+function stop(): void {
+  audio?.pause();
+  usePlayer.setState({ track: null });
+  tell();
+  if (audio) {
+    audio.removeAttribute('src');
+    audio.load();
+  }
+  list = null;
+}
+
+/** From where the rehearsal is. */
+async function begin(): Promise<void> {
+  refreshList(true);
+  const desk = presentDesk();
+  if (!desk) return;
+  const { moment } = useConditions.getState();
+  const { place, seed, sources } = desk;
+  const { value } = createReadings({ moment, place, seed, sound: sources.sound }).get('sound');
+  await goTo(value.n, Math.max(0, (moment - value.began) / 1000));
+}
+
+function announce(track: Track): void {
+  if (!navigator.mediaSession) return;
+  const cover = coverOf(track);
+  const src =
+    cover &&
+    (cover.by === 'picture'
+      ? pictureAddress(cover.picture, 480)
+      : motifAddress(cover.motif, cover.seed, 480));
+  navigator.mediaSession.metadata = new MediaMetadata({
+    title: track.title,
+    artist: track.by,
+    album: track.album,
+    artwork: src ? [{ src }] : [],
+  });
+  const handlers: [MediaSessionAction, MediaSessionActionHandler][] = [
+    ['play', () => perform({ does: 'turn' })],
+    ['pause', () => perform({ does: 'turn' })],
+    ['stop', () => perform({ does: 'stop' })],
+    ['nexttrack', () => perform({ does: 'next' })],
+    ['previoustrack', () => perform({ does: 'before' })],
+    ['seekto', ({ seekTime }) => perform({ does: 'seek', to: seekTime ?? 0 })],
+  ];
+  for (const [action, handler] of handlers) navigator.mediaSession.setActionHandler(action, handler);
+}
+
+function perform(act: SoundAct): void {
+  const { track } = usePlayer.getState();
+  const isOn = track !== null;
+  switch (act.does) {
+    case 'turn':
+      if (!isOn) return void begin();
+      if (element().paused) return void play();
+      return element().pause();
+    case 'stop':
+      return stop();
+    case 'next':
+      return void (isOn ? goTo(n + 1) : begin().then(() => goTo(n + 1)));
+    case 'before':
+      if (isOn && element().currentTime > EARLY) return perform({ does: 'seek', to: 0 });
+      return void (isOn ? goTo(n - 1) : begin());
+    case 'seek': {
+      const go = () => {
+        element().currentTime = Math.min(
+          act.to,
+          Math.max(0, (usePlayer.getState().track?.seconds ?? 0) - 0.05),
+        );
+        tell();
+      };
+      return void (isOn ? go() : begin().then(go));
+    }
+    case 'volume': {
+      const volume = Math.min(100, Math.max(0, act.to));
+      usePlayer.setState({ volume });
+      localStorage.setItem(KEPT_VOLUME, String(volume));
+      if (audio) hearPlayer(audio, volume / 100);
+      return;
+    }
+    case 'play': {
+      refreshList(true);
+      const tracks = list?.sound.tracks ?? [];
+      // Where in the order it stands: in this round or the next.
+      for (let at = 0; at < 2 * tracks.length; at++)
+        if (list && trackAt(list.sound, list.seed, at)?.id === act.track) return void goTo(at);
+    }
+  }
+}
+
+export const soundPlayer = { perform };
