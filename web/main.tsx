@@ -1,4 +1,3 @@
-import { Tooltip } from 'radix-ui';
 import { StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
@@ -9,6 +8,7 @@ import { startTheme } from './stores/theme.ts';
 import './styles/tokens.css';
 
 const Toaster = later(() => import('./ui/toaster.tsx'));
+const Tips = later(() => import('./ui/tips.tsx'));
 
 // Compiled checks would need eval, which the page's policy forbids.
 z.config({ jitless: true });
@@ -17,13 +17,12 @@ const root = document.getElementById('root');
 if (!root) throw new Error('The page has no place for the application.');
 createRoot(root).render(
   <StrictMode>
-    <Tooltip.Provider>
-      <BrowserRouter>
-        <Pages />
-      </BrowserRouter>
-      <Suspense>
-        <Toaster />
-      </Suspense>
-    </Tooltip.Provider>
+    <BrowserRouter>
+      <Pages />
+    </BrowserRouter>
+    <Suspense>
+      <Toaster />
+      <Tips />
+    </Suspense>
   </StrictMode>,
 );

@@ -210,10 +210,10 @@ withApp('the studio', ({ server, open }) => {
     expect(after?.x).to.be.below(before?.x ?? 0);
     await page.getByRole('radio', { name: 'centre', exact: true }).first().focus();
     await page.keyboard.press('Delete');
-    expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(3);
-    await handle(page, 'machine').focus();
+    expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(4);
+    await handle(page, 'player').focus();
     await page.keyboard.press('Enter');
-    await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();
+    await page.getByRole('heading', { name: 'Player', level: 2 }).waitFor();
     await page.keyboard.press('Escape');
     await page.getByRole('heading', { name: 'Widgets', level: 2 }).waitFor();
     await page.keyboard.press('?');

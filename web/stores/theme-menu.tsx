@@ -1,6 +1,5 @@
-import { Check, Moon, Sun, SunMoon, type LucideIcon } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
-import { menuItem, menuLabel, menuPanel } from '../ui/menu.ts';
+import { Moon, Sun, SunMoon, type LucideIcon } from 'lucide-react';
+import { MenuButton } from '../ui/menu-button.tsx';
 import { themes, useTheme, type Theme } from './theme.ts';
 
 const themeLooks: Record<Theme, { title: string; icon: LucideIcon }> = {
@@ -14,28 +13,22 @@ export function ThemeMenu() {
   const { theme, setTheme } = useTheme();
   const Icon = themeLooks[theme].icon;
   return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger
-        className="grid size-10 place-items-center rounded-xl text-dust hover:bg-velvet hover:text-chalk"
-        aria-label="Look of the interface"
-      >
-        <Icon size={18} strokeWidth={1.6} />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content className={menuPanel} side="right" align="end" sideOffset={6}>
-          <DropdownMenu.Label className={menuLabel}>Interface</DropdownMenu.Label>
-          <DropdownMenu.RadioGroup value={theme} onValueChange={(value) => setTheme(value as Theme)}>
-            {themes.map((id) => (
-              <DropdownMenu.RadioItem key={id} value={id} className={menuItem}>
-                {themeLooks[id].title}
-                <DropdownMenu.ItemIndicator>
-                  <Check size={14} />
-                </DropdownMenu.ItemIndicator>
-              </DropdownMenu.RadioItem>
-            ))}
-          </DropdownMenu.RadioGroup>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <MenuButton
+      label="Look of the interface"
+      className="grid size-10 place-items-center rounded-xl text-dust hover:bg-velvet hover:text-chalk"
+      side="right"
+      align="end"
+      offset={6}
+      entries={() => [
+        { heading: 'Interface' },
+        ...themes.map((id) => ({
+          title: themeLooks[id].title,
+          isChosen: id === theme,
+          run: () => setTheme(id),
+        })),
+      ]}
+    >
+      <Icon size={18} strokeWidth={1.6} />
+    </MenuButton>
   );
 }

@@ -1,6 +1,5 @@
 import clsx from 'clsx';
-import { Tooltip } from 'radix-ui';
-import type { ComponentProps, ReactNode } from 'react';
+import { cloneElement, type ComponentProps, type ReactElement } from 'react';
 
 export function IconButton({
   label,
@@ -25,20 +24,9 @@ export function IconButton({
   );
 }
 
-export function Tip({ text, children }: { text: string; children: ReactNode }) {
-  return (
-    <Tooltip.Root delayDuration={500}>
-      <Tooltip.Trigger asChild>{children}</Tooltip.Trigger>
-      <Tooltip.Portal>
-        <Tooltip.Content
-          sideOffset={6}
-          className="z-50 rounded-md border border-seam bg-nap px-2 py-1 text-[12px] text-chalk shadow-lg"
-        >
-          {text}
-        </Tooltip.Content>
-      </Tooltip.Portal>
-    </Tooltip.Root>
-  );
+/** Gives a thing a name that is told while it is pointed at (ui/tips.tsx). */
+export function Tip({ text, children }: { text: string; children: ReactElement<{ 'data-tip'?: string }> }) {
+  return cloneElement(children, { 'data-tip': text });
 }
 
 const buttonTones = {

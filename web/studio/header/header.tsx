@@ -1,5 +1,4 @@
 import clsx from 'clsx';
-import { DropdownMenu } from 'radix-ui';
 import { ChevronDown, MonitorPlay, Plus, Redo2, Undo2 } from 'lucide-react';
 import { format } from 'date-fns/format';
 import { Link } from 'react-router';
@@ -10,7 +9,7 @@ import { useScene } from '../../session/scene.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton, Tip } from '../../ui/buttons.tsx';
-import { menuItem, menuLine, menuPanel } from '../../ui/menu.ts';
+import { MenuButton, type MenuEntry } from '../../ui/menu-button.tsx';
 import { commandsById } from '../commands.ts';
 import { Keys } from '../key-names.tsx';
 import { liveAddress } from '../../stores/live-address.ts';
@@ -58,36 +57,27 @@ const deskMenu = [
 function DeskMenu() {
   const name = useDesk((state) => state.history?.present.name ?? '');
   return (
-    <DropdownMenu.Root modal={false}>
+    <>
       {/* The page's first heading; the button beside it shows the same name. */}
       <h1 className="sr-only">{name}</h1>
-      <DropdownMenu.Trigger
+      <MenuButton
+        label={`${name}: menu of the desk`}
         className="flex h-9 min-w-0 max-w-[230px] items-center gap-2 rounded-lg px-3.5 hover:bg-velvet"
-        aria-label={`${name}: menu of the desk`}
+        // What is chosen opens something that takes the focus.
+        returnsFocus={false}
+        entries={() =>
+          deskMenu.map((id): MenuEntry => {
+            const command = id === null ? undefined : commandsById.get(id);
+            if (!command) return { line: true };
+            const [keys] = command.keys ?? [];
+            return { title: command.title, beside: keys && <Keys keys={keys} />, run: command.run };
+          })
+        }
       >
         <span className="truncate font-display text-[18px] font-medium">{name}</span>
         <ChevronDown size={15} className="shrink-0 text-dust" />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          className={menuPanel}
-          align="start"
-          sideOffset={4}
-          onCloseAutoFocus={(event) => event.preventDefault()}
-        >
-          {deskMenu.map((id, index) => {
-            const command = id === null ? undefined : commandsById.get(id);
-            if (!command) return <DropdownMenu.Separator key={index} className={menuLine} />;
-            return (
-              <DropdownMenu.Item key={command.id} className={menuItem} onSelect={command.run}>
-                {command.title}
-                {command.keys?.[0] && <Keys keys={command.keys[0]} />}
-              </DropdownMenu.Item>
-            );
-          })}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+      </MenuButton>
+    </>
   );
 }
 

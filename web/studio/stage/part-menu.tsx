@@ -1,7 +1,7 @@
-import { ContextMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { Suspense, useRef, useState, type MouseEvent, type ReactNode } from 'react';
+import type { Rect } from '../../../core/values/geometry.ts';
 import { useView } from '../../stores/view.ts';
-import { menuItem, menuLabel, menuLine, menuPanel } from '../../ui/menu.ts';
+import { OpenMenu, type MenuEntry } from '../../ui/menu-button.tsx';
 import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
 import { titleOf } from '../command.ts';
 import { commandsById } from '../commands.ts';
@@ -44,49 +44,64 @@ const deskCommands = [
 
 /** The menu of the right button: what can be done with what lies under it. */
 export function PartMenu({ children }: { children: ReactNode }) {
+  const [at, setAt] = useState<Rect | null>(null);
+  const from = useRef<Element | null>(null);
+  function open(event: MouseEvent): void {
+    // A desk in use has a menu of its own.
+    if (event.defaultPrevented) return;
+    event.preventDefault();
+    from.current = document.activeElement;
+    // By the keyboard it is asked for at a point of what is focused.
+    setAt({ x: event.clientX, y: event.clientY, width: 0, height: 0 });
+  }
   return (
-    <ContextMenu.Root modal={false}>
-      <ContextMenu.Trigger asChild>{children}</ContextMenu.Trigger>
-      <ContextMenu.Portal>
-        <ContextMenu.Content className={menuPanel}>
-          <MenuBody />
-        </ContextMenu.Content>
-      </ContextMenu.Portal>
-    </ContextMenu.Root>
+    <>
+      <div className="absolute inset-0" onContextMenu={open}>
+        {children}
+      </div>
+      {at && (
+        <Suspense>
+          <OpenMenu
+            key={`${at.x} ${at.y}`}
+            at={at}
+            offset={0}
+            label="What can be done here"
+            entries={entries()}
+            onClose={(hasChosen) => {
+              setAt(null);
+              if (!hasChosen && from.current instanceof HTMLElement) from.current.focus();
+            }}
+          />
+        </Suspense>
+      )}
+    </>
   );
 }
 
-function MenuBody() {
-  const selection = useView((view) => view.selection);
+function entries(): MenuEntry[] {
   const { widgets, edge, item } = selectedParts();
-  if (selection.length === 0) return <Entries ids={deskCommands} />;
+  if (useView.getState().selection.length === 0) return entriesOf(deskCommands);
   const [first] = widgets;
-  const title = item
+  const heading = item
     ? titleOfItem(item.item)
     : edge
       ? titleOfEdge(edge)
       : widgets.length === 1 && first
         ? titleOfWidget(first)
         : `${widgets.length} widgets`;
-  return (
-    <>
-      <ContextMenu.Label className={menuLabel}>{title}</ContextMenu.Label>
-      <Entries ids={partCommands} />
-      {widgets.length > 0 || item ? <ContextMenu.Separator className={menuLine} /> : null}
-      <Entries ids={['remove']} />
-    </>
-  );
+  return [
+    { heading },
+    ...entriesOf(partCommands),
+    ...(widgets.length > 0 || item ? [{ line: true } as const] : []),
+    ...entriesOf(['remove']),
+  ];
 }
 
-function Entries({ ids }: { ids: readonly string[] }) {
-  return ids.map((id) => {
+function entriesOf(ids: readonly string[]): MenuEntry[] {
+  return ids.flatMap((id): MenuEntry[] => {
     const command = commandsById.get(id);
-    if (!command || !(command.isAvailable?.() ?? true)) return null;
-    return (
-      <ContextMenu.Item key={id} className={menuItem} onSelect={command.run}>
-        {titleOf(command)}
-        {command.keys?.[0] && <Keys keys={command.keys[0]} />}
-      </ContextMenu.Item>
-    );
+    if (!command || !(command.isAvailable?.() ?? true)) return [];
+    const [keys] = command.keys ?? [];
+    return [{ title: titleOf(command), beside: keys && <Keys keys={keys} />, run: command.run }];
   });
 }

@@ -76,19 +76,17 @@ export function Stage() {
       <div ref={area} data-stage-area className="relative min-h-0 flex-1 touch-none overflow-hidden">
         {scene && shown && camera && stage.area.width > 0 && (
           <PartMenu>
-            <div className="absolute inset-0">
-              {shown.screens.map(({ screen, at }) => (
-                <Frame
-                  key={screen.id}
-                  scene={scene}
-                  screen={screen}
-                  scale={camera.scale}
-                  at={{ x: camera.at.x + at.x * camera.scale, y: camera.at.y + at.y * camera.scale }}
-                  isNamed={shown.screens.length > 1}
-                  isPictureOver={picture.isOver}
-                />
-              ))}
-            </div>
+            {shown.screens.map(({ screen, at }) => (
+              <Frame
+                key={screen.id}
+                scene={scene}
+                screen={screen}
+                scale={camera.scale}
+                at={{ x: camera.at.x + at.x * camera.scale, y: camera.at.y + at.y * camera.scale }}
+                isNamed={shown.screens.length > 1}
+                isPictureOver={picture.isOver}
+              />
+            ))}
           </PartMenu>
         )}
       </div>
