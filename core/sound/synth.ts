@@ -178,7 +178,7 @@ const makers: Record<PieceId, (canvas: Canvas) => void> = {
     );
     for (let at = 0; at < seconds - 8; at += 7) pad(canvas, at, 9, [1, 2 + (at % 2), 4], 0.05);
     for (let at = 1.2; at < seconds - 2; at += 1.6 + 2.4 * random())
-      cry(canvas, at, 980 * [1, 1.125, 0.89][Math.floor(random() * 3)]!, 0.1 + 0.12 * random());
+      cry(canvas, at, 980 * ([1, 1.125, 0.89][Math.floor(random() * 3)] ?? 1), 0.1 + 0.12 * random());
   },
   bells(canvas) {
     const { random, seconds } = canvas;

@@ -1,4 +1,5 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
+import type { Track } from '../../core/sources/sound/schema.ts';
 import type { OwnFont } from '../../core/text/schema.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
@@ -111,6 +112,21 @@ export const api = {
     askJson<PictureNote>(`/icons?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
   addFont: (file: File) =>
     askJson<OwnFont>(`/fonts?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+  addSound: (file: File) =>
+    askJson<Omit<Track, 'id'>>(`/sounds?name=${encodeURIComponent(file.name)}`, {
+      method: 'POST',
+      body: file,
+    }),
+  /** Whether the server has a sound by its digest. */
+  hasSound: async (id: string): Promise<boolean> => {
+    try {
+      await ask(`/sounds/${id}`, { method: 'HEAD' });
+      return true;
+    } catch (error) {
+      if (error instanceof ServerProblem && error.status === 404) return false;
+      throw error;
+    }
+  },
   /** Lets the server read from a host in the private network. */
   allowHost: (host: string) => askJson<string[]>('/hosts', json('POST', { host })),
   hosts: () => askJson<string[]>('/hosts'),

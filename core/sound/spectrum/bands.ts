@@ -24,8 +24,8 @@ export function bandEdges({ bands, low, high, scale }: RangeSettings): Float64Ar
 export const FLOOR = -96;
 
 /**
- * The level of each band in dB, 0 for a tone at full scale: the power of the bins within it. A band narrower than its
- * bins is read off the curve through them, so that a tone is highest in its own.
+ * The level of each band in dB, 0 for a tone at full scale: the power of the bins within it, or the highest that the
+ * curve through them comes to there, whichever is more. So a tone is as high in a narrow band as in a wide one.
  */
 export function bandLevels(
   power: ArrayLike<number>,
@@ -38,8 +38,10 @@ export function bandLevels(
     const [low, high] = [edges[band] ?? 0, edges[band + 1] ?? 0];
     const [from, to] = [low / wide, high / wide];
     const middle = Math.sqrt(Math.max(1, low * high));
-    const value =
-      to - from < 3 ? onCurve(power, (from + to) / 2, bins) : within(power, from, to, bins) / spread;
+    const value = Math.max(
+      highest(power, from, to, bins),
+      to - from < 3 ? 0 : within(power, from, to, bins) / spread,
+    );
     const level = value > 0 ? 10 * Math.log10(value) : FLOOR;
     into[band] = Math.max(FLOOR, level + tilt * Math.log2(middle / 1000));
   }
@@ -55,6 +57,34 @@ function within(power: ArrayLike<number>, from: number, to: number, bins: number
     if (share > 0) sum += (power[bin] ?? 0) * Math.min(1, share);
   }
   return sum;
+}
+
+/**
+ * The curve through the bins in the middle of a stretch; or its crests, where some lie within. A crest belongs to one
+ * stretch alone.
+ */
+function highest(power: ArrayLike<number>, from: number, to: number, bins: number): number {
+  let most = onCurve(power, (from + to) / 2, bins);
+  const [first, last] = [Math.max(1, Math.ceil(from - 0.5)), Math.min(bins - 2, Math.floor(to + 0.5))];
+  for (let bin = first; bin <= last; bin++) {
+    const here = power[bin] ?? 0;
+    const [before, after] = [power[bin - 1] ?? 0, power[bin + 1] ?? 0];
+    if (here <= most * 0.5 || here < before || here < after) continue;
+    const at = bin + crestBeside(before, here, after);
+    if (at >= from && at < to) most = Math.max(most, onCurve(power, at, bins));
+  }
+  return most;
+}
+
+/** How far from a bin the crest of the parabola through it and its neighbours lies (all in dB). */
+function crestBeside(...three: [number, number, number]): number {
+  const [before, here, after] = three.map((value) => Math.log(Math.max(1e-12, value))) as [
+    number,
+    number,
+    number,
+  ];
+  const bend = before - 2 * here + after;
+  return bend < 0 ? Math.min(0.499, Math.max(-0.499, (before - after) / (2 * bend))) : 0;
 }
 
 /** The power at a place between bins: a parabola through the three nearest, in dB. */

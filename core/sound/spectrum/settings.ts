@@ -23,7 +23,7 @@ export const spectrumShape = {
   scale: field(z.enum(['linear', 'logarithmic', 'mel']).default('logarithmic'), {
     label: 'Scale',
     group: 'Range',
-    choices: { linear: 'Even', logarithmic: 'By octave', mel: 'By ear' },
+    choices: { linear: 'Even', logarithmic: 'Octaves', mel: 'Ear' },
   }),
   tilt: field(z.number().min(-12).max(12).default(3), {
     label: 'Tilt',

@@ -18,8 +18,8 @@ function permutation(count: number, seed: number, round: number): number[] {
   const key = `${count} ${seed} ${round}`;
   if (last?.key === key) return last.list;
   const list = shuffled(count, seed, round);
-  // What ended the round before would come twice.
-  if (count > 1 && list[0] === shuffled(count, seed, round - 1).at(-1)) list.push(list.shift() ?? 0);
+  // What ended the round before would come twice: the first two change places, and what ends this round stays.
+  if (list[0] === shuffled(count, seed, round - 1).at(-1)) list.splice(0, 2, list[1] ?? 0, list[0] ?? 0);
   last = { key, list };
   return list;
 }
@@ -27,6 +27,8 @@ function permutation(count: number, seed: number, round: number): number[] {
 /** Fisher and Yates. */
 function shuffled(count: number, seed: number, round: number): number[] {
   const list = Array.from({ length: count }, (_, index) => index);
+  // Of two, one comes after the other however they are mixed.
+  if (count < 3) return list;
   for (let at = count - 1; at > 0; at--) {
     const other = Math.floor(hash(seed + 7001 * round, at) * (at + 1));
     [list[at], list[other]] = [list[other] ?? 0, list[at] ?? 0];

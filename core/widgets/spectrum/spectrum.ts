@@ -20,7 +20,8 @@ const options = z.looseObject({
   hears: field(z.enum(['player', 'microphone', 'tab']).default('player'), {
     label: 'Listens to',
     isContent: true,
-    choices: { player: 'The player', microphone: 'A microphone', tab: 'A shared tab' },
+    isWide: true,
+    choices: { player: 'Player', microphone: 'Microphone', tab: 'Shared tab' },
   }),
   width: field(z.number().int().min(60).max(2400).default(420), { label: 'Width', unit: 'px', step: 20 }),
   height: field(z.number().int().min(20).max(1200).default(120), {

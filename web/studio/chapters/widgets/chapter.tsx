@@ -1,5 +1,6 @@
 import { LayoutDashboard } from 'lucide-react';
 import { widgetKinds } from '../../../../core/widgets/list.ts';
+import { Sound } from '../../../../core/sources/sound/schema.ts';
 import { Tide } from '../../../../core/sources/tide/tide.ts';
 import { Units } from '../../../../core/sources/units.ts';
 import { later } from '../../../later.ts';
@@ -22,8 +23,9 @@ export const widgets: Chapter = {
     station: 'Weather station',
     calendars: 'Calendars',
     headlines: 'Headlines',
+    sound: 'Sound',
   },
-  settings: { units: Units, tide: Tide },
+  settings: { units: Units, tide: Tide, sound: Sound },
   Root: WidgetsChapter,
   inside(desk, { selection }) {
     const chosen = selectedParts(desk, selection).widgets;

@@ -5,7 +5,9 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
 import { fetchedFor, readOrigin } from '../../../../core/sources/outside.ts';
 import { SIMULATED } from '../../../../core/sources/source.ts';
+import type { SpectrumOptions } from '../../../../core/widgets/spectrum/spectrum.ts';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
+import { later } from '../../../later.ts';
 import { useDesk } from '../../../session/desk.ts';
 import clsx from 'clsx';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
@@ -19,6 +21,11 @@ import { FaceCard } from './face-card.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
 import { FeedState } from './outside/state.tsx';
 import { PlaceSection } from './place-section.tsx';
+
+/** Its code knows of sounds, which few desks need. */
+const HearingSection = later(async () => ({
+  default: (await import('./sound/hearing-section.tsx')).HearingSection,
+}));
 
 type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough' | 'workspaces' | 'shows'>>;
 
@@ -36,6 +43,9 @@ export function WidgetEditor({ widget }: { widget: Widget }) {
       <Tools />
       <Faces key={id} id={id} type={type} face={face} options={options} />
       <Readings id={id} type={type} face={face} options={options} />
+      {type === 'spectrum' && (
+        <HearingSection hears={options['hears'] as SpectrumOptions['hears']} most={Number(options['most'])} />
+      )}
       <ReadFrom type={type} face={face} options={options} />
       <PlaceSection widget={widget} />
       <Shown id={id} shows={shows} on={workspaces} />

@@ -1,4 +1,4 @@
-import { CalendarDays, Lock, Newspaper, RadioTower, Ruler, Waves } from 'lucide-react';
+import { AudioLines, CalendarDays, Lock, Newspaper, RadioTower, Ruler, Waves } from 'lucide-react';
 import { temperatureIn, told, windIn, type Units } from '../../../../core/sources/units.ts';
 import { later } from '../../../later.ts';
 import { PageLink } from '../../column/page-link.tsx';
@@ -19,6 +19,7 @@ const CalendarsPage = later(async () => ({
 const HeadlinesPage = later(async () => ({
   default: (await import('./outside/headlines-page.tsx')).HeadlinesPage,
 }));
+const SoundPage = later(async () => ({ default: (await import('./sound/sound-page.tsx')).SoundPage }));
 const TidePage = later(async () => ({ default: (await import('./units-page.tsx')).TidePage }));
 
 /** The kinds of widget, and the widgets that are there. */
@@ -29,13 +30,14 @@ export function WidgetsChapter() {
   if (sources && page === 'station') return <StationPage outside={sources.outside} />;
   if (sources && page === 'calendars') return <CalendarsPage outside={sources.outside} />;
   if (sources && page === 'headlines') return <HeadlinesPage outside={sources.outside} />;
+  if (sources && page === 'sound') return <SoundPage sound={sources.sound} />;
   if (sources && page === 'tide') return <TidePage tide={sources.tide} />;
   return (
     <>
       <Gallery />
       <OnThisScreen />
       <div className="mt-5" />
-      <Section title="What they read">
+      <Section title="What they read and play">
         <PageLink page="units" icon={Ruler} title="Units" note={sources && unitsNote(sources.units)} />
         <PageLink
           page="tide"
@@ -43,6 +45,7 @@ export function WidgetsChapter() {
           title="Tide"
           note={`${sources?.tide.constituents.length ?? 0} waves`}
         />
+        <PageLink page="sound" icon={AudioLines} title="Sound" note={sources?.sound.tracks.length} />
         <PageLink
           page="station"
           icon={RadioTower}
