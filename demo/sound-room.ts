@@ -98,6 +98,7 @@ export function soundRoom(): Desk {
         options: { width: 340 },
       }),
     ],
+    groups: [{ id: 'column', name: 'Column', widgets: ['clock', 'player', 'spectrum'] }],
     workspaces: ['Listen', 'Cut', 'File'],
   });
 }

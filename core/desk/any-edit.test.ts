@@ -31,6 +31,7 @@ import { readParts, writeParts } from './parts-text.ts';
 import { readDesk } from './read.ts';
 import type { Desk } from './desk.ts';
 import { alignments, points, type Hanging } from '../values/place.ts';
+import type { Rect } from '../values/geometry.ts';
 import { families } from '../values/family.ts';
 import { finishKinds } from '../values/finish.ts';
 import { roles } from '../values/roles.ts';
@@ -293,6 +294,19 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       desk.sources.outside.calendars.find(({ from }) => from.by === 'file')?.id ?? 'gone',
       'BEGIN',
     ),
+  group: (desk, choose) => edits.group(idsOf(desk.widgets).slice(choose.upTo(2)), 'group', 'The set'),
+  ungroup: (desk, choose) => edits.ungroup(choose.of([...idsOf(desk.groups), 'gone'])),
+  nameGroup: (desk, choose) =>
+    edits.nameGroup(choose.of([...idsOf(desk.groups), 'gone']), choose.of(['Column', 'Säule'])),
+  scaleTogether(desk, choose) {
+    const ground = groundOf(desk, choose);
+    const rects = new Map(
+      ground.widgets.flatMap((id) =>
+        ground.rects.has(id) ? [[id, ground.rects.get(id) as Rect] as const] : [],
+      ),
+    );
+    return edits.scaleTogether(0.5 + choose.upTo(2), rects, { x: choose.of([-1, 1]), y: 1 }, ground);
+  },
   setSound: (desk, choose) =>
     edits.setSound({
       order: choose.of(['list', 'shuffle'] as const),

@@ -43,6 +43,7 @@ export function createWidget({ id, type, face, place, deskFinish, options = {} }
     finish: isBare ? bareFinish(deskFinish) : null,
     locked: false,
     clicksThrough: false,
+    followsWidth: false,
     shows: { by: 'always' },
     workspaces: [],
   };

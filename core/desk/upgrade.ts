@@ -151,6 +151,7 @@ export const steps: Record<number, Step> = {
     ...desk,
     format: 7,
     groups: [],
+    widgets: asArray(desk['widgets']).map((widget) => ({ followsWidth: false, ...asRecord(widget) })),
     sources: { ...asRecord(desk['sources']), sound: plainSound },
   }),
 };

@@ -60,6 +60,8 @@ export interface ItemKind<
   options: O;
   /** A spring's share of what is left; absent on everything that has a length of its own. */
   weight?(options: z.output<O>): number;
+  /** The option that is typed in place, where it stands on the stage. */
+  typed?: string;
   /** A blank: no spacing is added beside it. */
   isBlank?: boolean;
   /** What it reads; absent when it reads nothing. */
@@ -93,6 +95,8 @@ export interface WidgetKind<
   also: string;
   faces: readonly { id: Face; title: string }[];
   options: O;
+  /** The option that is typed in place, where it stands on the stage. */
+  typed?: string;
   /** Whether a new one stands bare on the backdrop or on a surface. */
   startsBare(face: Face): boolean;
   needs(options: z.output<O>, face: Face): readonly Need[];

@@ -4,6 +4,7 @@ import { battery } from './battery/battery.ts';
 import { clock } from './clock/clock.ts';
 import { calendar } from './calendar/calendar.ts';
 import { headlines } from './headlines/headlines.ts';
+import { note } from './note/note.ts';
 import { player } from './player/player.ts';
 import { readout } from './readout/readout.ts';
 import { machine } from './machine/machine.ts';
@@ -21,6 +22,7 @@ export const widgetKinds = [
   battery,
   readout,
   player,
+  note,
   spectrum,
 ] as const;
 

@@ -97,7 +97,7 @@ withApp('editing', ({ server, open }) => {
 
   it('marks a one-off colour and takes a role back', async () => {
     const page = await open('/desk/sound-room');
-    await handle(page, 'player').click();
+    await handle(page, 'bulletin').click();
     await page.getByRole('button', { name: 'Marks: one-off colour' }).click();
     await page.getByRole('textbox', { name: 'Marks: one-off colour, as text' }).fill('oklch(60% 0.2 30)');
     await page.keyboard.press('Enter');
@@ -106,10 +106,10 @@ withApp('editing', ({ server, open }) => {
     await page.getByText(/Write #rrggbb or oklch/).waitFor();
     await page.keyboard.press('Escape');
     await untilKept(page);
-    expect((await widget('sound-room', 'player'))?.options['colour']).to.match(/^#[0-9a-f]{6}$/);
+    expect((await widget('sound-room', 'bulletin'))?.options['colour']).to.match(/^#[0-9a-f]{6}$/);
     await page.getByRole('button', { name: 'Marks: Second' }).click();
     await untilKept(page);
-    expect((await widget('sound-room', 'player'))?.options['colour']).to.equal('second');
+    expect((await widget('sound-room', 'bulletin'))?.options['colour']).to.equal('second');
   });
 
   it('shows a widget on some workspaces only, and dresses others like one, which can be undone', async () => {

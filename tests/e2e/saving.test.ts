@@ -57,7 +57,7 @@ withApp('saving', ({ server, open, browser }) => {
     await untilKept(again);
     expect(
       (await stored(server, 'sound-room')).desk.widgets.find(({ id }) => id === 'clock')?.place.x,
-    ).to.equal(160);
+    ).to.equal(280);
     await context.close();
   });
 

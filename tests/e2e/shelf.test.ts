@@ -50,11 +50,11 @@ withApp('the shelf', ({ server, open }) => {
 
   it('shows what was changed a moment before, without a reload', async () => {
     const page = await open('/desk/sound-room');
-    await page.locator('[data-handle="player"]').click();
+    await page.locator('[data-handle="bulletin"]').click();
     await page.keyboard.press('Delete');
     await page.getByRole('link', { name: 'Shelf' }).click();
     await page.locator('[data-desk="sound-room"] [data-widget="clock"]').waitFor();
-    await page.locator('[data-desk="sound-room"] [data-widget="player"]').waitFor({ state: 'detached' });
+    await page.locator('[data-desk="sound-room"] [data-widget="bulletin"]').waitFor({ state: 'detached' });
   });
 
   it('does not go back to an answer that was asked for earlier and comes later', async () => {

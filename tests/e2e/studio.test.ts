@@ -211,9 +211,9 @@ withApp('the studio', ({ server, open }) => {
     await page.getByRole('radio', { name: 'centre', exact: true }).first().focus();
     await page.keyboard.press('Delete');
     expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(4);
-    await handle(page, 'player').focus();
+    await handle(page, 'bulletin').focus();
     await page.keyboard.press('Enter');
-    await page.getByRole('heading', { name: 'Player', level: 2 }).waitFor();
+    await page.getByRole('heading', { name: 'Headlines', level: 2 }).waitFor();
     await page.keyboard.press('Escape');
     await page.getByRole('heading', { name: 'Widgets', level: 2 }).waitFor();
     await page.keyboard.press('?');

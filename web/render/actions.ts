@@ -44,6 +44,8 @@ export interface DeskActions {
   turnTimer(widget: string): void;
   /** Ticks a task of a calendar that stands in the desk, or not any more. */
   tickTask(calendar: string, uid: string, isTicked: boolean): void;
+  /** Ticks a task of a note, or not any more, by where it stands among them. */
+  tickNote(widget: string, index: number): void;
   /** Plays, and goes about in what is played. */
   sound(act: SoundAct): void;
   /** Says what would happen, where nothing really does. */

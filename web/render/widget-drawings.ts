@@ -27,6 +27,7 @@ const loaders: {
   readout: () => import('./widgets/readout/readout.tsx'),
   player: () => import('./widgets/player/player.tsx'),
   spectrum: () => import('./widgets/spectrum/spectrum.tsx'),
+  note: () => import('./widgets/note/note.tsx'),
   battery: () => import('./widgets/battery/battery.tsx'),
 };
 

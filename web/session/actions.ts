@@ -79,6 +79,7 @@ export const deskActions: DeskActions = {
     useDesk.getState().edit(named(label, edits.setWidgetOptions(id, { startedAt })));
   },
   tickTask: (...task) => void tickTask(...task),
+  tickNote: (...task) => void tickNote(...task),
   sound: (act) =>
     void persist(() => import('./sound/player.ts')).then(({ soundPlayer }) => soundPlayer.perform(act)),
   say: (sentence) => void toast(sentence),
@@ -136,6 +137,14 @@ async function tickTask(id: string, uid: string, isTicked: boolean): Promise<voi
   } catch {
     toast.warning('The task could not be ticked: its calendar can’t be read.');
   }
+}
+
+async function tickNote(id: string, index: number): Promise<void> {
+  const { tickTask: ticked } = await persist(() => import('../../core/widgets/note/marks.ts'));
+  const widget = presentDesk()?.widgets.find((one) => one.id === id);
+  if (widget?.type !== 'note') return;
+  const text = ticked(String(widget.options['text']), index);
+  useDesk.getState().edit(named('Tick a task', edits.setWidgetOptions(id, { text })));
 }
 
 /** Takes a text along to whatever it is pasted into. */

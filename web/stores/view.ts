@@ -20,6 +20,8 @@ interface ViewState {
   page: string | null;
   spot: string | null;
   picking: Picking | null;
+  /** Id of the part whose words are typed in place. */
+  typing: string | null;
   /** Id of the screen on the stage. */
   screen: string | null;
   /** Ids of widgets, or of one edge, or of one item. */
@@ -63,6 +65,7 @@ const fresh = {
   page: null,
   spot: null,
   picking: null,
+  typing: null,
   screen: null,
   selection: none,
   sheet: null,
@@ -88,7 +91,8 @@ export const useView = create<ViewState>()((set) => ({
     useConditions.getState().setOpen(null);
     set({ screen, selection: none });
   },
-  select: (selection, chapter) => set(chapter ? { selection, chapter } : { selection }),
+  select: (selection, chapter) =>
+    set(chapter ? { selection, chapter, typing: null } : { selection, typing: null }),
   toggle: (id) =>
     set(({ selection }) => ({
       selection: selection.includes(id) ? selection.filter((other) => other !== id) : [...selection, id],

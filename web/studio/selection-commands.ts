@@ -14,6 +14,8 @@ import {
   selectedParts,
   toggleFlag,
 } from './acts.ts';
+import { groupSelection, selectedGroup, ungroupSelection } from './groups.ts';
+import { typableSelection, typeInPlace } from './stage/typing.ts';
 import { copySelection, cutSelection, pasteParts } from './clipboard.ts';
 import type { Command } from './command.ts';
 import { copyDress, hasDress, pasteDress } from './dress.ts';
@@ -158,6 +160,32 @@ const all: readonly Command[] = [
     group: 'Selection',
     isAvailable: hasWidgets(),
     run: () => toggleFlag('clicksThrough'),
+  },
+  {
+    id: 'group',
+    title: 'Make one group',
+    also: 'join set together',
+    group: 'Selection',
+    keys: ['Ctrl+G'],
+    isAvailable: () => hasWidgets(2)() && selectedGroup() === null,
+    run: groupSelection,
+  },
+  {
+    id: 'ungroup',
+    title: 'Ungroup',
+    group: 'Selection',
+    keys: ['Ctrl+Shift+G'],
+    isAvailable: () => selectedGroup() !== null,
+    run: ungroupSelection,
+  },
+  {
+    id: 'type-in-place',
+    title: 'Type in place',
+    also: 'write edit text words note label',
+    group: 'Selection',
+    keys: ['F2'],
+    isAvailable: () => typableSelection() !== null,
+    run: () => typeInPlace(typableSelection() ?? ''),
   },
   ...ordering(),
   ...alignings(),

@@ -2,6 +2,7 @@ import { backdropEdits } from './backdrops.ts';
 import { carryEdits } from './carry.ts';
 import { deskEdits } from './desk.ts';
 import { edgeEdits } from './edges.ts';
+import { groupEdits } from './groups.ts';
 import { lookEdits } from './look.ts';
 import { menuEdits } from './menus.ts';
 import { partEdits } from './parts.ts';
@@ -20,6 +21,7 @@ export const edits = {
   ...menuEdits,
   ...sourceEdits,
   ...widgetEdits,
+  ...groupEdits,
   ...partEdits,
   ...carryEdits,
 };

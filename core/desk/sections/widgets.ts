@@ -20,6 +20,10 @@ export const WidgetFrame = z.looseObject({
     decimals: 2,
     isGeometric: true,
   }),
+  followsWidth: field(
+    z.boolean().meta({ description: 'As wide as the part that it hangs from, where its kind has a width' }),
+    { label: 'As wide as that' },
+  ),
   finish: OwnFinish,
   locked: field(z.boolean(), { label: 'Locked', group: 'Hold' }),
   clicksThrough: field(z.boolean(), { label: 'Clicks through', group: 'Hold' }),
@@ -71,6 +75,8 @@ export interface Widget {
   options: Record<string, unknown>;
   place: Place;
   scale: number;
+  /** As wide as the part that it hangs from, where its kind has a width. */
+  followsWidth: boolean;
   finish: Finish | null;
   locked: boolean;
   clicksThrough: boolean;

@@ -22,6 +22,7 @@ export const label = defineItem({
   type: 'label',
   title: 'Label',
   summary: 'Words of your own',
+  typed: 'text',
   faces: [
     { id: 'plain', title: 'Plain' },
     { id: 'wide', title: 'Wide capitals' },

@@ -1,3 +1,5 @@
+import type { z } from 'zod';
+import { lookUp } from '../../values/look-up.ts';
 import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
 import type { Desk } from '../../desk/desk.ts';
 import type { Widget } from '../../desk/sections/widgets.ts';
@@ -47,7 +49,7 @@ export const widgets = defineSceneSection({
 function solveWidgets({ id: screen, rect, free, rects }: Ground, solving: Solving): SceneWidget[] {
   const placed = new Map(rects);
   const here = solving.widgets.get(screen) ?? [];
-  const unplaced = new Map(here.map((widget) => [widget.id, sizeWidget(widget, rect, solving)]));
+  const unplaced = sizeAll(here, rect, placed, solving);
 
   function place({ widget, width, height }: Unplaced): Rect {
     const { hangs, x, y } = widget.place;
@@ -84,6 +86,49 @@ function solveWidgets({ id: screen, rect, free, rects }: Ground, solving: Solvin
     })
     .filter(({ on }) => on.length === 0 || on.includes(front))
     .map(({ scene }) => scene);
+}
+
+/** Sizes of widgets by their ids, in their order. One that is as wide as what it hangs from is sized after that. */
+function sizeAll(
+  here: readonly Widget[],
+  screen: Rect,
+  placed: ReadonlyMap<string, Rect>,
+  solving: Solving,
+): Map<string, Unplaced> {
+  const sized = new Map<string, Unplaced>();
+  const followers = here.filter((widget) => widget.followsWidth && hostOf(widget) !== null);
+  if (followers.length === 0) {
+    for (const widget of here) sized.set(widget.id, sizeWidget(widget, screen, solving));
+    return sized;
+  }
+  const own = new Map(here.map((widget) => [widget.id, widget]));
+  for (const widget of here) {
+    // From the widget itself to the first one that is sized, or that follows nobody.
+    const chain: Widget[] = [];
+    for (let at: Widget | undefined = widget; at && !sized.has(at.id) && !chain.includes(at);) {
+      chain.push(at);
+      at = at.followsWidth ? own.get(hostOf(at) ?? '') : undefined;
+    }
+    for (const link of chain.reverse()) {
+      const host = link.followsWidth ? hostOf(link) : null;
+      const wide = host === null ? undefined : (sized.get(host)?.width ?? placed.get(host)?.width);
+      sized.set(
+        link.id,
+        sizeWidget(wide === undefined ? link : asWideAs(link, wide, solving), screen, solving),
+      );
+    }
+  }
+  return new Map(here.flatMap(({ id }) => (sized.has(id) ? [[id, sized.get(id) as Unplaced] as const] : [])));
+}
+
+/** A widget with the width (px of the screen) of what it hangs from, as far as its kind goes. */
+function asWideAs(widget: Widget, wide: number, solving: Solving): Widget {
+  const schema = lookUp(widgetKindOf(widget.type).options.shape, 'width') as z.ZodType | undefined;
+  if (!schema) return widget;
+  const { surface } = groundFor(widget.finish, solving);
+  const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
+  const width = Math.round(wide / widget.scale - 2 * padding);
+  return schema.safeParse(width).success ? { ...widget, options: { ...widget.options, width } } : widget;
 }
 
 /** Id of what a widget hangs from, when that is a part. */

@@ -159,6 +159,24 @@ export function dragScale(id: string, corner: Point): Drag | null {
   };
 }
 
+/** Scales all that is selected as one, with the room between, from the corner across. */
+export function dragTogether(corner: Point): Drag | null {
+  const screen = currentScreen();
+  const start = movableRects();
+  const bounds = boundsOf([...start.values()]);
+  if (!screen) return null;
+  if (!bounds) return sayLocked();
+  const ground = groundOf(screen);
+  return {
+    turn({ by, passSnaps }) {
+      const grown = Math.max((by.x * corner.x) / bounds.width, (by.y * corner.y) / bounds.height);
+      const factor = clamp(passSnaps ? 1 + grown : Math.round((1 + grown) * 20) / 20, 0.25, 4);
+      useDesk.getState().turn(edits.scaleTogether(factor, start, corner, ground));
+    },
+    end: () => useDesk.getState().endGesture(),
+  };
+}
+
 function edgeOf(id: string): Edge | undefined {
   return presentDesk()?.edges.find((edge) => edge.id === id);
 }

@@ -5,19 +5,22 @@ import { Lock } from 'lucide-react';
 import { Suspense, memo, useMemo, type CSSProperties, type KeyboardEvent, type MouseEvent } from 'react';
 import { later } from '../../later.ts';
 import { distancesAround, type Distance, type Guide } from '../../../core/arrange/snap.ts';
-import { isHorizontal, type Point, type Rect, type Side } from '../../../core/values/geometry.ts';
+import { boundsOf, isHorizontal, type Point, type Rect, type Side } from '../../../core/values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { presentDesk } from '../../session/desk.ts';
 import { focusFirstField } from '../column/first-field.ts';
 import { titleOfEdge, titleOfItem, titleOfWidget } from '../acts.ts';
-import { dragEdge, dragItem, dragMarquee, dragScale, dragSpan, dragWidgets } from './drag.ts';
+import { meantBy } from '../groups.ts';
+import { dragEdge, dragItem, dragMarquee, dragScale, dragSpan, dragTogether, dragWidgets } from './drag.ts';
+import { typeInPlace } from './typing.ts';
 // Heard from the first change on; what shows it comes later.
 import './changing.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
 const Measures = later(async () => ({ default: (await import('./measures.tsx')).Measures }));
+const TypingLayer = later(async () => ({ default: (await import('./typing-layer.tsx')).TypingLayer }));
 const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
 }));
@@ -39,6 +42,7 @@ export function Overlay({
   const selection = useView((view) => view.selection);
   const showsLegibility = useLegibilityShown(({ isShown }) => isShown);
   const chosen = useMemo(() => new Set(selection), [selection]);
+  const isTyping = useView((view) => view.typing !== null);
   const bind = useStageDrag({
     start: (from, { isAdding }) => dragMarquee(from, isAdding ? useView.getState().selection : []),
     onPress: ({ isAdding }) => !isAdding && useView.getState().select([]),
@@ -92,7 +96,13 @@ export function Overlay({
           <Measures screen={screen} scale={scale} />
         </Suspense>
       )}
+      {selection.length > 1 && <TogetherFrame screen={screen} scale={scale} selection={chosen} />}
       {isCurrent && <Hints screen={screen} scale={scale} />}
+      {isTyping && (
+        <Suspense>
+          <TypingLayer screen={screen} scale={scale} />
+        </Suspense>
+      )}
     </div>
   );
 }
@@ -116,7 +126,7 @@ function onEnter(select: () => void) {
 /** The right button selects what lies under it, unless that is selected already; the menu then opens. */
 function onMenu(id: string, chapter: 'edges' | 'widgets') {
   return (_event: MouseEvent) => {
-    if (!useView.getState().selection.includes(id)) useView.getState().select([id], chapter);
+    if (!useView.getState().selection.includes(id)) useView.getState().select(meantBy(id), chapter);
   };
 }
 
@@ -139,11 +149,13 @@ const WidgetHandle = memo(function WidgetHandle({
   const bind = useStageDrag({
     start(_from, { isAdding }) {
       const view = useView.getState();
-      if (!view.selection.includes(id)) view.select(isAdding ? [...view.selection, id] : [id], 'widgets');
+      const meant = meantBy(id);
+      if (!view.selection.includes(id))
+        view.select(isAdding ? [...new Set([...view.selection, ...meant])] : meant, 'widgets');
       return dragWidgets();
     },
     onPress: ({ isAdding }) =>
-      isAdding ? useView.getState().toggle(id) : useView.getState().select([id], 'widgets'),
+      isAdding ? useView.getState().toggle(id) : useView.getState().select(meantBy(id), 'widgets'),
   });
   const label = `${titleOfWidget(widget)} widget at ${Math.round(widget.rect.x)}, ${Math.round(widget.rect.y)}${widget.locked ? ', locked' : ''}`;
   return (
@@ -158,8 +170,8 @@ const WidgetHandle = memo(function WidgetHandle({
         widget.locked ? 'cursor-default' : 'cursor-move',
       )}
       style={boxStyle(widget.rect, scale)}
-      onKeyDown={onEnter(() => useView.getState().select([id], 'widgets'))}
-      onDoubleClick={() => focusFirstField()}
+      onKeyDown={onEnter(() => useView.getState().select(meantBy(id), 'widgets'))}
+      onDoubleClick={() => typeInPlace(id)}
       onContextMenu={onMenu(id, 'widgets')}
       {...bind()}
     >
@@ -184,12 +196,39 @@ const corners: readonly Point[] = [
   { x: 1, y: 1 },
 ];
 
-function Corner({ id, corner }: { id: string; corner: Point }) {
-  const bind = useStageDrag({ start: () => dragScale(id, corner) });
+/** Around several that are selected: by its corners they are scaled as one. */
+function TogetherFrame({
+  screen,
+  scale,
+  selection,
+}: {
+  screen: SceneScreen;
+  scale: number;
+  selection: ReadonlySet<string>;
+}) {
+  const rects = screen.widgets.filter(({ id }) => selection.has(id)).map(({ rect }) => rect);
+  const around = rects.length > 1 ? boundsOf(rects) : null;
+  if (!around) return null;
+  return (
+    <div
+      className="pointer-events-none absolute left-0 top-0 rounded-[5px] outline-1 outline-dashed outline-brass/70"
+      data-together
+      style={boxStyle(around, scale)}
+    >
+      {corners.map((corner) => (
+        <Corner key={`${corner.x}${corner.y}`} id={null} corner={corner} />
+      ))}
+    </div>
+  );
+}
+
+/** Scales one widget, or all that are selected. */
+function Corner({ id, corner }: { id: string | null; corner: Point }) {
+  const bind = useStageDrag({ start: () => (id === null ? dragTogether(corner) : dragScale(id, corner)) });
   return (
     <span
       data-corner={`${corner.x},${corner.y}`}
-      className="absolute grid size-5 touch-none place-items-center"
+      className="pointer-events-auto absolute grid size-5 touch-none place-items-center"
       style={{
         left: corner.x < 0 ? -10 : undefined,
         right: corner.x > 0 ? -10 : undefined,
@@ -360,7 +399,7 @@ function ItemHandle({
       )}
       style={boxStyle(item.rect, scale)}
       onKeyDown={onEnter(select)}
-      onDoubleClick={() => focusFirstField()}
+      onDoubleClick={() => typeInPlace(item.id)}
       onContextMenu={onMenu(item.id, 'edges')}
       {...bind()}
     >

@@ -5,6 +5,7 @@ import { Tide } from '../../../../core/sources/tide/tide.ts';
 import { Units } from '../../../../core/sources/units.ts';
 import { later } from '../../../later.ts';
 import { addWidget, selectedParts, titleOfWidget } from '../../acts.ts';
+import { selectedGroup } from '../../groups.ts';
 import type { Command } from '../../command.ts';
 import type { Chapter } from '../chapter.ts';
 
@@ -33,7 +34,10 @@ export const widgets: Chapter = {
     if (!widget) return null;
     return chosen.length === 1
       ? { title: titleOfWidget(widget), body: <WidgetEditor key={widget.id} widget={widget} /> }
-      : { title: `${chosen.length} widgets`, body: <SeveralEditor widgets={chosen} /> };
+      : {
+          title: selectedGroup(selection)?.name ?? `${chosen.length} widgets`,
+          body: <SeveralEditor widgets={chosen} />,
+        };
   },
   commands: widgetKinds.flatMap((kind) =>
     kind.faces.map((face): Command => ({

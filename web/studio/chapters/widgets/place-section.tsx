@@ -39,6 +39,15 @@ export function PlaceSection({ widget }: { widget: Widget }) {
         onTurn={set}
         onEnd={endGesture}
       />
+      {widget.place.hangs.from === 'part' && 'width' in widget.options && (
+        <Fields
+          schema={WidgetFrame}
+          values={{ followsWidth: widget.followsWidth }}
+          only={['followsWidth']}
+          onTurn={set}
+          onEnd={endGesture}
+        />
+      )}
     </Section>
   );
 }

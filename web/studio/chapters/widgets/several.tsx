@@ -9,10 +9,15 @@ import {
   AlignStartVertical,
   AlignVerticalSpaceBetween,
   Copy,
+  Group,
+  Ungroup,
   Trash2,
   type LucideIcon,
 } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
+import { Group as GroupSchema } from '../../../../core/desk/sections/groups.ts';
+import { groupSelection, selectedGroup, ungroupSelection } from '../../groups.ts';
+import { useView } from '../../../stores/view.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
@@ -38,6 +43,36 @@ const rows: readonly (readonly [id: string, icon: LucideIcon])[][] = [
   ],
 ];
 
+/** The group that they are, by its name; or a way to make them one. */
+function Grouped() {
+  const selection = useView((view) => view.selection);
+  // Read anew whenever groups change.
+  useDesk((state) => state.history?.present.groups);
+  const group = selectedGroup(selection);
+  if (!group)
+    return (
+      <div className="mb-4">
+        <Button onClick={groupSelection}>
+          <Group size={15} /> Make one group
+        </Button>
+      </div>
+    );
+  return (
+    <Section title="Group" note="press one of it again to choose it alone">
+      <Fields
+        schema={GroupSchema}
+        values={{ name: group.name }}
+        only={['name']}
+        onTurn={({ name }) => useDesk.getState().turn(edits.nameGroup(group.id, String(name)))}
+        onEnd={useDesk.getState().endGesture}
+      />
+      <Button className="justify-self-start" onClick={ungroupSelection}>
+        <Ungroup size={15} /> Ungroup
+      </Button>
+    </Section>
+  );
+}
+
 /** What can be said of several widgets at once. */
 export function SeveralEditor({ widgets }: { widgets: readonly Widget[] }) {
   const { turn, endGesture } = useDesk.getState();
@@ -45,6 +80,7 @@ export function SeveralEditor({ widgets }: { widgets: readonly Widget[] }) {
   const [first] = widgets;
   return (
     <>
+      <Grouped />
       <Section title="Arrange">
         {rows.map((row, index) => (
           <div key={index} className="flex gap-1">
