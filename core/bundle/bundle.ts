@@ -54,7 +54,7 @@ export interface Bundle {
 /** The SHA-256 of some bytes in hex; every platform has one of its own. */
 export type DigestOf = (bytes: Uint8Array) => string;
 
-/** Ids of the pictures that a desk uses: backdrops, icons of one's own, pictures on edges, and covers. */
+/** Ids of the pictures that a desk uses: backdrops, icons of one's own, pictures on edges and in widgets, and covers. */
 export function picturesOf(desk: Desk): string[] {
   const backdrops = desk.backdrops
     .flatMap(sourcesOf)
@@ -62,8 +62,9 @@ export function picturesOf(desk: Desk): string[] {
   const onItems = desk.edges
     .flatMap(({ items }) => items)
     .flatMap(({ type, options }) => (type === 'picture' ? [String(options['picture'])] : []));
+  const inWidgets = desk.widgets.flatMap(({ options }) => ownNamesIn(options));
   const covers = desk.sources.sound.tracks.flatMap(({ cover }) => cover ?? []);
-  const icons = [...desk.applications.map(({ Icon }) => Icon), ...onItems, ...covers]
+  const icons = [...desk.applications.map(({ Icon }) => Icon), ...onItems, ...inWidgets, ...covers]
     .filter(isOwn)
     .map(fileOf);
   return [...new Set([...backdrops, ...icons])];
@@ -72,6 +73,12 @@ export function picturesOf(desk: Desk): string[] {
 /** Ids of the font files that a desk uses. */
 export function fontsOf(desk: Desk): string[] {
   return desk.look.ownFonts.map(({ id }) => fileOf(id));
+}
+
+/** Every file of one's own that options name, however deep. */
+function ownNamesIn(value: unknown): string[] {
+  if (typeof value === 'string') return isOwn(value) ? [value] : [];
+  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(ownNamesIn) : [];
 }
 
 /** Ids of the sounds of one's own that a desk plays. */

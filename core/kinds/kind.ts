@@ -14,6 +14,10 @@ export interface DeskFacts {
   /** Index of the workspace in front. */
   workspace: number;
   half: Half;
+  /** Surfaces stand without blur and shadow. */
+  isPlain: boolean;
+  /** Nothing sounds, and nothing moves by itself. */
+  isQuiet: boolean;
   fonts: Fonts;
   /** What readings are shown in. */
   units: Units;
@@ -23,6 +27,9 @@ interface PartContext extends DeskFacts {
   readings: Readings;
   /** A colour as hex, readable as text on the part's surface. */
   textColour(colour: Colour): Paint;
+  /** A colour as #rrggbb, and what can be read on one. */
+  plainColour(colour: Colour): `#${string}`;
+  inkOn(ground: string): `#${string}`;
 }
 
 /** How much room an item has: as much as it wants, little around it, or too little for its label. */

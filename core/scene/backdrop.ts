@@ -17,11 +17,13 @@ interface Solving {
   half: Half;
   facts: Pick<DeskFacts, 'workspace'>;
   needs: Pick<Needs, 'every'>;
+  /** How many entries a rotation is ahead of its time. */
+  backdropStep?: number;
 }
 
 /** What lies behind everything on a screen, with everything worked out. */
 export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
-  const { desk, palette, moment, half, facts, needs } = solving;
+  const { desk, palette, moment, half, facts, needs, backdropStep = 0 } = solving;
   const workspace = desk.workspaces[facts.workspace]?.id ?? '';
   const backdrop = backdropFor(desk.backdrops, { screen: screen.id, workspace, half });
   const surface = surfaceFor(screen, desk, backdrop.spans && backdrop.for.screen === null);
@@ -32,7 +34,8 @@ export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
   };
   if (source.kind !== 'rotation') return { id, drawn: draw(source), from: null };
   const { entry, from } = rotationAt(source, moment, desk.place, desk.seed);
-  const [now, before] = [source.entries[entry], from && source.entries[from.entry]];
+  const ahead = (index: number) => source.entries[(index + backdropStep) % source.entries.length];
+  const [now, before] = [ahead(entry), from && ahead(from.entry)];
   if (!now) throw new Error(`Rotation ${id} has no entry ${entry}`);
   needs.every(from ? 'second' : 'minute');
   return {

@@ -47,6 +47,12 @@ export interface Conditions {
   workspace?: number;
   /** A half to look at, whatever the desk itself would say. */
   half?: Half;
+  /** Surfaces stand without blur and shadow. */
+  isPlain?: boolean;
+  /** Nothing sounds, and nothing moves by itself. */
+  isQuiet?: boolean;
+  /** How many entries a rotation is ahead of its time. */
+  backdropStep?: number;
   /** Readings from outside. */
   feeds?: readonly Feed[];
   /** The menu that is open. */
@@ -231,6 +237,10 @@ export interface SceneScreen extends SceneSections {
 }
 
 export interface Scene {
+  /** Surfaces stand without blur and shadow. */
+  isPlain: boolean;
+  /** Nothing moves by itself. */
+  isQuiet: boolean;
   half: Half;
   roles: Roles;
   fonts: Fonts;

@@ -22,6 +22,8 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
   const screens = desk.screens.map((screen) => solveScreen(screen, solving));
   return {
     half,
+    isPlain: facts.isPlain,
+    isQuiet: facts.isQuiet,
     roles: palette.roles,
     fonts: facts.fonts,
     icons: iconsOf(desk, palette),
@@ -45,6 +47,8 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     running: new Set(running),
     workspace: Math.min(workspace, desk.workspaces.length - 1),
     half,
+    isPlain: conditions.isPlain ?? false,
+    isQuiet: conditions.isQuiet ?? false,
     fonts: fontsOf(look),
     units: desk.sources.units,
   };
@@ -61,6 +65,8 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     running,
     facts.workspace,
     half,
+    facts.isPlain,
+    facts.isQuiet,
     look,
   ];
   return {
@@ -81,6 +87,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     open,
     lately,
     openMore,
+    backdropStep: conditions.backdropStep ?? 0,
     out: out && new Set(out),
     needs,
     contexts: new Map(),

@@ -20,6 +20,7 @@ export interface Solving {
   open: OpenMenu | null;
   lately: readonly string[];
   openMore: string | null;
+  backdropStep: number;
   out: ReadonlySet<string> | null;
   needs: Needs;
   /** By the colour beneath. */
@@ -133,6 +134,8 @@ export function groundFor(
       ...facts,
       readings,
       textColour: (colour: Colour) => palette.textOn(colour, beneath) as Paint,
+      plainColour: (colour: Colour) => palette.colour(colour) as `#${string}`,
+      inkOn: (ground: string) => palette.textOn('ink', ground) as `#${string}`,
     };
     contexts.set(beneath, context);
   }

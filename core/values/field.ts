@@ -25,6 +25,7 @@ export type ControlName =
   | 'family'
   | 'picture'
   | 'own-picture'
+  | 'photos'
   | 'turn'
   | 'side'
   | 'point'

@@ -3,12 +3,18 @@ import { almanac } from './almanac/almanac.ts';
 import { battery } from './battery/battery.ts';
 import { clock } from './clock/clock.ts';
 import { calendar } from './calendar/calendar.ts';
+import { find } from './find/find.ts';
 import { headlines } from './headlines/headlines.ts';
 import { note } from './note/note.ts';
+import { picture } from './picture/picture.ts';
 import { player } from './player/player.ts';
 import { readout } from './readout/readout.ts';
 import { machine } from './machine/machine.ts';
+import { session } from './session/session.ts';
+import { shape } from './shape/shape.ts';
 import { spectrum } from './spectrum/spectrum.ts';
+import { switches } from './switches/switches.ts';
+import { tiles } from './tiles/tiles.ts';
 import { weather } from './weather/weather.ts';
 
 /** Every kind of widget. Add a new one here. */
@@ -24,6 +30,12 @@ export const widgetKinds = [
   player,
   note,
   spectrum,
+  tiles,
+  picture,
+  shape,
+  switches,
+  session,
+  find,
 ] as const;
 
 export type WidgetType = (typeof widgetKinds)[number]['type'];

@@ -52,6 +52,10 @@ function contextAt(
     units: { ...desk.sources.units, week },
     readings: createReadings({ moment, place: desk.place, seed: desk.seed, outside, feeds }),
     textColour: (colour) => `#${colour}`,
+    plainColour: () => '#203040',
+    inkOn: () => '#f0f0f0',
+    isPlain: false,
+    isQuiet: false,
   };
 }
 

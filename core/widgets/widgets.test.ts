@@ -32,6 +32,10 @@ function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
     units: desk.sources.units,
     readings: createReadings({ moment, place: desk.place, seed: desk.seed, feeds }),
     textColour: (colour) => `#${colour}`,
+    plainColour: () => '#203040',
+    inkOn: () => '#f0f0f0',
+    isPlain: false,
+    isQuiet: false,
   };
 }
 

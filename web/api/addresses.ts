@@ -34,15 +34,15 @@ export function pictureAddress(picture: string, width: number): string {
 }
 
 export function ownIconAddress(name: string): string {
-  return pictureAddress(fileOf(name), 240);
+  return pictureAddress(fileOfOwn(name), 240);
 }
 
 export function ownFontAddress(name: string): string {
-  return `/api/fonts/${fileOf(name)}`;
+  return `/api/fonts/${fileOfOwn(name)}`;
 }
 
 /** The SHA-256 in the name of a file of one's own. */
-function fileOf(own: string): string {
+export function fileOfOwn(own: string): string {
   return own.slice('own:'.length);
 }
 

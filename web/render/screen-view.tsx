@@ -47,6 +47,8 @@ export const ScreenView = memo(function ScreenView({
         className={`relative overflow-hidden ${isInUse ? 'in-use' : ''}`}
         style={style}
         data-screen={screen.id}
+        data-plain={scene.isPlain || undefined}
+        data-still={scene.isQuiet || undefined}
       >
         <BackdropView
           backdrop={screen.backdrop}

@@ -28,6 +28,12 @@ const loaders: {
   player: () => import('./widgets/player/player.tsx'),
   spectrum: () => import('./widgets/spectrum/spectrum.tsx'),
   note: () => import('./widgets/note/note.tsx'),
+  tiles: () => import('./widgets/tiles/tiles.tsx'),
+  picture: () => import('./widgets/picture/picture.tsx'),
+  shape: () => import('./widgets/shape/shape.tsx'),
+  switches: () => import('./widgets/switches/switches.tsx'),
+  session: () => import('./widgets/session/session.tsx'),
+  find: () => import('./widgets/find/find.tsx'),
   battery: () => import('./widgets/battery/battery.tsx'),
 };
 

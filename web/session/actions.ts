@@ -91,6 +91,11 @@ const performs: Record<Exclude<DeskAct, keyof typeof sessionActs>, (asked?: Menu
   'quick-find': (asked) => deskActions.turnMenu('quickFind', asked),
   'next-workspace': () => stepWorkspace(1),
   'previous-workspace': () => stepWorkspace(-1),
+  'next-backdrop': nextBackdrop,
+  effects: () => useConditions.setState(({ isPlain }) => ({ isPlain: !isPlain })),
+  quiet: turnQuiet,
+  sound: () => deskActions.sound({ does: 'turn' }),
+  'next-piece': () => deskActions.sound({ does: 'next' }),
   half: lookAtOtherHalf,
   arrange: () => page.arrange(),
 };
@@ -181,6 +186,19 @@ function stepWorkspace(by: 1 | -1): void {
   const count = presentDesk()?.workspaces.length ?? 1;
   const { workspace, goTo } = useConditions.getState();
   goTo((workspace + by + count) % count);
+}
+
+function nextBackdrop(): void {
+  const rotates = presentDesk()?.backdrops.some(({ source }) => source.kind === 'rotation');
+  if (rotates) useConditions.setState(({ backdropStep }) => ({ backdropStep: backdropStep + 1 }));
+  else toast('There is one backdrop only: make it a rotation to go on to another.');
+}
+
+/** No sound, no motion; what was heard is not begun again by itself. */
+function turnQuiet(): void {
+  const isQuiet = !useConditions.getState().isQuiet;
+  useConditions.setState({ isQuiet });
+  if (isQuiet) deskActions.sound({ does: 'hush' });
 }
 
 function lookAtOtherHalf(): void {

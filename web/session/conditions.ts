@@ -24,6 +24,12 @@ interface ConditionsState {
   openMore: string | null;
   /** Edges that slip away, and widgets that wait for the pointer, which are there; null where all are. */
   out: readonly string[] | null;
+  /** Surfaces stand without blur and shadow. */
+  isPlain: boolean;
+  /** Nothing sounds, and nothing moves by itself. */
+  isQuiet: boolean;
+  /** How many entries a rotation is ahead of its time. */
+  backdropStep: number;
   feeds: readonly Feed[];
   /** Sources that somebody looks at besides what the desk shows. */
   alsoWanted: readonly string[];
@@ -61,6 +67,9 @@ export const useConditions = create<ConditionsState>()((set) => ({
   lately: readLately(),
   openMore: null,
   out: null,
+  isPlain: false,
+  isQuiet: false,
+  backdropStep: 0,
   feeds: [],
   alsoWanted: [],
   wantAlso: (alsoWanted) => set({ alsoWanted }),
@@ -82,7 +91,18 @@ export const useConditions = create<ConditionsState>()((set) => ({
   setOpen: (open) => set({ open, openMore: null }),
   setMore: (openMore) => set({ openMore, open: null }),
   setOut: (out) => set({ out }),
-  startAnew: () => set({ half: null, running: [], workspace: 0, open: null, openMore: null, out: null }),
+  startAnew: () =>
+    set({
+      half: null,
+      running: [],
+      workspace: 0,
+      open: null,
+      openMore: null,
+      out: null,
+      isPlain: false,
+      isQuiet: false,
+      backdropStep: 0,
+    }),
   takeFeed: ({ source, origin, samples, problem = null }) =>
     set(({ feeds }) => {
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
@@ -98,6 +118,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
 
 export function conditionsOf(state: ConditionsState): Conditions {
   const { moment, half, running, workspace, open, lately, openMore, out, feeds } = state;
+  const { isPlain, isQuiet, backdropStep } = state;
   return {
     moment,
     half: half ?? undefined,
@@ -108,5 +129,8 @@ export function conditionsOf(state: ConditionsState): Conditions {
     openMore,
     out,
     feeds,
+    isPlain,
+    isQuiet,
+    backdropStep,
   };
 }

@@ -17,7 +17,7 @@ export interface SpectrumView {
   isMirrored: boolean;
   isTurned: boolean;
   isFlipped: boolean;
-  /** Frames a second at most. */
+  /** Frames a second at most; 0 for one that shows, once a second, what is heard just then. */
   most: number;
   /** What is on, and since when. */
   on: Pick<SoundReading, 'began' | 'paused' | 'isHeard'> & { source: string | null; seconds: number };
@@ -33,7 +33,7 @@ export function view(
   face: SpectrumFace,
   context: WidgetContext,
 ): SpectrumView & { width: number; height: number } {
-  const { readings, textColour } = context;
+  const { readings, textColour, isQuiet } = context;
   const { hears, colours, along, gap, mirrored, turned, flipped, most, width, height, ...settings } = options;
   const { track, began, paused, isHeard } = onNow(readings);
   return {
@@ -46,7 +46,7 @@ export function view(
     isMirrored: mirrored,
     isTurned: turned,
     isFlipped: flipped,
-    most,
+    most: isQuiet ? 0 : most,
     on: {
       began,
       paused,

@@ -188,6 +188,8 @@ function perform(act: SoundAct): void {
       return element().pause();
     case 'stop':
       return stop();
+    case 'hush':
+      return audio?.pause();
     case 'next':
       return void (isOn ? goTo(n + 1) : begin().then(() => goTo(n + 1)));
     case 'before':

@@ -17,7 +17,8 @@ import {
 } from 'lucide-react';
 import { lookUp } from '../../../core/values/look-up.ts';
 import { IconButton } from '../../ui/buttons.tsx';
-import { FileButton } from '../../ui/file-button.tsx';
+import { FileButton, FilesButton } from '../../ui/file-button.tsx';
+import { ownIconAddress } from '../../api/addresses.ts';
 import { PICTURE_TYPES, takePicture } from '../pictures.ts';
 import { iconNames } from '../../../core/icons/names.ts';
 import { isOwn } from '../../../core/values/family.ts';
@@ -282,6 +283,49 @@ const OwnPictureControl: FC<ControlProps> = (props) => (
   </div>
 );
 
+/** Pictures of one's own in their order, each with a way to take it off. */
+const PhotosControl: FC<ControlProps> = (props) => {
+  const pictures = props.value as readonly string[];
+  const take = taking(props);
+  async function add(files: readonly File[]): Promise<void> {
+    const added: string[] = [];
+    for (const file of files) {
+      await takePicture(file, ({ picture }) => added.push(`own:${picture}`));
+    }
+    if (added.length === 0) return;
+    const next = [...pictures, ...added];
+    const wrong = sentenceFor(props.shape, next);
+    props.onError(wrong && 'Not taken: there are more pictures than it can show.');
+    if (!wrong) take(next);
+  }
+  return (
+    <div className="grid w-full gap-1.5">
+      <div className="grid grid-cols-4 gap-1.5">
+        {pictures.map((id, index) => (
+          <button
+            key={`${id} ${index}`}
+            type="button"
+            aria-label={`Take picture ${index + 1} off`}
+            data-tip="Take it off"
+            className="group relative aspect-square overflow-hidden rounded-lg bg-pit"
+            onClick={() => take(pictures.filter((_, at) => at !== index))}
+          >
+            <img src={ownIconAddress(id)} alt="" className="size-full object-cover group-hover:opacity-50" />
+          </button>
+        ))}
+      </div>
+      <FilesButton
+        label={`${props.label} files`}
+        accept={PICTURE_TYPES}
+        multiple
+        onFiles={(files) => void add(files)}
+      >
+        <FolderOpen size={15} /> {pictures.length > 0 ? 'More pictures…' : 'Pictures of yours…'}
+      </FilesButton>
+    </div>
+  );
+};
+
 /** Keys: pressed in the field, or written. */
 const ShortcutControl: FC<ControlProps> = (props) => {
   const check = (text: string) => sentenceFor(props.shape, text) ?? takenSentence(text);
@@ -470,6 +514,7 @@ export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> 
   picture: PictureControl,
   'own-picture': OwnPictureControl,
   turn: TurnControl,
+  photos: PhotosControl,
   mount: MountControl,
   interface: InterfaceControl,
   point: PointControl,

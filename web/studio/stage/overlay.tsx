@@ -20,6 +20,7 @@ import { useStageDrag } from './use-stage-drag.ts';
 
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
 const Measures = later(async () => ({ default: (await import('./measures.tsx')).Measures }));
+const TileLayer = later(async () => ({ default: (await import('./tile-layer.tsx')).TileLayer }));
 const TypingLayer = later(async () => ({ default: (await import('./typing-layer.tsx')).TypingLayer }));
 const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
@@ -96,6 +97,12 @@ export function Overlay({
           <Measures screen={screen} scale={scale} />
         </Suspense>
       )}
+      {selection.length === 1 &&
+        screen.widgets.some(({ id, type }) => type === 'tiles' && chosen.has(id)) && (
+          <Suspense>
+            <TileLayer screen={screen} id={selection[0] ?? ''} scale={scale} />
+          </Suspense>
+        )}
       {selection.length > 1 && <TogetherFrame screen={screen} scale={scale} selection={chosen} />}
       {isCurrent && <Hints screen={screen} scale={scale} />}
       {isTyping && (

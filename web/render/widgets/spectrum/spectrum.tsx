@@ -154,7 +154,7 @@ function animate({ levels, paint, settle }: Painter, view: SpectrumView, soundin
   const { settings } = view;
   const edges = bandEdges(settings);
   const db = new Float64Array(settings.bands);
-  const calm = matchMedia('(prefers-reduced-motion: reduce)').matches;
+  const calm = view.most === 0 || matchMedia('(prefers-reduced-motion: reduce)').matches;
   let shown = NaN;
   let isBlank = false;
   const look = (): Float64Array | null => {

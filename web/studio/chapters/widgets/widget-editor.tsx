@@ -6,6 +6,10 @@ import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets
 import { fetchedFor, readOrigin } from '../../../../core/sources/outside.ts';
 import { SIMULATED } from '../../../../core/sources/source.ts';
 import type { SpectrumOptions } from '../../../../core/widgets/spectrum/spectrum.ts';
+import { nextSlot, type Slot } from '../../../../core/arrange/lattice.ts';
+import { Cell, type TilesFace, type TilesOptions } from '../../../../core/widgets/tiles/tiles.ts';
+import { sizeFor } from '../../../../core/widgets/tiles/work.ts';
+import type { Values } from '../../form/controls.tsx';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
 import { later } from '../../../later.ts';
 import { useDesk } from '../../../session/desk.ts';
@@ -102,11 +106,22 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
 });
 
 /** What is added to the lists of options. */
-const adders = {
+const addersFor = ({ type, face, options }: Pick<Widget, 'type' | 'face' | 'options'>) => ({
   zones: () => ({ zone: 'UTC', name: '' }),
   mounts: anotherOf('mounts'),
   interfaces: anotherOf('interfaces'),
-};
+  colours: (entries: readonly Values[]) => ({ colour: entries.at(-1)?.['colour'] ?? 'accent' }),
+  cells: (entries: readonly Values[]) =>
+    type === 'tiles'
+      ? {
+          ...Cell.parse({}),
+          ...nextSlot(
+            entries as unknown as Slot[],
+            sizeFor(face as TilesFace, options as unknown as TilesOptions),
+          ),
+        }
+      : null,
+});
 
 const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
   const { turn, endGesture } = useDesk.getState();
@@ -117,7 +132,7 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
       schema={kind.options}
       values={options}
       face={face}
-      adders={adders}
+      adders={addersFor({ type, face, options })}
       onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
       onEnd={endGesture}
     />

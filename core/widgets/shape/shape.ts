@@ -1,0 +1,114 @@
+import { z } from 'zod';
+import { defineWidget } from '../../kinds/kind.ts';
+import { TypeOption, colourOption } from '../../kinds/options.ts';
+import { field } from '../../values/field.ts';
+
+const faces = [
+  { id: 'line', title: 'Line' },
+  { id: 'box', title: 'Box' },
+  { id: 'ring', title: 'Ring' },
+  { id: 'arc', title: 'Arc' },
+  { id: 'brackets', title: 'Brackets' },
+  { id: 'words', title: 'Words' },
+] as const;
+
+const isOf =
+  (...some: string[]) =>
+  (_: unknown, face: string | null) =>
+    face !== null && some.includes(face);
+
+const options = z.looseObject({
+  text: field(z.string().max(200).default('Marrow Point'), {
+    label: 'Words',
+    isContent: true,
+    isWide: true,
+    when: isOf('words'),
+  }),
+  width: field(z.number().int().min(1).max(4000).default(220), {
+    label: 'Width',
+    unit: 'px',
+    step: 10,
+    when: (_, face) => face !== 'words',
+  }),
+  height: field(z.number().int().min(1).max(4000).default(140), {
+    label: 'Height',
+    unit: 'px',
+    step: 10,
+    when: isOf('box', 'brackets'),
+  }),
+  thick: field(z.number().min(0.5).max(200).default(4), {
+    label: 'Thickness',
+    unit: 'px',
+    control: 'slider',
+    step: 0.5,
+    decimals: 1,
+    when: (_, face) => face !== 'words',
+  }),
+  radius: field(z.number().min(0).max(400).default(12), {
+    label: 'Radius',
+    unit: 'px',
+    control: 'slider',
+    when: isOf('box'),
+  }),
+  filled: field(z.boolean().default(false), { label: 'Filled', when: isOf('box', 'ring') }),
+  from: field(z.number().min(0).max(360).default(220), {
+    label: 'From',
+    unit: '°',
+    control: 'slider',
+    when: isOf('arc'),
+  }),
+  to: field(z.number().min(0).max(720).default(500), {
+    label: 'To',
+    unit: '°',
+    control: 'slider',
+    when: isOf('arc'),
+  }),
+  dashed: field(z.number().min(0).max(100).default(0), {
+    label: 'Dashes',
+    unit: 'px',
+    control: 'slider',
+    when: isOf('line', 'box', 'ring', 'arc'),
+  }),
+  size: field(z.number().min(8).max(400).default(64), {
+    label: 'Size',
+    unit: 'px',
+    control: 'slider',
+    when: isOf('words'),
+  }),
+  spacing: field(z.number().min(-10).max(100).default(0), {
+    label: 'Spacing',
+    unit: '%',
+    control: 'slider',
+    when: isOf('words'),
+  }),
+  turn: field(z.number().min(-180).max(180).default(0), {
+    label: 'Turned by',
+    unit: '°',
+    control: 'slider',
+    when: isOf('line', 'box', 'brackets'),
+  }),
+  opacity: field(z.number().min(5).max(100).default(100), {
+    label: 'Opacity',
+    unit: '%',
+    control: 'slider',
+    group: 'Letters and colours',
+    when: (_, face) => face !== 'words',
+  }),
+  type: TypeOption,
+  colour: colourOption('ink'),
+});
+export type ShapeOptions = z.output<typeof options>;
+export type ShapeFace = (typeof faces)[number]['id'];
+
+export const shape = defineWidget({
+  type: 'shape',
+  title: 'Shape',
+  summary: 'A line, a box, a ring, brackets or words that tie things together',
+  also: 'line rectangle circle divider frame text title decoration',
+  faces,
+  options,
+  startsBare: () => true,
+  typed: 'text',
+  needs: () => [],
+  load: () => import('./work.ts'),
+});

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { defineWidget } from '../../kinds/kind.ts';
+import { TypeOption, colourOption } from '../../kinds/options.ts';
+import { deskActNames, deskActTitles } from '../../values/acts.ts';
+import { field } from '../../values/field.ts';
+import { buttonFaces } from '../buttons.ts';
+
+const options = z.looseObject({
+  acts: field(
+    z
+      .array(
+        z.looseObject({
+          act: field(z.enum(deskActNames).default('half'), {
+            label: 'Does',
+            choices: deskActTitles,
+            isWide: true,
+          }),
+        }),
+      )
+      .max(24)
+      .default(() => [
+        { act: 'half' as const },
+        { act: 'next-backdrop' as const },
+        { act: 'effects' as const },
+        { act: 'quiet' as const },
+      ]),
+    { label: 'Switches', one: 'Switch', isContent: true },
+  ),
+  size: field(z.number().min(24).max(160).default(48), { label: 'Size', unit: 'px', control: 'slider' }),
+  upright: field(z.boolean().default(false), {
+    label: 'One beneath another',
+    when: (_, face) => face !== 'list',
+  }),
+  type: TypeOption,
+  colour: colourOption('accent', 'Marks'),
+});
+export type SwitchesOptions = z.output<typeof options>;
+
+export const switches = defineWidget({
+  type: 'switches',
+  title: 'Switches',
+  summary: 'Light and dark, backdrop, effects, quiet, workspaces',
+  also: 'toggle buttons night mode quiet wallpaper effects power quick settings',
+  faces: buttonFaces,
+  options,
+  startsBare: () => false,
+  needs: () => [],
+  load: () => import('./work.ts'),
+});

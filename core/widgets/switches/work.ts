@@ -1,0 +1,23 @@
+import type { WidgetContext } from '../../kinds/kind.ts';
+import {
+  layButtons,
+  viewButtons,
+  type ButtonFace,
+  type ButtonsLayout,
+  type ButtonsView,
+} from '../buttons.ts';
+import type { SwitchesOptions } from './switches.ts';
+
+export function view(options: SwitchesOptions, _face: ButtonFace, context: WidgetContext): ButtonsView {
+  const { acts, size, upright, type, colour } = options;
+  const dress = { size, isUpright: upright, type, colour: context.textColour(colour) };
+  return viewButtons(
+    acts.map(({ act }) => act),
+    dress,
+    context,
+  );
+}
+
+export function layout(seen: ButtonsView, face: ButtonFace, context: WidgetContext): ButtonsLayout {
+  return layButtons(seen, face, context);
+}

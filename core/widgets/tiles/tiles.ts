@@ -1,0 +1,131 @@
+import { z } from 'zod';
+import type { lattices } from '../../arrange/lattice.ts';
+import { defineWidget } from '../../kinds/kind.ts';
+import { TypeOption, colourOption } from '../../kinds/options.ts';
+import { field } from '../../values/field.ts';
+
+const titles = {
+  diamonds: 'Diamonds',
+  hexagons: 'Hexagons',
+  squares: 'Squares',
+  triangles: 'Triangles',
+  circles: 'Circles',
+} as const;
+const order = [
+  'diamonds',
+  'hexagons',
+  'squares',
+  'triangles',
+  'circles',
+] as const satisfies readonly (typeof lattices)[number][];
+const faces = order.map((id) => ({ id, title: titles[id] }));
+
+export const MOST_CELLS = 120;
+
+/** One cell: what it starts or opens, what it shows, and its place in the lattice. */
+export const Cell = z.looseObject({
+  application: field(z.string().max(64).default(''), { label: 'Starts', control: 'application' }),
+  link: field(z.string().max(300).default(''), {
+    label: 'Opens',
+    placeholder: 'https://… where it starts nothing',
+    isWide: true,
+    when: ({ application }) => application === '',
+  }),
+  name: field(z.string().max(60).default(''), { label: 'Name', placeholder: 'as the application' }),
+  icon: field(z.string().max(120).default(''), { label: 'Picture', control: 'own-picture' }),
+  fills: field(z.boolean().default(false), { label: 'It fills the cell' }),
+  a: z.number().int().min(-200).max(200).default(0),
+  b: z.number().int().min(-200).max(200).default(0),
+});
+export type Cell = z.output<typeof Cell>;
+
+const starters: Cell[] = [
+  'tallybook',
+  'chart-table',
+  'wavebox',
+  'postbag',
+  'field-camera',
+  'files',
+  'terminal',
+].map((application, index) => ({
+  application,
+  link: '',
+  name: '',
+  icon: '',
+  fills: false,
+  // Around the first.
+  a: [0, 0, -1, -1, 0, 1, -1][index] ?? 0,
+  b: [0, 1, 1, -1, -1, 0, 0][index] ?? 0,
+}));
+
+const options = z.looseObject({
+  cells: field(
+    z
+      .array(Cell)
+      .max(MOST_CELLS)
+      .default(() => starters.map((cell) => ({ ...cell }))),
+    { label: 'Cells', one: 'Cell', isContent: true },
+  ),
+  size: field(z.number().min(24).max(400).default(96), {
+    label: 'Size',
+    unit: 'px',
+    control: 'slider',
+    group: 'Shape',
+  }),
+  gap: field(z.number().min(0).max(60).default(8), {
+    label: 'Gap',
+    unit: 'px',
+    control: 'slider',
+    group: 'Shape',
+  }),
+  rounded: field(z.number().min(0).max(100).default(20), {
+    label: 'Rounded',
+    unit: '%',
+    control: 'slider',
+    group: 'Shape',
+    when: (_, face) => face !== 'circles',
+  }),
+  turn: field(z.number().min(-180).max(180).default(0), {
+    label: 'Turned by',
+    unit: '°',
+    control: 'slider',
+    group: 'Shape',
+  }),
+  labels: field(z.boolean().default(false), { label: 'Names', group: 'Letters and colours' }),
+  icons: field(z.number().min(20).max(100).default(58), {
+    label: 'Icons',
+    unit: '%',
+    control: 'slider',
+    group: 'Letters and colours',
+  }),
+  type: TypeOption,
+  cell: colourOption('surface', 'Cells'),
+  sheer: field(z.number().min(0).max(100).default(12), {
+    label: 'Sheerness',
+    unit: '%',
+    control: 'slider',
+    group: 'Letters and colours',
+  }),
+  line: field(z.number().min(0).max(8).default(0), {
+    label: 'Edge line',
+    unit: 'px',
+    control: 'slider',
+    step: 0.5,
+    decimals: 1,
+    group: 'Letters and colours',
+  }),
+});
+export type TilesOptions = z.output<typeof options>;
+export type TilesFace = (typeof order)[number];
+
+export const tiles = defineWidget({
+  type: 'tiles',
+  title: 'Tiles',
+  summary: 'Applications and links as cells that lock together',
+  also: 'launcher icons shortcuts hexagon diamond honeycomb grid cells folder',
+  faces,
+  options,
+  startsBare: () => true,
+  needs: () => [],
+  load: () => import('./work.ts'),
+});

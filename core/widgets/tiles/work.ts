@@ -1,0 +1,146 @@
+import { cornersOf, middleOf, type LatticeSize, type Slot } from '../../arrange/lattice.ts';
+import type { WidgetContext } from '../../kinds/kind.ts';
+import { cutLine, type Layout } from '../../kinds/layout.ts';
+import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
+import { createSheet } from '../../kinds/sheet.ts';
+import type { Point, Rect } from '../../values/geometry.ts';
+import type { Cell, TilesFace, TilesOptions } from './tiles.ts';
+
+export interface TilesView {
+  cells: {
+    name: string;
+    icon: string;
+    application: string;
+    link: string;
+    fills: boolean;
+    isRunning: boolean;
+    a: number;
+    b: number;
+  }[];
+  size: LatticeSize;
+  rounded: number;
+  turn: number;
+  hasLabels: boolean;
+  /** Of the circle within a cell. */
+  icons: number;
+  type: TypeChoice;
+  /** Of the cells, and of what stands on them. */
+  fill: `#${string}`;
+  ink: `#${string}`;
+  sheer: number;
+  line: number;
+}
+
+export interface TilesLayout extends Layout {
+  cells: { middle: Point; corners: Point[]; icon: Rect }[];
+  /** Where the middle of the slot a = b = 0 is. */
+  origin: Point;
+  radius: number;
+  /** px that corners are rounded by. */
+  round: number;
+}
+
+/** Of a triangle the circle within is small beside it. */
+const RADIUS: Record<TilesFace, number> = {
+  squares: 0.5,
+  hexagons: 0.5,
+  circles: 0.5,
+  diamonds: 0.44,
+  triangles: 0.36,
+};
+
+export function sizeFor(face: TilesFace, { size, gap }: Pick<TilesOptions, 'size' | 'gap'>): LatticeSize {
+  return { lattice: face, radius: size * RADIUS[face], gap };
+}
+
+export function view(
+  options: TilesOptions,
+  face: TilesFace,
+  { applications, running, plainColour, inkOn }: WidgetContext,
+): TilesView {
+  const { cells, rounded, turn, labels, icons, type, cell, sheer, line } = options;
+  const fill = plainColour(cell);
+  return {
+    cells: cells.map(({ application, link, name, icon, fills, a, b }: Cell) => {
+      const found = applications.find(({ id }) => id === application);
+      return {
+        name: name || found?.Name || (link ? link.replace(/^https?:\/\//, '') : 'Empty'),
+        icon: icon || found?.Icon || (link ? 'web-browser' : 'application-x-executable'),
+        application: found ? application : '',
+        link: found ? '' : link,
+        fills: fills && icon !== '',
+        isRunning: found !== undefined && running.has(application),
+        a,
+        b,
+      };
+    }),
+    size: sizeFor(face, options),
+    rounded,
+    turn,
+    hasLabels: labels,
+    icons,
+    type,
+    fill,
+    ink: inkOn(fill),
+    sheer,
+    line,
+  };
+}
+
+const LABEL = { size: 0.17, room: 0.26 } as const;
+
+/** A field of cells as it lies: corners by their cell, and what they take up, from the middle of the slot a = b = 0. */
+export function spreadOf(cells: readonly Slot[], size: LatticeSize, turn: number) {
+  const angle = (turn * Math.PI) / 180;
+  const turned = ({ x, y }: Point): Point => ({
+    x: x * Math.cos(angle) - y * Math.sin(angle),
+    y: x * Math.sin(angle) + y * Math.cos(angle),
+  });
+  const shapes = cells.map((cell) => ({
+    middle: turned(middleOf(cell, size)),
+    corners: cornersOf(cell, size).map(turned),
+  }));
+  const { radius } = size;
+  // Without a cell there is room for one.
+  const all = shapes.flatMap(({ middle, corners }) =>
+    corners.map(({ x, y }) => ({ x: middle.x + x, y: middle.y + y })),
+  );
+  const xs = all.length > 0 ? all.map(({ x }) => x) : [-radius, radius];
+  const ys = all.length > 0 ? all.map(({ y }) => y) : [-radius, radius];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  const around: Rect = { x: left, y: top, width: Math.max(...xs) - left, height: Math.max(...ys) - top };
+  return { shapes, around };
+}
+
+export function layout(seen: TilesView, _face: TilesFace, { fonts }: WidgetContext): TilesLayout {
+  const sheet = createSheet(fonts);
+  const { cells, size, turn, rounded, hasLabels, icons, type } = seen;
+  const { radius } = size;
+  const { shapes, around } = spreadOf(cells, size, turn);
+  sheet.keep({ x: 0, y: 0, width: around.width, height: around.height });
+  const text = Math.max(9, radius * 2 * LABEL.size);
+  const placed = shapes.map(({ middle, corners }, index) => {
+    const at = { x: middle.x - around.x, y: middle.y - around.y };
+    const cell = cells[index];
+    const isLabelled = hasLabels && cell !== undefined && !cell.fills;
+    const side = radius * 2 * (icons / 100) * (isLabelled ? 0.72 : 1);
+    const lift = isLabelled ? radius * 2 * LABEL.room * 0.5 : 0;
+    if (isLabelled) {
+      const line = cutLine(
+        cell.name,
+        { font: chosenFont(type, 'text'), size: text, weight: 500, colour: seen.ink },
+        fonts,
+        // As wide as the circle is where the name stands.
+        2 * radius * Math.sqrt(Math.max(0.1, 1 - (0.62 + text / radius / 4) ** 2)),
+      );
+      sheet.put(line, { centre: at.x }, at.y + radius * 0.62 + text * 0.35);
+    }
+    return {
+      middle: at,
+      corners,
+      icon: { x: at.x - side / 2, y: at.y - side / 2 - lift, width: side, height: side },
+    };
+  });
+  const round = (rounded / 100) * radius;
+  return sheet.lay({ cells: placed, origin: { x: -around.x, y: -around.y }, radius, round });
+}
