@@ -10,11 +10,13 @@ import { half } from './half/half.ts';
 import { label } from './label/label.ts';
 import { daylight } from './daylight/daylight.ts';
 import { picture } from './picture/picture.ts';
+import { playing } from './playing/playing.ts';
 import { quickFind } from './quick-find/quick-find.ts';
 import { reading } from './reading/reading.ts';
 import { session } from './session/session.ts';
 import { spring } from './spring/spring.ts';
 import { tray } from './tray/tray.ts';
+import { volume } from './volume/volume.ts';
 import { workspaces } from './workspaces/workspaces.ts';
 
 /** Every kind of item. Add a new one here. */
@@ -29,6 +31,8 @@ export const itemKinds = [
   date,
   daylight,
   reading,
+  playing,
+  volume,
   half,
   session,
   label,

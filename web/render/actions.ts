@@ -14,7 +14,7 @@ export interface MenuAsked {
 
 /** What can be done with what is played; `to` in s, or a volume from 0 to 100. */
 export type SoundAct =
-  | { does: 'turn' | 'stop' | 'hush' | 'next' | 'before' }
+  | { does: 'turn' | 'stop' | 'hush' | 'mute' | 'next' | 'before' }
   | { does: 'seek'; to: number }
   | { does: 'volume'; to: number }
   | { does: 'play'; track: string };

@@ -14,6 +14,8 @@ import { HalfItem } from './items/half/half.tsx';
 import { LabelItem } from './items/label/label.tsx';
 import { PictureItem } from './items/picture/picture.tsx';
 import { ReadingItem } from './items/reading/reading.tsx';
+import { PlayingItem } from './items/playing/playing.tsx';
+import { VolumeItem } from './items/volume/volume.tsx';
 import { SessionItem } from './items/session/session.tsx';
 import { WithPresses } from './item-presses.tsx';
 import { DividerItem } from './items/divider/divider.tsx';
@@ -43,6 +45,8 @@ const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
   reading: ReadingItem,
   half: HalfItem,
   session: SessionItem,
+  playing: PlayingItem,
+  volume: VolumeItem,
   label: LabelItem,
   picture: PictureItem,
 };

@@ -14,7 +14,12 @@ export interface SoundReading {
   paused: number | null;
   /** It is heard, not only followed. */
   isHeard: boolean;
+  /** 0 to 100 */
+  volume: number;
 }
+
+/** How loud what is only followed would be. */
+const SIMULATED_VOLUME = 80;
 
 /**
  * In rehearsal the desk's list goes round and round without sound: what is on, and where in it, follows from the moment.
@@ -33,6 +38,7 @@ export const sound = defineSource({
       began: Math.round(moment - (place?.position ?? 0) * 1000),
       paused: null,
       isHeard: false,
+      volume: SIMULATED_VOLUME,
     };
   },
 });
@@ -48,7 +54,14 @@ export function onNow(readings: Pick<Readings, 'get' | 'moment' | 'once'>): Soun
   });
 }
 
-const silence: SoundReading = { track: null, n: 0, began: 0, paused: 0, isHeard: false };
+const silence: SoundReading = {
+  track: null,
+  n: 0,
+  began: 0,
+  paused: 0,
+  isHeard: false,
+  volume: SIMULATED_VOLUME,
+};
 
 /** s into the piece at a moment, never beyond its end. */
 export function positionAt({ track, began, paused }: SoundReading, moment: number): number {

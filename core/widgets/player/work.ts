@@ -1,5 +1,13 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import { cutLine, type Fonts, type Layout, type LineStyle, type Paint } from '../../kinds/layout.ts';
+import {
+  cutLine,
+  setLine,
+  type Fonts,
+  type Layout,
+  type Line,
+  type LineStyle,
+  type Paint,
+} from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import { createSheet, type Sheet } from '../../kinds/sheet.ts';
 import { coverOf, type Cover } from '../../sources/sound/cover.ts';
@@ -77,6 +85,17 @@ export function clockOf(seconds: number): string {
 
 type Lay = (view: PlayerView, fonts: Fonts) => PlayerLayout;
 
+/** How much smaller a title is set before it is cut. */
+const LEAST = 0.58;
+
+/** A title, smaller where it would be cut. */
+function fitted(text: string, style: LineStyle, fonts: Fonts, width: number): Line {
+  const whole = setLine(text, style, fonts);
+  if (whole.width <= width) return whole;
+  const size = Math.max(style.size * LEAST, Math.floor((style.size * width) / whole.width));
+  return cutLine(text, { ...style, size }, fonts, width);
+}
+
 const BUTTON = 34;
 const acts = ['before', 'turn', 'next'] as const;
 
@@ -114,7 +133,7 @@ const layCard: Lay = (view, fonts) => {
   const room = Math.max(80, width - left);
   const rect = sheet.keep({ x: 0, y: 0, width: cover, height: cover });
   sheet.middle(
-    cutLine(title, { font: chosenFont(type, 'display'), size: 25, weight: 500 }, fonts, room),
+    fitted(title, { font: chosenFont(type, 'display'), size: 25, weight: 500 }, fonts, room),
     { left },
     2,
     34,
@@ -161,7 +180,7 @@ const layWave: Lay = (view, fonts) => {
   const sheet = createSheet(fonts);
   const room = width - (view.hasButtons ? buttonsWide(view) + 16 : 0);
   sheet.middle(
-    cutLine(title, { font: chosenFont(type, 'text'), size: 21, weight: 600 }, fonts, room),
+    fitted(title, { font: chosenFont(type, 'text'), size: 21, weight: 600 }, fonts, room),
     { left: 0 },
     0,
     28,
@@ -183,7 +202,7 @@ const layLarge: Lay = (view, fonts) => {
   const across = align === 'centre' ? { centre: width / 2 } : { left: 0 };
   sheet.keep({ x: 0, y: 0, width, height: 1 });
   sheet.middle(
-    cutLine(title, { font: chosenFont(type, 'display'), size: 58, weight: 400 }, fonts, width),
+    fitted(title, { font: chosenFont(type, 'display'), size: 58, weight: 400 }, fonts, width),
     across,
     0,
     72,
@@ -204,7 +223,7 @@ const layOnly: Lay = ({ title, beside, width, align, type }, fonts) => {
   const across = align === 'centre' ? { centre: width / 2 } : { left: 0 };
   sheet.keep({ x: 0, y: 0, width, height: 1 });
   sheet.middle(
-    cutLine(title, { font: chosenFont(type, 'display'), size: 34, weight: 400 }, fonts, width),
+    fitted(title, { font: chosenFont(type, 'display'), size: 34, weight: 400 }, fonts, width),
     across,
     0,
     44,

@@ -39,6 +39,7 @@ let audio: HTMLAudioElement | null = null;
 let list: { sound: Sound; seed: number; desk: string } | null = null;
 let n = 0;
 let lastTold = 0;
+let loudBefore = 80;
 
 /** Other windows stop when one begins. */
 const others = new BroadcastChannel('velvet-ledge:sound');
@@ -86,6 +87,7 @@ function tell(): void {
     began: Math.round(Date.now() - position * 1000),
     paused: isPlaying ? null : position,
     isHeard: isPlaying,
+    volume: usePlayer.getState().volume,
   };
   takeFeed({ source: 'sound', origin: 'player', samples: [{ moment: lastTold, reading }] });
   // What is read is older than the next beat of the clock.
@@ -205,12 +207,17 @@ function perform(act: SoundAct): void {
       };
       return void (isOn ? go() : begin().then(go));
     }
+    case 'mute': {
+      const { volume } = usePlayer.getState();
+      if (volume > 0) loudBefore = volume;
+      return perform({ does: 'volume', to: volume > 0 ? 0 : loudBefore });
+    }
     case 'volume': {
       const volume = Math.min(100, Math.max(0, act.to));
       usePlayer.setState({ volume });
       localStorage.setItem(KEPT_VOLUME, String(volume));
       if (audio) hearPlayer(audio, volume / 100);
-      return;
+      return tell();
     }
     case 'play': {
       refreshList(true);

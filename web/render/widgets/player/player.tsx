@@ -1,38 +1,15 @@
 import { useContext, useEffect, useState } from 'react';
 import type { Cover } from '../../../../core/sources/sound/cover.ts';
-import {
-  clockOf,
-  type PlayerAct,
-  type PlayerLayout,
-  type PlayerView,
-} from '../../../../core/widgets/player/work.ts';
+import { clockOf, type PlayerLayout, type PlayerView } from '../../../../core/widgets/player/work.ts';
 import { motifAddress, pictureAddress } from '../../../api/addresses.ts';
 import { Actions } from '../../actions.ts';
 import { paint, placeOf } from '../../runs.tsx';
+import { SoundSignView, soundLabels, turnSign } from '../../sound-signs.tsx';
 import { Sounding } from '../../sounding.ts';
 
 interface Props {
   view: PlayerView;
   layout: PlayerLayout;
-}
-
-const labels: Record<PlayerAct, string> = {
-  before: 'The piece before',
-  turn: 'Play',
-  next: 'The next piece',
-};
-
-/** Our own signs, in a field of 24 by 24. */
-const signs = {
-  before: 'M7 5v14M19 6.2v11.6L9.6 12z',
-  next: 'M17 5v14M5 6.2v11.6L14.4 12z',
-  play: 'M7.5 4.8v14.4L19.5 12z',
-  pause: 'M8.5 5v14M15.5 5v14',
-};
-
-function signOf(act: PlayerAct, { isHeard, isPaused }: PlayerView): keyof typeof signs {
-  if (act !== 'turn') return act;
-  return isHeard && !isPaused ? 'pause' : 'play';
 }
 
 function Player({ view, layout: { cover, bar, isWave, buttons } }: Props) {
@@ -73,20 +50,9 @@ function Player({ view, layout: { cover, bar, isWave, buttons } }: Props) {
         />
       )}
       {buttons.map(({ act, rect }) => {
-        const sign = signOf(act, view);
-        const label = sign === 'pause' ? 'Pause' : labels[act];
-        const drawing = (
-          <svg viewBox="0 0 24 24" className="size-full p-[12%]" aria-hidden>
-            <path
-              d={signs[sign]}
-              fill={sign === 'pause' ? 'none' : 'currentColor'}
-              stroke="currentColor"
-              strokeWidth={sign === 'pause' ? 3.4 : 1.8}
-              strokeLinecap="round"
-              strokeLinejoin="round"
-            />
-          </svg>
-        );
+        const sign = act === 'turn' ? turnSign(view) : act;
+        const label = soundLabels[sign];
+        const drawing = <SoundSignView sign={sign} />;
         const style = { ...placeOf(rect), color: act === 'turn' ? colour : 'var(--ink)' };
         return actions ? (
           <button

@@ -13,7 +13,7 @@ interface Props {
 }
 
 /** Drawn on a canvas, outside of what React knows: many things move at once. */
-function Spectrum({ view, layout }: Props) {
+export function Spectrum({ view, layout }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const sounding = useContext(Sounding);
   const { width, height } = layout.size;
