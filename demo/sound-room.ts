@@ -10,6 +10,27 @@ import type { Desk } from '../core/desk/desk.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { surface, rolesFrom, at, items, starters, desk } from './sketch.ts';
 
+/** A chain of diamonds, corner to corner. */
+const cells = () =>
+  (
+    [
+      ['wavebox', 0, 0],
+      ['field-camera', 1, 0],
+      ['tallybook', 2, 0],
+      ['chart-table', 0, 1],
+      ['postbag', 1, 1],
+      ['almanac', 1, 2],
+    ] as const
+  ).map(([application, a, b]) => ({
+    application,
+    link: '',
+    name: '',
+    icon: '',
+    fills: false,
+    a,
+    b,
+  }));
+
 /** Beneath another part, in one column with it. */
 const under = (part: string, y: number) => ({
   hangs: { from: 'part' as const, part, side: 'bottom' as const, align: 'centre' as const },
@@ -96,6 +117,29 @@ export function soundRoom(): Desk {
         place: at('bottom-left', 80, 90),
         deskFinish: finish,
         options: { width: 340 },
+      }),
+      createWidget({
+        id: 'tiles',
+        type: 'tiles',
+        face: 'diamonds',
+        place: at('top-left', 120, 96),
+        deskFinish: finish,
+        options: { cells: cells(), size: 104, gap: 10, cell: 'surface', sheer: 16 },
+      }),
+      createWidget({
+        id: 'note',
+        type: 'note',
+        face: 'margin',
+        place: {
+          hangs: { from: 'part', part: 'bulletin', side: 'right', align: 'end' },
+          x: 28,
+          y: 0,
+        },
+        deskFinish: finish,
+        options: {
+          text: '# For the next tape\n- [x] Surf, an hour before high water\n- [ ] Bells, with the wind in the **north**\n- [ ] Ask who has the second recorder',
+          width: 300,
+        },
       }),
     ],
     groups: [{ id: 'column', name: 'Column', widgets: ['clock', 'player', 'spectrum'] }],

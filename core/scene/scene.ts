@@ -1,3 +1,4 @@
+import type { Look } from '../look/schema.ts';
 import type { Point, Rect, Side, Size } from '../values/geometry.ts';
 import type { Drawn } from '../backdrop/drawn.ts';
 import type { Surface } from '../colour/look.ts';
@@ -51,6 +52,8 @@ export interface Conditions {
   isPlain?: boolean;
   /** Nothing sounds, and nothing moves by itself. */
   isQuiet?: boolean;
+  /** Roles that stand in for the look's: what is played has its own. */
+  roles?: Look['roles'] | null;
   /** How many entries a rotation is ahead of its time. */
   backdropStep?: number;
   /** Readings from outside. */

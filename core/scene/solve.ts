@@ -65,13 +65,14 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     running,
     facts.workspace,
     half,
+    conditions.roles,
     facts.isPlain,
     facts.isQuiet,
     look,
   ];
   return {
     desk,
-    palette: paletteOf(look.roles[half]),
+    palette: paletteOf((conditions.roles ?? look.roles)[half]),
     readings: createReadings({
       moment,
       place,

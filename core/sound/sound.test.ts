@@ -21,6 +21,7 @@ const list = (seconds: readonly number[], order: Sound['order'] = 'list'): Sound
   tracks: seconds.map((one, index) => track(`t${index}`, one)),
   order,
   repeat: 'all',
+  coversColour: false,
 });
 
 describe('the pieces of the project', () => {

@@ -210,7 +210,7 @@ withApp('the studio', ({ server, open }) => {
     expect(after?.x).to.be.below(before?.x ?? 0);
     await page.getByRole('radio', { name: 'centre', exact: true }).first().focus();
     await page.keyboard.press('Delete');
-    expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(4);
+    expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(6);
     await handle(page, 'bulletin').focus();
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Headlines', level: 2 }).waitFor();

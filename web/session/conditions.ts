@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Conditions, OpenMenu } from '../../core/scene/scene.ts';
+import type { Look } from '../../core/look/schema.ts';
 import type { Feed } from '../../core/sources/feeds.ts';
 import type { Half } from '../../core/values/roles.ts';
 import { readLately } from './lately.ts';
@@ -28,6 +29,8 @@ interface ConditionsState {
   isPlain: boolean;
   /** Nothing sounds, and nothing moves by itself. */
   isQuiet: boolean;
+  /** Roles that stand in for the look's while something is heard. */
+  roles: Look['roles'] | null;
   /** How many entries a rotation is ahead of its time. */
   backdropStep: number;
   feeds: readonly Feed[];
@@ -69,6 +72,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
   out: null,
   isPlain: false,
   isQuiet: false,
+  roles: null,
   backdropStep: 0,
   feeds: [],
   alsoWanted: [],
@@ -118,7 +122,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
 
 export function conditionsOf(state: ConditionsState): Conditions {
   const { moment, half, running, workspace, open, lately, openMore, out, feeds } = state;
-  const { isPlain, isQuiet, backdropStep } = state;
+  const { isPlain, isQuiet, roles, backdropStep } = state;
   return {
     moment,
     half: half ?? undefined,
@@ -131,6 +135,7 @@ export function conditionsOf(state: ConditionsState): Conditions {
     feeds,
     isPlain,
     isQuiet,
+    roles,
     backdropStep,
   };
 }

@@ -39,6 +39,10 @@ export const Sound = z.looseObject({
     isWide: true,
     choices: { all: 'From the start', one: 'The same again', off: 'Stop' },
   }),
+  coversColour: field(
+    z.boolean().meta({ description: 'While a piece is heard, the palette is drawn from its cover' }),
+    { label: 'Cover’s palette' },
+  ),
 });
 export type Sound = Omit<TypeOf<typeof Sound>, 'tracks'> & { tracks: Track[] };
 
@@ -55,6 +59,7 @@ export const plainSound: Sound = {
   })),
   order: 'list',
   repeat: 'all',
+  coversColour: false,
 };
 
 /** Where the sound of a piece lies, beneath /api/sounds/. */

@@ -48,6 +48,11 @@ export function view(options: NoteOptions, _face: NoteFace, { textColour }: Widg
   };
 }
 
+/** How wide a blank is. */
+function blankOf(style: LineStyle, fonts: Fonts): number {
+  return setLine('n n', style, fonts).width - 2 * setLine('n', style, fonts).width;
+}
+
 interface Words {
   text: string;
   style: LineStyle;
@@ -58,7 +63,7 @@ interface Words {
 function wrapSpans(spans: readonly Span[], style: LineStyle, fonts: Fonts, width: number): Words[][] {
   const lines: Words[][] = [[]];
   let at = 0;
-  const gap = setLine('n n', style, fonts).width - 2 * setLine('n', style, fonts).width;
+  const gap = blankOf(style, fonts);
   const widthOf = (text: string, own: LineStyle) => setLine(text, own, fonts).width;
   for (const { text, isBold } of spans) {
     const own = isBold ? { ...style, weight: style.weight + 300 } : style;
@@ -108,7 +113,6 @@ function layBlocks(sheet: Sheet, view: NoteView, fonts: Fonts, { left, top, pitc
   const text: LineStyle = { font: chosenFont(type, 'text'), size, weight: 400, colour };
   const ticks: NoteLayout['ticks'] = [];
   const dots: Rect[] = [];
-  const gap = setLine('n n', text, fonts).width - 2 * setLine('n', text, fonts).width;
   let y = top;
   let count = 0;
   const rows: number[] = [];
@@ -123,6 +127,7 @@ function layBlocks(sheet: Sheet, view: NoteView, fonts: Fonts, { left, top, pitc
     const indent = kind === 'item' ? left + size * (1.4 + level * 1.3) : left;
     const room = Math.max(size * 3, left + width - indent);
     const own = isTicked ? { ...style, colour: 'softInk' as const } : style;
+    const gap = blankOf(style, fonts);
     wrapSpans(spans, own, fonts, room).forEach((line, index) => {
       if (++count > MOST_LINES) return;
       if (kind === 'item' && index === 0) {

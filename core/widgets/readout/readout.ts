@@ -44,7 +44,6 @@ export const readout = defineWidget({
   also: 'text label expression formula custom value variable',
   faces,
   options,
-  typed: 'text',
   startsBare: (face) => face !== 'plate',
   needs: ({ text, turns, from, weather }) =>
     needsOf(

@@ -51,13 +51,13 @@ const options = z.looseObject({
     when: isOf('box'),
   }),
   filled: field(z.boolean().default(false), { label: 'Filled', when: isOf('box', 'ring') }),
-  from: field(z.number().min(0).max(360).default(220), {
+  begins: field(z.number().min(0).max(360).default(220), {
     label: 'From',
     unit: '°',
     control: 'slider',
     when: isOf('arc'),
   }),
-  to: field(z.number().min(0).max(720).default(500), {
+  ends: field(z.number().min(0).max(720).default(500), {
     label: 'To',
     unit: '°',
     control: 'slider',

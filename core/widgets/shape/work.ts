@@ -12,8 +12,8 @@ type Drawn =
   | 'thick'
   | 'radius'
   | 'filled'
-  | 'from'
-  | 'to'
+  | 'begins'
+  | 'ends'
   | 'dashed'
   | 'size'
   | 'spacing'
@@ -92,7 +92,7 @@ function arcPath(middle: Point, radius: number, from: number, to: number): strin
 
 export function layout(seen: ShapeView, face: ShapeFace, { fonts }: WidgetContext): ShapeLayout {
   const sheet = createSheet(fonts);
-  const { width, thick, filled, from, to, turn, dashed, text, size, spacing, type, colour } = seen;
+  const { width, thick, filled, begins, ends, turn, dashed, text, size, spacing, type, colour } = seen;
   const drawn = (paths: string[], isFilled: boolean) => sheet.lay({ paths, isFilled, thick, dashed });
   if (face === 'words') {
     const style = { font: chosenFont(type, 'display'), size, weight: 400, spacing: spacing / 100, colour };
@@ -104,7 +104,7 @@ export function layout(seen: ShapeView, face: ShapeFace, { fonts }: WidgetContex
     const radius = Math.max(0.5, (width - (filled && face === 'ring' ? 0 : thick)) / 2);
     const middle = { x: width / 2, y: width / 2 };
     return drawn(
-      [face === 'ring' ? `${arcPath(middle, radius, 0, 360)}Z` : arcPath(middle, radius, from, to)],
+      [face === 'ring' ? `${arcPath(middle, radius, 0, 360)}Z` : arcPath(middle, radius, begins, ends)],
       filled && face === 'ring',
     );
   }

@@ -8,7 +8,8 @@ import { coverOf } from '../../../core/sources/sound/cover.ts';
 import type { SoundAct } from '../../render/actions.ts';
 import { toast } from '../../ui/toast.ts';
 import { useConditions } from '../conditions.ts';
-import { presentDesk } from '../desk.ts';
+import { persist } from '../../later.ts';
+import { presentDesk, useDesk } from '../desk.ts';
 import { hearPlayer } from './hearing.ts';
 
 /** What this page plays, if anything. It goes on across pages and desks, as long as the window is open. */
@@ -96,6 +97,34 @@ function tell(): void {
 
 useConditions.subscribe((state, before) => {
   if (state.isNow !== before.isNow && usePlayer.getState().track) tell();
+});
+
+let coloured: string | null = null;
+
+/** Where the desk that is open wants it, its palette is drawn from the cover of what is heard, for as long as it is. */
+function colourByCover(): void {
+  const desk = presentDesk();
+  const { track, isPlaying } = usePlayer.getState();
+  const wanted =
+    desk && track && isPlaying && desk.sources.sound.coversColour ? `${desk.id} ${track.id}` : null;
+  if (wanted === coloured) return;
+  coloured = wanted;
+  if (!wanted || !desk || !track) return useConditions.setState({ roles: null });
+  void persist(() => import('./cover-colours.ts'))
+    .then(async ({ rolesFromCover, drawnOver }) => {
+      const drawn = await rolesFromCover(track);
+      if (coloured === wanted) useConditions.setState({ roles: drawn && drawnOver(drawn, desk.look) });
+    })
+    .catch(() => undefined);
+}
+
+usePlayer.subscribe(colourByCover);
+useDesk.subscribe((state, before) => {
+  const [now, then] = [state.history?.present, before.history?.present];
+  if (now?.id !== then?.id || now?.sources.sound !== then?.sources.sound || now?.look !== then?.look) {
+    coloured = null;
+    colourByCover();
+  }
 });
 
 /** The list of the desk that is open, where it is the one that is played, as it is now. */

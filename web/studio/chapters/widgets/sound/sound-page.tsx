@@ -3,6 +3,7 @@ import {
   AudioLines,
   Download,
   FolderOpen,
+  Palette,
   Pause,
   Play,
   RotateCcw,
@@ -27,6 +28,8 @@ import { clockOf } from '../../../../../core/widgets/player/work.ts';
 import type { SoundAct } from '../../../../render/actions.ts';
 import { useConditions } from '../../../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../../../session/desk.ts';
+import { rolesFromCover } from '../../../../session/sound/cover-colours.ts';
+import { toast } from '../../../../ui/toast.ts';
 import { soundPlayer, usePlayer } from '../../../../session/sound/player.ts';
 import { Button, IconButton } from '../../../../ui/buttons.tsx';
 import { SliderField } from '../../../../ui/figure.tsx';
@@ -55,7 +58,7 @@ export function SoundPage({ sound }: { sound: SoundValue }) {
       <Fields
         schema={Sound}
         values={sound as unknown as Values}
-        only={['order', 'repeat']}
+        only={['order', 'repeat', 'coversColour']}
         onTurn={(change, label) => set(change as Partial<SoundValue>, label, true)}
         onEnd={() => useDesk.getState().endGesture()}
       />
@@ -119,9 +122,14 @@ function List({ tracks }: { tracks: readonly TrackValue[] }) {
               }
               onEnd={() => useDesk.getState().endGesture()}
             />
-            <Button className="justify-self-start" onClick={() => perform({ does: 'play', track: track.id })}>
-              <Play size={15} /> Play it
-            </Button>
+            <div className="flex flex-wrap gap-1.5">
+              <Button onClick={() => perform({ does: 'play', track: track.id })}>
+                <Play size={15} /> Play it
+              </Button>
+              <Button onClick={() => void takePalette(track)}>
+                <Palette size={15} /> Palette of its cover
+              </Button>
+            </div>
           </div>
         ),
       }))}
@@ -139,6 +147,13 @@ function List({ tracks }: { tracks: readonly TrackValue[] }) {
       }
     />
   );
+}
+
+/** The desk's palette drawn from a cover once, as one step. */
+async function takePalette(track: TrackValue): Promise<void> {
+  const drawn = await rolesFromCover(track);
+  if (drawn) useDesk.getState().edit(named('Palette of a cover', edits.drawPalette(drawn)));
+  else toast('It has no cover to draw a palette from.');
 }
 
 const perform = (act: SoundAct) => soundPlayer.perform(act);
