@@ -1,4 +1,4 @@
-import { useEffect, useRef, type CSSProperties } from 'react';
+import { useEffect, useRef, useState, type CSSProperties } from 'react';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { isUse } from '../../../core/kinds/layout.ts';
@@ -54,21 +54,40 @@ function TypingField({
   const field = useRef<HTMLTextAreaElement>(null);
   const fonts = useScene(({ scene }) => scene?.fonts);
   const roles = useScene(({ scene }) => scene?.roles);
-  const started = useRef(text);
+  // What is typed stands here: a blank at the end changes nothing that is seen.
+  const [typed, setTyped] = useState(text);
+  const newest = useRef(text);
+  const editOf = (next: string) =>
+    named(
+      'Words',
+      isLine ? edits.setItems([id], { [key]: next }) : edits.setWidgetOptions(id, { [key]: next }),
+    );
+  /** What is only shown while it is typed becomes one step, or nothing. */
+  const settle = useRef((isKept: boolean) => {
+    const desk = useDesk.getState();
+    desk.dropGesture();
+    if (isKept && newest.current !== text) desk.edit(editOf(newest.current));
+    newest.current = text;
+  });
   useEffect(() => {
     const { current } = field;
+    const { current: end } = settle;
     current?.focus();
     current?.select();
+    const leave = () => end(true);
+    addEventListener('pagehide', leave);
     return () => {
-      useDesk.getState().endGesture();
+      removeEventListener('pagehide', leave);
+      leave();
       if (document.activeElement === current || document.activeElement === document.body)
         document.querySelector<HTMLElement>(`[data-handle="${CSS.escape(id)}"]`)?.focus();
     };
   }, [id]);
   const end = () => useView.setState({ typing: null });
   const put = (next: string) => {
-    const edit = isLine ? edits.setItems([id], { [key]: next }) : edits.setWidgetOptions(id, { [key]: next });
-    useDesk.getState().turn(named('Words', edit));
+    setTyped(next);
+    newest.current = next;
+    useDesk.getState().show(editOf(next));
   };
   const { x, y, width, height } = at.rect;
   const style: CSSProperties = {
@@ -86,7 +105,7 @@ function TypingField({
     <textarea
       ref={field}
       aria-label="Words, typed in place"
-      value={text}
+      value={typed}
       rows={isLine ? 1 : 3}
       spellCheck={false}
       className="absolute z-30 resize-none touch-auto select-text rounded-md p-1.5 leading-snug outline-2 outline-brass shadow-[0_8px_30px_rgb(0_0_0/.4)]"
@@ -97,11 +116,8 @@ function TypingField({
       onKeyDown={(event) => {
         event.stopPropagation();
         const isDone = event.key === 'Enter' && (isLine || event.ctrlKey || event.metaKey);
-        if (event.key === 'Escape') {
-          // As it was before: nothing is kept.
-          put(started.current);
-          useDesk.getState().dropGesture();
-        }
+        // As it was before: nothing is kept.
+        if (event.key === 'Escape') settle.current(false);
         if (!isDone && event.key !== 'Escape') return;
         event.preventDefault();
         end();
