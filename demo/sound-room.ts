@@ -85,64 +85,68 @@ export function soundRoom(): Desk {
       { ...panel, thickness: 56, iconSize: 24, length: { by: 'side' }, margin: 16, padding: 12, finish },
       { ...dock, iconSize: 40, thickness: 76, margin: 20, spacing: 14 },
     ],
-    widgets: [
-      createWidget({
-        id: 'clock',
-        type: 'clock',
-        face: 'hands',
-        place: at('top-right', 270, 100),
-        deskFinish: finish,
-        options: { date: 'EEEE d MMMM', seconds: true },
-      }),
-      createWidget({
-        id: 'player',
-        type: 'player',
-        face: 'card',
-        place: under('clock', 36),
-        deskFinish: finish,
-        options: { width: 470 },
-      }),
-      createWidget({
-        id: 'spectrum',
-        type: 'spectrum',
-        face: 'reeds',
-        place: under('player', 26),
-        deskFinish: finish,
-        options: { width: 514, height: 150, bands: 48 },
-      }),
-      createWidget({
-        id: 'bulletin',
-        type: 'headlines',
-        face: 'one',
-        place: at('bottom-left', 80, 90),
-        deskFinish: finish,
-        options: { width: 340 },
-      }),
-      createWidget({
-        id: 'tiles',
-        type: 'tiles',
-        face: 'diamonds',
-        place: at('top-left', 120, 96),
-        deskFinish: finish,
-        options: { cells: cells(), size: 104, gap: 10, cell: 'surface', sheer: 16 },
-      }),
-      createWidget({
-        id: 'note',
-        type: 'note',
-        face: 'margin',
-        place: {
-          hangs: { from: 'part', part: 'bulletin', side: 'right', align: 'end' },
-          x: 28,
-          y: 0,
-        },
-        deskFinish: finish,
-        options: {
-          text: '# For the next tape\n- [x] Surf, an hour before high water\n- [ ] Bells, with the wind in the **north**\n- [ ] Ask who has the second recorder',
-          width: 300,
-        },
-      }),
-    ],
+    widgets: widgets(finish),
     groups: [{ id: 'column', name: 'Column', widgets: ['clock', 'player', 'spectrum'] }],
     workspaces: ['Listen', 'Cut', 'File'],
   });
+}
+
+function widgets(finish: Finish): Desk['widgets'] {
+  return [
+    createWidget({
+      id: 'clock',
+      type: 'clock',
+      face: 'hands',
+      place: at('top-right', 270, 100),
+      deskFinish: finish,
+      options: { date: 'EEEE d MMMM', seconds: true },
+    }),
+    createWidget({
+      id: 'player',
+      type: 'player',
+      face: 'card',
+      place: under('clock', 36),
+      deskFinish: finish,
+      options: { width: 470 },
+    }),
+    createWidget({
+      id: 'spectrum',
+      type: 'spectrum',
+      face: 'reeds',
+      place: under('player', 26),
+      deskFinish: finish,
+      options: { width: 514, height: 150, bands: 48 },
+    }),
+    createWidget({
+      id: 'bulletin',
+      type: 'headlines',
+      face: 'one',
+      place: at('bottom-left', 80, 90),
+      deskFinish: finish,
+      options: { width: 340 },
+    }),
+    createWidget({
+      id: 'tiles',
+      type: 'tiles',
+      face: 'diamonds',
+      place: at('top-left', 120, 96),
+      deskFinish: finish,
+      options: { cells: cells(), size: 104, gap: 10, cell: 'surface', sheer: 16 },
+    }),
+    createWidget({
+      id: 'note',
+      type: 'note',
+      face: 'margin',
+      place: {
+        hangs: { from: 'part', part: 'bulletin', side: 'right', align: 'end' },
+        x: 28,
+        y: 0,
+      },
+      deskFinish: finish,
+      options: {
+        text: '# For the next tape\n- [x] Surf, an hour before high water\n- [ ] Bells, with the wind in the **north**\n- [ ] Ask who has the second recorder',
+        width: 300,
+      },
+    }),
+  ];
 }
