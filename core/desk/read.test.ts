@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { itemKindOf, type ItemType } from '../items/list.ts';
+import { plainSound } from '../sources/sound/schema.ts';
 import { plainMenus } from '../menus/schema.ts';
 import type { Edge } from './sections/edges.ts';
 import { createItem } from './defaults.ts';
@@ -146,6 +147,49 @@ describe('upgrading', () => {
 
   const without = (record: object, keys: readonly string[]) =>
     Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
+
+  it('brings format 6, which played nothing and knew no groups, to the present one', () => {
+    const desk = dawnCount();
+    const { units, tide, outside } = desk.sources;
+    const old = {
+      ...without(desk, ['groups']),
+      format: 6,
+      sources: { units, tide, outside, note: 'kept' },
+      widgets: desk.widgets.map((widget) => without(widget, ['followsWidth'])),
+    };
+    const read = readDesk(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.groups).to.deep.equal([]);
+    expect(read.value.sources).to.deep.equal({ units, tide, outside, note: 'kept', sound: plainSound });
+    expect(read.value.widgets).to.deep.equal(desk.widgets);
+  });
+
+  it('refuses groups that name what is not there, or one widget twice, and a list with one id twice', () => {
+    const desk = dawnCount();
+    const [first, second] = desk.widgets;
+    const group = (id: string, ...widgets: (string | undefined)[]) => ({ id, name: id, widgets });
+    const [track] = plainSound.tracks;
+    const cases: [object, string, RegExp][] = [
+      [{ groups: [group('g', first?.id, 'gone')] }, 'groups[0].widgets[1]', /not there: "gone"/],
+      [
+        { groups: [group('g', first?.id, second?.id), group('h', first?.id)] },
+        'groups[1].widgets[0]',
+        /stands in two groups/,
+      ],
+      [{ groups: [group(first?.id ?? '', first?.id)] }, 'groups[0].id', /used twice/],
+      [
+        { sources: { ...desk.sources, sound: { ...plainSound, tracks: [track, track] } } },
+        'sources.sound.tracks[1].id',
+        /used twice/,
+      ],
+    ];
+    for (const [change, path, message] of cases) {
+      const read = readDesk({ ...desk, ...change });
+      const [problem] = read.ok ? [] : read.problems;
+      expect(problem?.path).to.equal(path);
+      expect(problem?.message).to.match(message);
+    }
+  });
 
   it('brings format 5, with looks among the options of items, to the present one', () => {
     const desk = dawnCount();

@@ -3,6 +3,7 @@ import type { CalendarEvent } from '../sources/calendar/calendar.ts';
 import { conditionOf } from '../sources/weather/codes.ts';
 import type { OriginOf, ReadingOf, SourceId } from '../sources/list.ts';
 import type { Readings } from '../sources/readings.ts';
+import { onNow, positionAt } from '../sources/sound/sound.ts';
 import { SIMULATED } from '../sources/source.ts';
 import { wallClock } from '../sources/time/time.ts';
 import { compassPoint } from '../sources/units.ts';
@@ -58,6 +59,8 @@ function readingOf<Id extends SourceId>(id: Id, { readings, origins, at }: Telli
   if (id === 'weather' && origins.weather)
     return readings.get(origins.weather, SIMULATED, at)?.value as ReadingOf<Id> | null;
   const origin = id === 'machine' ? origins.machine : undefined;
+  // What is heard in this page goes before what is only followed.
+  if (id === 'sound') return onNow(readings) as ReadingOf<Id>;
   return readings.get(id, (origin ?? SIMULATED) as OriginOf<Id>, at)?.value ?? null;
 }
 
@@ -249,6 +252,20 @@ export const catalogue: readonly Entry[] = [
         events.find(({ start, end, isWholeDay }) => !isWholeDay && start <= at && end > at)?.title,
     ],
     ['open', 'Tasks that are not done', '', ({ tasks }) => tasks.filter(({ isDone }) => !isDone).length],
+  ]),
+  ...named('sound', 'sound', [
+    ['title', 'What is on', '', ({ track }) => track?.title],
+    ['by', 'Who made it', '', ({ track }) => track?.by],
+    ['album', 'What it is from', '', ({ track }) => track?.album],
+    ['seconds', 'How long it is', 's', ({ track }) => track?.seconds],
+    [
+      'position',
+      'How far it has come',
+      's',
+      (_, { readings }) => Math.floor(positionAt(onNow(readings), readings.moment)),
+    ],
+    ['heard', 'Whether it is heard', '', ({ isHeard, paused }) => isHeard && paused === null],
+    ['volume', 'How loud', '%', ({ volume }) => volume],
   ]),
   ...named('headlines', 'headlines', [
     ['first.title', 'The newest headline', '', ({ items }) => items[0]?.title],

@@ -67,6 +67,7 @@ const names: Record<string, { sources: readonly SourceId[]; every: Tick }> = {
   tide: { sources: ['almanac'], every: 'minute' },
   machine: { sources: ['machine'], every: 'second' },
   weather: { sources: ['weather'], every: 'minute' },
+  sound: { sources: ['sound'], every: 'second' },
   calendar: { sources: ['calendar'], every: 'minute' },
   headlines: { sources: ['headlines'], every: 'minute' },
 };
