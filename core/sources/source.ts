@@ -30,6 +30,8 @@ interface Described<Id extends string, Fed extends string> {
   step: number;
   /** Other origins of such readings, whose samples come from outside, and what people call them. */
   fed?: Readonly<Record<Fed, string>>;
+  /** Those origins are in the page that shows it: the server brings none of them. */
+  isOfPage?: true;
   /** It is put together from what was fetched from outside. */
   isOutside?: true;
 }

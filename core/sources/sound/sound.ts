@@ -30,6 +30,7 @@ export const sound = defineSource({
   title: 'Sound',
   step: 1000,
   fed: { player: 'What plays here' },
+  isOfPage: true,
   read: ({ seed, sound: list = plainSound }: SourceContext, moment: number): SoundReading => {
     const place = placeAt(list, seed, moment);
     return {

@@ -122,7 +122,7 @@ export const tiles = defineWidget({
   type: 'tiles',
   title: 'Tiles',
   summary: 'Applications and links as cells that lock together',
-  also: 'launcher icons shortcuts hexagon diamond honeycomb grid cells folder',
+  also: 'launcher icons shortcuts hexagon diamond comb grid cells folder',
   faces,
   options,
   startsBare: () => true,
