@@ -69,7 +69,7 @@ export function createApp({
   });
   const fonts = createFontStore(join(dataFolder, 'fonts'), helpers, incoming);
   const sounds = createSoundStore(
-    { own: join(dataFolder, 'sounds'), pieces: join(cacheFolder, 'pieces') },
+    { own: join(dataFolder, 'sounds'), pieces: join(dataFolder, 'pieces') },
     { helpers, incoming, pictures },
   );
   const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);

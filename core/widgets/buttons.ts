@@ -14,8 +14,11 @@ export const buttonFaces = [
 ] as const;
 export type ButtonFace = (typeof buttonFaces)[number]['id'];
 
+/** An act of the desk, or going to a workspace by its index. */
+export type Does = DeskAct | { workspace: number };
+
 export interface ButtonsView {
-  buttons: { act: DeskAct; title: string; icon: string; isOn: boolean | null }[];
+  buttons: { does: Does; title: string; icon: string; isOn: boolean | null }[];
   size: number;
   isUpright: boolean;
   type: TypeChoice;
@@ -55,21 +58,24 @@ const shortTitles: Partial<Record<DeskAct, string>> = {
 };
 
 export function viewButtons(
-  acts: readonly DeskAct[],
+  all: readonly Does[],
   { size, isUpright, type, colour }: Pick<ButtonsView, 'size' | 'isUpright' | 'type'> & { colour: Paint },
   context: WidgetContext,
 ): ButtonsView {
+  return { buttons: all.map((does) => buttonFor(does, context)), size, isUpright, type, colour };
+}
+
+function buttonFor(does: Does, context: WidgetContext): ButtonsView['buttons'][number] {
+  if (typeof does !== 'string') {
+    const { workspaces, workspace } = context;
+    const title = workspaces[does.workspace]?.name ?? `No workspace ${does.workspace + 1}`;
+    return { does, title, icon: 'computer', isOn: workspace === does.workspace };
+  }
   return {
-    buttons: acts.map((act) => ({
-      act,
-      title: shortTitles[act] ?? deskActs[act].title,
-      icon: act === 'half' && context.half === 'light' ? 'weather-clear' : deskActs[act].icon,
-      isOn: stateOf(act, context),
-    })),
-    size,
-    isUpright,
-    type,
-    colour,
+    does,
+    title: shortTitles[does] ?? deskActs[does].title,
+    icon: does === 'half' && context.half === 'light' ? 'weather-clear' : deskActs[does].icon,
+    isOn: stateOf(does, context),
   };
 }
 

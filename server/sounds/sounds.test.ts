@@ -117,7 +117,7 @@ describe('sounds', () => {
     expect(one.headers['content-type']).to.match(/^audio\/(x-)?wav/);
     expect((one.body as Buffer).length).to.equal(44 + 40 * 32_000 * 2);
     expect((other.body as Buffer).equals(one.body as Buffer)).to.equal(true);
-    expect(readdirSync(join(folder, 'cache', 'pieces'))).to.have.length(1);
+    expect(readdirSync(join(folder, 'pieces'))).to.have.length(1);
   });
 
   it('go with the desk in its bundle; a desk that names one that is not there is refused', async () => {

@@ -228,11 +228,16 @@ withApp('what is put on the desk', ({ server, open }) => {
     await page.locator('[data-stage] path[stroke="var(--accent)"]').waitFor({ state: 'attached' });
   });
 
+  const switchActs = [
+    ...(['effects', 'quiet', 'next-backdrop'] as const).map((act) => ({ act, number: 1 })),
+    { act: 'workspace', number: 2 },
+  ];
+
   it('has switches that say what they are: effects, quiet, the next backdrop, the session', async () => {
     const id = await addDesk(
       server,
       deskWith(
-        ['switches', 'switches', 'pills', [80, 80]],
+        ['switches', 'switches', 'pills', [80, 80], { acts: switchActs }],
         ['session', 'session', 'round', [80, 240]],
         ['find', 'find', 'field', [80, 380]],
       ),
@@ -245,6 +250,9 @@ withApp('what is put on the desk', ({ server, open }) => {
     await page.locator('[data-screen][data-still]').waitFor();
     await page.getByRole('button', { name: 'Backdrop' }).click();
     await page.getByText('There is one backdrop only').waitFor();
+    const { desk } = await stored(server, id);
+    await page.getByRole('button', { name: desk.workspaces[1]?.name, pressed: false }).click();
+    await page.getByRole('button', { name: desk.workspaces[1]?.name, pressed: true }).waitFor();
     await page.getByRole('button', { name: 'Restart' }).click();
     await page.getByText('The machine would start anew.').waitFor();
     await page.getByRole('button', { name: 'Quick find' }).click();

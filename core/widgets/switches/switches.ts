@@ -10,19 +10,23 @@ const options = z.looseObject({
     z
       .array(
         z.looseObject({
-          act: field(z.enum(deskActNames).default('half'), {
+          act: field(z.enum([...deskActNames, 'workspace']).default('half'), {
             label: 'Does',
-            choices: deskActTitles,
+            choices: { ...deskActTitles, workspace: 'Go to a workspace' },
             isWide: true,
+          }),
+          number: field(z.number().int().min(1).max(32).default(1), {
+            label: 'Number',
+            when: ({ act }) => act === 'workspace',
           }),
         }),
       )
       .max(24)
       .default(() => [
-        { act: 'half' as const },
-        { act: 'next-backdrop' as const },
-        { act: 'effects' as const },
-        { act: 'quiet' as const },
+        { act: 'half' as const, number: 1 },
+        { act: 'next-backdrop' as const, number: 1 },
+        { act: 'effects' as const, number: 1 },
+        { act: 'quiet' as const, number: 1 },
       ]),
     { label: 'Switches', one: 'Switch', isContent: true },
   ),

@@ -12,7 +12,7 @@ export function view(options: SwitchesOptions, _face: ButtonFace, context: Widge
   const { acts, size, upright, type, colour } = options;
   const dress = { size, isUpright: upright, type, colour: context.textColour(colour) };
   return viewButtons(
-    acts.map(({ act }) => act),
+    acts.map(({ act, number }) => (act === 'workspace' ? { workspace: number - 1 } : act)),
     dress,
     context,
   );

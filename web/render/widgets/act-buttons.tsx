@@ -31,7 +31,11 @@ export function ActButtons({ view, layout }: { view: ButtonsView; layout: Button
             aria-pressed={button.isOn ?? undefined}
             className="panel-press z-10"
             style={{ ...placeOf(rect), borderRadius: rect.height / 2 }}
-            onClick={() => actions.perform(button.act)}
+            onClick={() =>
+              typeof button.does === 'string'
+                ? actions.perform(button.does)
+                : actions.goTo(button.does.workspace)
+            }
           />
         )}
       </span>

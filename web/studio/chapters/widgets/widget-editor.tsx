@@ -111,6 +111,7 @@ const addersFor = ({ type, face, options }: Pick<Widget, 'type' | 'face' | 'opti
   mounts: anotherOf('mounts'),
   interfaces: anotherOf('interfaces'),
   colours: (entries: readonly Values[]) => ({ colour: entries.at(-1)?.['colour'] ?? 'accent' }),
+  acts: () => ({ act: 'workspace', number: 1 }),
   cells: (entries: readonly Values[]) =>
     type === 'tiles'
       ? {

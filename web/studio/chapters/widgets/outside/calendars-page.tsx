@@ -18,6 +18,7 @@ import { toast } from '../../../../ui/toast.ts';
 import { CalendarProblem, expandInWorker } from '../../../../workers/calendars.ts';
 import { saveBytes } from '../../../download.ts';
 import { FeedState, useWanted } from './state.tsx';
+import { AllowedHosts } from './allowed-hosts.tsx';
 import { OutsideList, setOutside } from './outside-list.tsx';
 
 const colours = ['accent', 'second', 'alert', 'softInk'] as const;
@@ -44,6 +45,7 @@ export function CalendarsPage({ outside: { calendars } }: { outside: Outside }) 
         })}
         more={(calendar) => <CalendarState calendar={calendar} all={calendars} />}
       />
+      <AllowedHosts />
     </>
   );
 }

@@ -13,6 +13,7 @@ import { Button } from '../../../../ui/buttons.tsx';
 import { FileButton } from '../../../../ui/file-button.tsx';
 import { toast } from '../../../../ui/toast.ts';
 import { saveBytes } from '../../../download.ts';
+import { AllowedHosts } from './allowed-hosts.tsx';
 import { OutsideList, setOutside } from './outside-list.tsx';
 import { FeedState, useWanted } from './state.tsx';
 
@@ -51,6 +52,7 @@ export function HeadlinesPage({ outside: { headlines } }: { outside: Outside }) 
           <Download size={15} /> As OPML
         </Button>
       </div>
+      <AllowedHosts />
     </>
   );
 }
