@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { RunningServer, handle, launchBrowser, take, untilKept, chooseEdge } from '../tests/support/app.ts';
+import { RunningServer, handle, launchBrowser, untilKept, chooseEdge } from '../tests/support/app.ts';
 
 /** Every picture is of the same moment: first light at Marrow Point. */
 const MOMENT = new Date('2026-11-24T07:12:00Z');
@@ -24,9 +24,13 @@ const shots: Shot[] = [
   },
   { name: 'studio-widgets', path: '/desk/dawn-count', prepare: (page) => handle(page, 'load').click() },
   {
-    name: 'studio-drag',
-    path: '/desk/dawn-count',
-    prepare: (page) => take(page, handle(page, 'machine'), { x: 2, y: -128 }),
+    name: 'studio-tiles',
+    path: '/desk/sound-room',
+    async prepare(page) {
+      await handle(page, 'tiles').click({ position: { x: 30, y: 30 }, force: true });
+      await page.locator('[data-cell]').first().waitFor();
+      await untilDrawn(page);
+    },
   },
   {
     name: 'studio-edges',
@@ -149,12 +153,17 @@ const shots: Shot[] = [
     },
   },
   {
-    name: 'command-search',
-    path: '/desk/night-watch',
+    name: 'studio-sound',
+    path: '/desk/sound-room',
     async prepare(page) {
-      await handle(page, 'clock').click();
-      await page.keyboard.press('Control+k');
-      await page.getByPlaceholder('What do you want to do', { exact: false }).fill('add');
+      await chapter(page, 'Widgets');
+      await page
+        .locator('aside')
+        .getByRole('button', { name: /^Sound/ })
+        .click();
+      await page.getByRole('button', { name: /^Bells of the outer/ }).click();
+      await page.getByRole('button', { name: 'Palette of its cover' }).waitFor();
+      await untilDrawn(page);
     },
   },
   {
@@ -178,8 +187,17 @@ const shots: Shot[] = [
       await page.getByText(/events around this month/).waitFor();
     },
   },
-  { name: 'live', path: '/live/tide-table' },
+  { name: 'live', path: '/live/sound-room', prepare: untilDrawn },
 ];
+
+/** Waits for a piece to be looked into, and its spectrum to stand. */
+function untilDrawn(page: Page): Promise<unknown> {
+  return page.waitForFunction(() => {
+    const canvas = document.querySelector<HTMLCanvasElement>('[data-spectrum]');
+    const pixels = canvas?.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height / 2).data ?? [];
+    return pixels.some((value, at) => at % 4 === 3 && value > 60);
+  });
+}
 
 /** Goes to a chapter, and waits for what it shows. */
 async function chapter(page: Page, name: string): Promise<void> {

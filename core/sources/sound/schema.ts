@@ -36,8 +36,7 @@ export const Sound = z.looseObject({
   }),
   repeat: field(z.enum(['all', 'one', 'off']), {
     label: 'At the end',
-    isWide: true,
-    choices: { all: 'From the start', one: 'The same again', off: 'Stop' },
+    choices: { all: 'Again', one: 'This one', off: 'Stop' },
   }),
   coversColour: field(
     z.boolean().meta({ description: 'While a piece is heard, the palette is drawn from its cover' }),

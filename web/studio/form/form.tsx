@@ -95,6 +95,7 @@ function AnyField({
         onTurn={turn}
         onEnd={rest.onEnd}
         add={lookUp(rest.adders ?? {}, name)}
+        isFolded={fieldsOf(inner.schema).length > MOST_OPEN}
         inside={(entry, title, onEntry) => (
           <Fields schema={inner.schema} values={entry} of={title} onTurn={onEntry} onEnd={rest.onEnd} />
         )}
@@ -103,6 +104,9 @@ function AnyField({
   }
   return <Field {...rest} shape={shape} values={values} value={value} onTurn={turn} />;
 }
+
+/** Records of more fields are open one at a time. */
+const MOST_OPEN = 3;
 
 /** The fields of a schema under the names of their groups; those without one stand under `rest`, or their own label. */
 export function GroupedFields({

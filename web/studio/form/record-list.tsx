@@ -1,6 +1,6 @@
 import { arrayMove } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/buttons.tsx';
 import { OrderedList, type OrderedRow } from '../../ui/ordered-list.tsx';
 import type { Values } from './controls.tsx';
@@ -15,6 +15,7 @@ export function RecordList({
   onEnd,
   add,
   inside,
+  isFolded = false,
 }: {
   /** What one of them is called. */
   one: string;
@@ -27,7 +28,10 @@ export function RecordList({
   add?: (entries: readonly Values[]) => Values | null;
   /** What is drawn beneath a row, whose turns give the fields of the record that change. */
   inside: (entry: Values, title: string, onTurn: (change: Values) => void) => ReactNode;
+  /** Each is open once it is pressed, and no other then. */
+  isFolded?: boolean;
 }) {
+  const [open, setOpen] = useState<number | null>(null);
   function set(next: readonly Values[]): void {
     onTurn(next);
     onEnd();
@@ -38,11 +42,19 @@ export function RecordList({
       // Records have no ids of their own: where one stands is what it is known by.
       id: String(index),
       title,
-      content: <span className="text-dust">{title}</span>,
-      onRemove: entries.length > least ? () => set(entries.filter((_, at) => at !== index)) : undefined,
-      inside: inside(entry, title, (change) =>
-        onTurn(entries.map((old, at) => (at === index ? { ...old, ...change } : old))),
+      content: (
+        <span className="min-w-0 truncate text-dust">
+          {title} {isFolded && <span className="text-chalk">{firstWords(entry)}</span>}
+        </span>
       ),
+      ...(isFolded ? { onPress: () => setOpen(open === index ? null : index) } : {}),
+      onRemove: entries.length > least ? () => set(entries.filter((_, at) => at !== index)) : undefined,
+      inside:
+        !isFolded || open === index
+          ? inside(entry, title, (change) =>
+              onTurn(entries.map((old, at) => (at === index ? { ...old, ...change } : old))),
+            )
+          : undefined,
     };
   });
   const next = add?.(entries) ?? null;
@@ -53,11 +65,21 @@ export function RecordList({
         <Button
           className="justify-self-start"
           disabled={next === null || entries.length >= most}
-          onClick={() => next && set([...entries, next])}
+          onClick={() => {
+            if (!next) return;
+            set([...entries, next]);
+            setOpen(entries.length);
+          }}
         >
           <Plus size={15} /> {one}
         </Button>
       )}
     </div>
   );
+}
+
+/** What tells a record from others: the first words that stand in it. */
+function firstWords(entry: Values): string {
+  const words = Object.values(entry).find((value) => typeof value === 'string' && value !== '');
+  return typeof words === 'string' ? words : '';
 }

@@ -24,7 +24,7 @@ export const TileLayer = memo(function TileLayer({
 }) {
   const widget = screen.widgets.find((one) => one.id === id);
   if (widget?.type !== 'tiles' || widget.locked) return null;
-  const { cells } = widget.layout as TilesLayout;
+  const { cells, radius } = widget.layout as TilesLayout;
   const view = widget.view as TilesView;
   return cells.map(({ middle }, index) => (
     <Grip
@@ -34,11 +34,15 @@ export const TileLayer = memo(function TileLayer({
       label={`Cell ${view.cells[index]?.name ?? index + 1}`}
       at={{
         x: (widget.rect.x + (widget.padding + middle.x) * widget.scale) * scale,
-        y: (widget.rect.y + (widget.padding + middle.y) * widget.scale) * scale,
+        // Under its icon, which it would cover.
+        y: (widget.rect.y + (widget.padding + middle.y + radius * LOW) * widget.scale) * scale,
       }}
     />
   ));
 });
+
+/** Of the circle within a cell: how far under its middle the grip stands. */
+const LOW = 0.78;
 
 interface Field {
   cells: TilesOptions['cells'];
@@ -147,7 +151,7 @@ function Grip({
       onKeyDown={onKeyDown}
       {...bind()}
     >
-      <span className="size-3 rounded-full border-2 border-brass bg-pit shadow-[0_0_0_2px_rgb(0_0_0/.35)]" />
+      <span className="size-2.5 rounded-full border-2 border-brass bg-pit shadow-[0_0_0_2px_rgb(0_0_0/.35)]" />
     </span>
   );
 }

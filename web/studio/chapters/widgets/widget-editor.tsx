@@ -129,7 +129,7 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
   const kind = widgetKindOf(type);
   return (
     <GroupedFields
-      rest="Readings"
+      rest={kind.needs(options, face).length > 0 ? 'Readings' : 'What it shows'}
       schema={kind.options}
       values={options}
       face={face}

@@ -174,17 +174,20 @@ function Transport({ sound }: { sound: SoundValue }) {
       <p className="truncate text-[12px] text-dust">
         {heard ? (isPlaying ? 'Heard' : 'Paused') : 'Followed without sound; press play to hear it'}
       </p>
-      <SliderField
-        label="Where in the piece"
-        value={Math.floor(positionAt(now, moment))}
-        min={0}
-        max={Math.max(1, Math.floor(seconds))}
-        step={1}
-        unit="s"
-        isWhole
-        onTurn={(to) => perform({ does: 'seek', to })}
-        onEnd={() => undefined}
-      />
+      <div className="flex items-center gap-3">
+        <span className="w-14 shrink-0">At</span>
+        <SliderField
+          label="Where in the piece"
+          value={Math.floor(positionAt(now, moment))}
+          min={0}
+          max={Math.max(1, Math.floor(seconds))}
+          step={1}
+          unit="s"
+          isWhole
+          onTurn={(to) => perform({ does: 'seek', to })}
+          onEnd={() => undefined}
+        />
+      </div>
       <div className="flex items-center gap-1">
         <IconButton label="The piece before" onClick={() => perform({ does: 'before' })}>
           <SkipBack size={16} />
@@ -204,7 +207,7 @@ function Transport({ sound }: { sound: SoundValue }) {
         </IconButton>
       </div>
       <div className="flex items-center gap-3">
-        <span className="shrink-0">Volume</span>
+        <span className="w-14 shrink-0">Volume</span>
         <SliderField
           label="Volume"
           value={volume}
