@@ -23,6 +23,7 @@ const cells = () =>
     ] as const
   ).map(([application, a, b]) => ({
     application,
+    folder: '',
     link: '',
     name: '',
     icon: '',

@@ -25,6 +25,7 @@ function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): 
   return {
     applications: desk.applications,
     workspaces: desk.workspaces,
+    folders: [],
     running: new Set(),
     workspace: 0,
     half: 'dark',

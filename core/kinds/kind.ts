@@ -9,6 +9,8 @@ import type { Fonts, Layout, Paint } from './layout.ts';
 export interface DeskFacts {
   applications: readonly { id: string; Name: string; Icon: string; Categories: readonly string[] }[];
   workspaces: readonly { id: string; name: string }[];
+  /** Of the app wall. */
+  folders: readonly { id: string; name: string }[];
   /** Ids of the applications that run. */
   running: ReadonlySet<string>;
   /** Index of the workspace in front. */

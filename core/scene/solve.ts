@@ -44,6 +44,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
   const facts = {
     applications: desk.applications,
     workspaces: desk.workspaces,
+    folders: desk.menus.appWall.folders,
     running: new Set(running),
     workspace: Math.min(workspace, desk.workspaces.length - 1),
     half,
@@ -62,6 +63,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     sources,
     applications,
     workspaces,
+    facts.folders,
     running,
     facts.workspace,
     half,

@@ -26,6 +26,7 @@ export type ControlName =
   | 'picture'
   | 'own-picture'
   | 'photos'
+  | 'wall-folder'
   | 'turn'
   | 'side'
   | 'point'

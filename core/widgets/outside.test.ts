@@ -45,6 +45,7 @@ function contextAt(
   return {
     applications: desk.applications,
     workspaces: desk.workspaces,
+    folders: [],
     running: new Set(),
     workspace: 0,
     half: 'dark',

@@ -25,6 +25,7 @@ function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
   return {
     applications: desk.applications,
     workspaces: desk.workspaces,
+    folders: [],
     running: new Set(),
     workspace: 0,
     half: 'dark' as const,

@@ -178,6 +178,7 @@ withApp('what is put on the desk', ({ server, open }) => {
   it('is a field of cells: one is dragged and moved by keys to another slot, all others stay, and each starts its own', async () => {
     const cell = (application: string, a: number, b: number) => ({
       application,
+      folder: '',
       link: '',
       name: '',
       icon: '',
@@ -185,11 +186,11 @@ withApp('what is put on the desk', ({ server, open }) => {
       a,
       b,
     });
-    const cells = [cell('tallybook', 0, 0), cell('files', 1, 0), cell('terminal', 0, 1)];
-    const id = await addDesk(
-      server,
-      deskWith(['tiles', 'tiles', 'hexagons', [200, 120], { cells, size: 100, gap: 10 }]),
-    );
+    const cells = [cell('tallybook', 0, 0), { ...cell('', 1, 0), folder: 'kit' }, cell('terminal', 0, 1)];
+    const desk = deskWith(['tiles', 'tiles', 'hexagons', [200, 120], { cells, size: 100, gap: 10 }]);
+    const folders = [{ id: 'kit', name: 'Kit', applications: ['files'] }];
+    const appWall = { ...desk.menus.appWall, folders };
+    const id = await addDesk(server, { ...desk, menus: { ...desk.menus, appWall } });
     const page = await open(`/desk/${id}`);
     await handle(page, 'tiles').click({ position: { x: 4, y: 30 }, force: true });
     const grip = (index: number) => page.locator(`[data-cell="${index}"]`);
@@ -226,6 +227,10 @@ withApp('what is put on the desk', ({ server, open }) => {
     await page.getByRole('button', { name: 'Try' }).click();
     await page.getByRole('button', { name: 'Start Terminal' }).click();
     await page.locator('[data-stage] path[stroke="var(--accent)"]').waitFor({ state: 'attached' });
+    await page.getByRole('button', { name: 'Kit', exact: true }).click();
+    const wall = page.getByRole('dialog', { name: 'App wall' });
+    await wall.getByText('Files').waitFor();
+    expect(await wall.getByText('Tallybook').count()).to.equal(0);
   });
 
   const switchActs = [

@@ -25,11 +25,16 @@ export const MOST_CELLS = 120;
 /** One cell: what it starts or opens, what it shows, and its place in the lattice. */
 export const Cell = z.looseObject({
   application: field(z.string().max(64).default(''), { label: 'Starts', control: 'application' }),
+  folder: field(z.string().max(64).default(''), {
+    label: 'Folder',
+    control: 'wall-folder',
+    when: ({ application }) => application === '',
+  }),
   link: field(z.string().max(300).default(''), {
     label: 'Opens',
     placeholder: 'https://… where it starts nothing',
     isWide: true,
-    when: ({ application }) => application === '',
+    when: ({ application, folder }) => application === '' && !folder,
   }),
   name: field(z.string().max(60).default(''), { label: 'Name', placeholder: 'as the application' }),
   icon: field(z.string().max(120).default(''), { label: 'Picture', control: 'own-picture' }),
@@ -49,6 +54,7 @@ const starters: Cell[] = [
   'terminal',
 ].map((application, index) => ({
   application,
+  folder: '',
   link: '',
   name: '',
   icon: '',
@@ -121,7 +127,7 @@ export type TilesFace = (typeof order)[number];
 export const tiles = defineWidget({
   type: 'tiles',
   title: 'Tiles',
-  summary: 'Applications and links as cells that lock together',
+  summary: 'Applications, folders and links as cells that lock together',
   also: 'launcher icons shortcuts hexagon diamond comb grid cells folder',
   faces,
   options,

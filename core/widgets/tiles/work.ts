@@ -12,6 +12,8 @@ export interface TilesView {
     icon: string;
     application: string;
     link: string;
+    /** Id of the folder of the app wall that it opens; empty for none. */
+    folder: string;
     fills: boolean;
     isRunning: boolean;
     a: number;
@@ -56,18 +58,21 @@ export function sizeFor(face: TilesFace, { size, gap }: Pick<TilesOptions, 'size
 export function view(
   options: TilesOptions,
   face: TilesFace,
-  { applications, running, plainColour, inkOn }: WidgetContext,
+  { applications, folders, running, plainColour, inkOn }: WidgetContext,
 ): TilesView {
   const { cells, rounded, turn, labels, icons, type, cell, sheer, line } = options;
   const fill = plainColour(cell);
   return {
-    cells: cells.map(({ application, link, name, icon, fills, a, b }: Cell) => {
+    cells: cells.map(({ application, folder, link, name, icon, fills, a, b }: Cell) => {
       const found = applications.find(({ id }) => id === application);
+      const opens = found ? undefined : folders.find(({ id }) => id === folder);
       return {
-        name: name || found?.Name || (link ? link.replace(/^https?:\/\//, '') : 'Empty'),
-        icon: icon || found?.Icon || (link ? 'web-browser' : 'application-x-executable'),
+        name: name || found?.Name || opens?.name || (link ? link.replace(/^https?:\/\//, '') : 'Empty'),
+        icon:
+          icon || found?.Icon || (opens && 'folder') || (link ? 'web-browser' : 'application-x-executable'),
         application: found ? application : '',
-        link: found ? '' : link,
+        folder: opens?.id ?? '',
+        link: found || opens ? '' : link,
         fills: fills && icon !== '',
         isRunning: found !== undefined && running.has(application),
         a,

@@ -471,6 +471,22 @@ const ApplicationControl: FC<ControlProps> = (props) => {
   );
 };
 
+const WallFolderControl: FC<ControlProps> = (props) => {
+  const folders = useDesk((state) => state.history?.present.menus.appWall.folders) ?? [];
+  return (
+    <SelectField
+      label={props.label}
+      // Nothing can't be a choice's value.
+      value={String(props.value) || 'none'}
+      choices={[
+        { value: 'none', label: folders.length > 0 ? 'None' : 'The app wall has none' },
+        ...folders.map(({ id, name }) => ({ value: id, label: name })),
+      ]}
+      onChange={(id) => taking(props)(id === 'none' ? '' : id)}
+    />
+  );
+};
+
 const sideIcons: Record<Side, LucideIcon> = {
   top: PanelTop,
   right: PanelRight,
@@ -515,6 +531,7 @@ export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> 
   'own-picture': OwnPictureControl,
   turn: TurnControl,
   photos: PhotosControl,
+  'wall-folder': WallFolderControl,
   mount: MountControl,
   interface: InterfaceControl,
   point: PointControl,

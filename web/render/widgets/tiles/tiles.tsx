@@ -90,7 +90,10 @@ function Tiles({ view, layout: { size, cells, round } }: Props) {
                 style={{ ...placeOf(box), clipPath: path }}
                 onClick={() => {
                   if (cell.application) actions.start(cell.application);
-                  else if (cell.link) actions.openLink(cell.name, cell.link);
+                  else if (cell.folder) {
+                    actions.turnMenu('appWall');
+                    actions.stepMenu({ folder: cell.folder, chosen: 0, page: 0 });
+                  } else if (cell.link) actions.openLink(cell.name, cell.link);
                   else actions.say('This cell neither starts nor opens anything yet.');
                 }}
               />
