@@ -228,6 +228,10 @@ withApp('what comes from outside', ({ server, open }) => {
       shown.getByRole('button', { name: 'As OPML' }).click(),
     ]);
     expect(readFileSync(await download.path(), 'utf8')).to.include('xmlUrl="https://marrow.example/feed"');
+    // What was allowed is listed, and taken back.
+    await shown.getByRole('button', { name: 'No more from 127.0.0.1' }).click();
+    await shown.getByText('Allowed in your own network').waitFor({ state: 'detached' });
+    expect(await (await fetch(`${server.address}/api/hosts`)).json()).to.deep.equal([]);
   });
 
   it('is time that a timer counts, started by a press and still running after a reload', async () => {

@@ -194,6 +194,25 @@ withApp('sound', ({ server, open }) => {
     await page.getByRole('listitem').filter({ hasText: 'second' }).waitFor();
   });
 
+  it('goes on the list when it is dropped on the stage', async () => {
+    const id = await addDesk(server, deskWith());
+    const page = await open(`/desk/${id}`);
+    await page.locator('[data-stage]').waitFor();
+    const transfer = await page.evaluateHandle(
+      (bytes) => {
+        const data = new DataTransfer();
+        data.items.add(new File([Uint8Array.from(bytes)], 'Oystercatchers.wav', { type: 'audio/wav' }));
+        return data;
+      },
+      [...tone(500, 1)],
+    );
+    await page.locator('[data-stage-area]').dispatchEvent('drop', { dataTransfer: transfer });
+    await page.getByRole('heading', { name: 'Sound', level: 2 }).waitFor();
+    await page.getByRole('button', { name: 'Undo: Add “Oystercatchers”' }).waitFor();
+    await untilKept(page);
+    expect((await stored(server, id)).desk.sources.sound.tracks.at(-1)?.title).to.equal('Oystercatchers');
+  });
+
   it('hears tones alike from the browser’s analyser, from a decoded file, and as the core works them out, within 2 dB', async () => {
     const page = await open('/desk/bare-desk');
     for (const hz of [220, 1000, 4200]) {

@@ -22,6 +22,7 @@ import { usedOn } from '../../session/actions.ts';
 import { hearMenuKeys } from '../../session/menu-keys.ts';
 import { letSlip } from '../../session/slipping.ts';
 import { useDesk } from '../../session/desk.ts';
+import { persist } from '../../later.ts';
 import { Sounding } from '../../render/sounding.ts';
 import { useSounding } from '../../session/sound/use-sounding.ts';
 import { ScreenView } from '../../render/screen-view.tsx';
@@ -111,7 +112,10 @@ function useArea() {
   return area;
 }
 
-/** A picture file that is dropped becomes the backdrop. */
+/** By their endings: what is heard, and lists of it. */
+const SOUND = /\.(mp3|ogg|opus|flac|wav|m4a|xspf|m3u8?)$/i;
+
+/** A picture file that is dropped becomes the backdrop; sounds and playlists go to the list of what is played. */
 function usePictureDrop() {
   const [isOver, setOver] = useState(false);
   return {
@@ -126,8 +130,16 @@ function usePictureDrop() {
       onDrop(event: DragEvent) {
         event.preventDefault();
         setOver(false);
-        const [file] = event.dataTransfer.files;
+        const files = [...event.dataTransfer.files];
+        const sounds = files.filter(({ type, name }) => type.startsWith('audio/') || SOUND.test(name));
+        const file = files.find((one) => !sounds.includes(one));
         if (file) void takePicture(file);
+        if (sounds.length > 0) {
+          useView.getState().goToChapter('widgets', 'sound');
+          void persist(() => import('../chapters/widgets/sound/take-sounds.ts')).then(({ takeSounds }) =>
+            takeSounds(sounds),
+          );
+        }
       },
     },
   };
@@ -281,7 +293,7 @@ function PictureOver() {
   return (
     <div className="pointer-events-none absolute inset-0 grid place-items-center rounded-md bg-pit/60">
       <span className="flex items-center gap-2 rounded-lg bg-nap px-4 py-2 font-medium">
-        <ImagePlus size={18} /> Let go to make it the backdrop
+        <ImagePlus size={18} /> A picture becomes the backdrop, a sound goes on the list
       </span>
     </div>
   );

@@ -1,5 +1,7 @@
 import { itemKindOf } from '../../../core/items/list.ts';
 import { widgetKindOf } from '../../../core/widgets/list.ts';
+import { fieldOf } from '../../../core/values/field.ts';
+import { lookUp } from '../../../core/values/look-up.ts';
 import { presentDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { selectedParts } from '../acts.ts';
@@ -20,11 +22,15 @@ export function typedOf(id: string): Typed | null {
   const item = desk?.edges.flatMap(({ items }) => items).find((one) => one.id === id);
   const part = widget ?? item;
   if (!part) return null;
-  const key = widget ? widgetKindOf(widget.type).typed : item && itemKindOf(item.type).typed;
+  const kind = widget ? widgetKindOf(widget.type) : item && itemKindOf(item.type);
+  const key = kind?.typed;
   const text = key === undefined ? undefined : new Map(Object.entries(part.options)).get(key);
-  return key === undefined || typeof text !== 'string'
-    ? null
-    : { id, key, text, isLine: widget === undefined };
+  if (key === undefined || typeof text !== 'string') return null;
+  // Under some faces there are no words.
+  const schema = kind && lookUp(kind.options.shape, key);
+  const when = schema && fieldOf(schema)?.when;
+  if (when && !when(part.options, part.face)) return null;
+  return { id, key, text, isLine: widget === undefined };
 }
 
 /** Id of the one part that is selected and can be typed in. */
