@@ -179,9 +179,13 @@ function everyEdge(sheet: number): Edge[] {
     );
     // Beside one another, a share of them on each sheet, so that all have room.
     const here = items.filter((_, index) => index % SHARES === sheet % SHARES);
-    const many = Math.ceil(here.length / STRIPS);
     return Array.from({ length: STRIPS }, (_, strip) => ({
-      ...createPanel(`edge-${side}-${strip}`, 'main', side, here.slice(strip * many, (strip + 1) * many)),
+      ...createPanel(
+        `edge-${side}-${strip}`,
+        'main',
+        side,
+        here.filter((_, index) => index % STRIPS === strip),
+      ),
       ...shape,
       length: { by: 'side' as const },
     }));
@@ -191,7 +195,7 @@ function everyEdge(sheet: number): Edge[] {
 /** On how many edges along each side the items stand. */
 const STRIPS = 3;
 /** On how many sheets they are spread. */
-const SHARES = 4;
+const SHARES = 5;
 
 /** Of a line's width: how far letters may be drawn from where they were measured, between weights that were. */
 const ASTRAY = 0.011;

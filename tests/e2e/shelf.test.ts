@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { expect } from 'chai';
+import { FORMAT } from '../../core/desk/desk.ts';
 import type { Page } from 'playwright-core';
 import { strToU8, zipSync } from 'fflate';
 import { digestOf } from '../support/digest.ts';
@@ -147,15 +148,19 @@ withApp('the shelf', ({ server, open }) => {
       ],
       [
         'crowd.ledge',
-        zipSync(Object.fromEntries(Array.from({ length: 500 }, (_, index) => [`f${index}`, strToU8('x')]))),
-        'has more than 414 entries',
+        zipSync(Object.fromEntries(Array.from({ length: 1000 }, (_, index) => [`f${index}`, strToU8('x')]))),
+        'has more than 914 entries',
       ],
       [
         'escape.ledge',
         bundle(dawnCount(), {}, { '../../outside': strToU8('x') }),
         '../../outside: lies outside the archive',
       ],
-      ['future.ledge', bundle({ ...dawnCount(), format: 7 }), 'desk.json: format: is 7, newer'],
+      [
+        'future.ledge',
+        bundle({ ...dawnCount(), format: FORMAT + 1 }),
+        `desk.json: format: is ${FORMAT + 1}, newer`,
+      ],
       ['type.ledge', bundle({ ...dawnCount(), widgets }), 'desk.json: widgets[3].scale: '],
     ];
     for (const [name, bytes, reason] of cases) {

@@ -29,7 +29,7 @@ export const playing = defineItem({
     { id: 'levels', title: 'Small spectrum and title' },
   ],
   options: z.looseObject({
-    width: field(z.number().int().min(40).max(800).default(180), {
+    width: field(z.number().int().min(40).max(400).default(180), {
       label: 'Title at most',
       unit: 'px',
       step: 10,

@@ -102,7 +102,7 @@ describe('a note', () => {
 
   it('is as high as it is long, and says so when nothing is written', () => {
     expect(laid('a\n\nb\n\nc').size.height).to.be.greaterThan(laid('a').size.height * 2);
-    expect(laid('').runs.map(({ text }) => text)).to.deep.equal(['Nothing', 'written', 'yet']);
+    expect(laid('').runs.map(({ text }) => text)).to.deep.equal(['Nothing written yet']);
     const { rules, runs } = laid('one\ntwo', 'ruled');
     expect(rules).to.have.length(2);
     // Letters stand on their lines.

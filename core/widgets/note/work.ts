@@ -64,9 +64,10 @@ function wrapSpans(spans: readonly Span[], style: LineStyle, fonts: Fonts, width
   const lines: Words[][] = [[]];
   let at = 0;
   const gap = blankOf(style, fonts);
+  const bold = { ...style, weight: style.weight + 300 };
   const widthOf = (text: string, own: LineStyle) => setLine(text, own, fonts).width;
   for (const { text, isBold } of spans) {
-    const own = isBold ? { ...style, weight: style.weight + 300 } : style;
+    const own = isBold ? bold : style;
     for (const word of text.split(/\s+/).filter(Boolean)) {
       for (const piece of widthOf(word, own) > width ? pieces(word, own, widthOf, width) : [word]) {
         const wide = widthOf(piece, own);
@@ -80,6 +81,17 @@ function wrapSpans(spans: readonly Span[], style: LineStyle, fonts: Fonts, width
     }
   }
   return lines;
+}
+
+/** Words of one weight that follow one another are set as one. */
+function joined(line: readonly Words[]): Pick<Words, 'text' | 'style'>[] {
+  const sets: { words: string[]; style: LineStyle }[] = [];
+  for (const { text, style } of line) {
+    const last = sets.at(-1);
+    if (last?.style === style) last.words.push(text);
+    else sets.push({ words: [text], style });
+  }
+  return sets.map(({ words, style }) => ({ text: words.join(' '), style }));
 }
 
 /** As many letters at a time as find room. */
@@ -145,9 +157,10 @@ function layBlocks(sheet: Sheet, view: NoteView, fonts: Fonts, { left, top, pitc
         }
       }
       let x = indent;
-      for (const words of line) {
-        sheet.middle(sheet.line(words.text, words.style), { left: x }, y, high);
-        x += words.width + gap;
+      for (const words of joined(line)) {
+        const set = sheet.line(words.text, words.style);
+        sheet.middle(set, { left: x }, y, high);
+        x += set.width + gap;
       }
       y += high;
       rows.push(y);

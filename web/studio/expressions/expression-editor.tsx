@@ -167,6 +167,7 @@ function extensionsFor({ label, placeholder, isExpression, now, onText }: Asked)
     placeholder ? placeholderOf(placeholder) : [],
     EditorView.contentAttributes.of({ 'aria-label': label, spellcheck: 'false' }),
     autocompletion({
+      interactionDelay: 0,
       override: [completionsFor(isExpression, () => now.current.telling)],
       icons: false,
     }),

@@ -22,7 +22,7 @@ function Note({ view, layout: { ticks, dots, rules, edge } }: Props) {
         <div style={{ ...placeOf(edge), background: colour }} className="rounded-full" />
       )}
       {edge && edge.width > 3 && (
-        <svg style={placeOf({ ...edge, x: edge.x + 22, y: edge.y + 22 })} viewBox="0 0 10 10" aria-hidden>
+        <svg style={placeOf(edge)} viewBox="0 0 10 10" aria-hidden>
           <path d="M10 0L0 10V1.6Q0 0 1.6 0Z" fill={colour} opacity={0.55} />
         </svg>
       )}
