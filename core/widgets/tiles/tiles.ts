@@ -112,7 +112,7 @@ const options = z.looseObject({
     control: 'slider',
     group: 'Letters and colours',
   }),
-  line: field(z.number().min(0).max(8).default(0), {
+  line: field(z.number().min(0).max(3).default(0), {
     label: 'Edge line',
     unit: 'px',
     control: 'slider',

@@ -21,7 +21,6 @@ const drawIn = (shape: (view: PictureView) => CSSProperties, isFramed = false) =
               inset: -border,
               background: view.frame,
               borderRadius: view.radius + border / 2,
-              boxShadow: '0 6px 22px rgb(0 0 0 / .25)',
             }}
           />
         )}
