@@ -172,11 +172,12 @@ describe('upgrading', () => {
     const cases: [object, string, RegExp][] = [
       [{ groups: [group('g', first?.id, 'gone')] }, 'groups[0].widgets[1]', /not there: "gone"/],
       [
-        { groups: [group('g', first?.id, second?.id), group('h', first?.id)] },
+        { groups: [group('g', first?.id, second?.id), group('h', first?.id, 'gone')] },
         'groups[1].widgets[0]',
         /stands in two groups/,
       ],
-      [{ groups: [group(first?.id ?? '', first?.id)] }, 'groups[0].id', /used twice/],
+      [{ groups: [group(first?.id ?? '', first?.id, second?.id)] }, 'groups[0].id', /used twice/],
+      [{ groups: [group('g', first?.id)] }, 'groups[0].widgets', />=2/],
       [
         { sources: { ...desk.sources, sound: { ...plainSound, tracks: [track, track] } } },
         'sources.sound.tracks[1].id',

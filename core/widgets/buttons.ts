@@ -1,11 +1,8 @@
-import type { WidgetContext } from '../kinds/kind.ts';
-import type { Layout, LineStyle, Paint } from '../kinds/layout.ts';
-import { chosenFont, type TypeChoice } from '../kinds/options.ts';
-import { createSheet } from '../kinds/sheet.ts';
-import { deskActs, type DeskAct } from '../values/acts.ts';
-import type { Rect } from '../values/geometry.ts';
+import { z } from 'zod';
+import { TypeOption, colourOption } from '../kinds/options.ts';
+import { field } from '../values/field.ts';
 
-/** Buttons that do what a desk in use can be told: how switches and the session show theirs. */
+/** What kinds of widgets share that show buttons; buttons-work.ts lays them. */
 
 export const buttonFaces = [
   { id: 'round', title: 'Round' },
@@ -14,90 +11,13 @@ export const buttonFaces = [
 ] as const;
 export type ButtonFace = (typeof buttonFaces)[number]['id'];
 
-/** An act of the desk, or going to a workspace by its index. */
-export type Does = DeskAct | { workspace: number };
-
-export interface ButtonsView {
-  buttons: { does: Does; title: string; icon: string; isOn: boolean | null }[];
-  size: number;
-  isUpright: boolean;
-  type: TypeChoice;
-  colour: Paint;
-}
-
-export interface ButtonsLayout extends Layout {
-  buttons: { rect: Rect; icon: Rect }[];
-}
-
-/** Whether something that is switched is on; null for what only happens. */
-function stateOf(act: DeskAct, { half, isPlain, isQuiet }: WidgetContext): boolean | null {
-  switch (act) {
-    case 'half':
-      return half === 'dark';
-    case 'effects':
-      return !isPlain;
-    case 'quiet':
-      return isQuiet;
-    default:
-      return null;
-  }
-}
-
-const shortTitles: Partial<Record<DeskAct, string>> = {
-  half: 'Dark',
-  effects: 'Effects',
-  quiet: 'Quiet',
-  'next-backdrop': 'Backdrop',
-  'next-workspace': 'Next',
-  'previous-workspace': 'Back',
-  sound: 'Play',
-  'app-list': 'Applications',
-  'app-wall': 'All of them',
-  'quick-find': 'Find',
-  arrange: 'Arrange',
-};
-
-export function viewButtons(
-  all: readonly Does[],
-  { size, isUpright, type, colour }: Pick<ButtonsView, 'size' | 'isUpright' | 'type'> & { colour: Paint },
-  context: WidgetContext,
-): ButtonsView {
-  return { buttons: all.map((does) => buttonFor(does, context)), size, isUpright, type, colour };
-}
-
-function buttonFor(does: Does, context: WidgetContext): ButtonsView['buttons'][number] {
-  if (typeof does !== 'string') {
-    const { workspaces, workspace } = context;
-    const title = workspaces[does.workspace]?.name ?? `No workspace ${does.workspace + 1}`;
-    return { does, title, icon: 'computer', isOn: workspace === does.workspace };
-  }
-  return {
-    does,
-    title: shortTitles[does] ?? deskActs[does].title,
-    icon: does === 'half' && context.half === 'light' ? 'weather-clear' : deskActs[does].icon,
-    isOn: stateOf(does, context),
-  };
-}
-
-export function layButtons(view: ButtonsView, face: ButtonFace, { fonts }: WidgetContext): ButtonsLayout {
-  const { buttons, size, isUpright, type } = view;
-  const sheet = createSheet(fonts);
-  const text: LineStyle = { font: chosenFont(type, 'text'), size: Math.round(size * 0.36), weight: 500 };
-  const gap = Math.round(size * 0.25);
-  const icon = Math.round(size * 0.5);
-  const lines = buttons.map(({ title }) => sheet.line(title, text));
-  const widest = Math.max(size, ...lines.map(({ room }) => size * 0.9 + room + size * 0.35));
-  let along = 0;
-  return sheet.lay({
-    buttons: lines.map((line) => {
-      const isWide = face !== 'round';
-      const width = face === 'list' ? widest : isWide ? size * 0.9 + line.room + size * 0.35 : size;
-      const down = face === 'list' || isUpright;
-      const rect = sheet.keep({ x: down ? 0 : along, y: down ? along : 0, width, height: size });
-      along += (down ? size : width) + (face === 'list' ? Math.round(gap / 3) : gap);
-      if (isWide) sheet.middle(line, { left: rect.x + size * 0.9 }, rect.y, size);
-      const left = isWide ? rect.x + size * 0.25 : rect.x + (size - icon) / 2;
-      return { rect, icon: { x: left, y: rect.y + (size - icon) / 2, width: icon, height: icon } };
-    }),
-  });
-}
+/** How buttons look, of a size (px) to start with. */
+export const buttonShape = (size: number) => ({
+  size: field(z.number().min(24).max(160).default(size), { label: 'Size', unit: 'px', control: 'slider' }),
+  upright: field(z.boolean().default(false), {
+    label: 'One beneath another',
+    when: (_, face) => face !== 'list',
+  }),
+  type: TypeOption,
+  colour: colourOption('accent', 'Marks'),
+});

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
-import sharp, { type Sharp } from 'sharp';
+import sharp from 'sharp';
 import { z } from 'zod';
 import {
   createApplication,
@@ -24,9 +24,10 @@ import { learnWidgets } from '../../core/widgets/learn.ts';
 import { learnFamilies } from '../../core/text/families.ts';
 import { plainUse } from '../../core/text/schema.ts';
 import { families, type ShippedFamily } from '../../core/values/family.ts';
+import { fieldOf } from '../../core/values/field.ts';
 import { bottom, right, type Rect } from '../../core/values/geometry.ts';
 import { widgetKinds } from '../../core/widgets/list.ts';
-import { DAWN, emptyDesk } from '../support/desks.ts';
+import { DAWN, emptyDesk, fromCorner } from '../support/desks.ts';
 import { addDesk, withApp } from '../support/app.ts';
 
 /** As many px as the window has: the desk is drawn at scale 1. */
@@ -46,12 +47,18 @@ function valuesOf(schema: z.ZodType): unknown[] {
   return [];
 }
 
-/** The options as they start, and with each of them changed in turn. */
-function variants(schema: z.ZodObject): Options[] {
-  const changed = Object.entries(schema.shape as Record<string, z.ZodType>).flatMap(([key, inner]) =>
-    (key === 'date' || key === 'pattern' ? TEXTS : valuesOf(inner)).map((value) => ({ [key]: value })),
-  );
-  return [{}, ...changed];
+/** What shows more than a face starts with. */
+const SHOWN: Options = { network: true, labels: true, date: "EEEE d 'Ågj'" };
+
+/** The options as they start, and with each of them that has an effect under the face changed in turn. */
+function variants(schema: z.ZodObject, face: string, shown: Options = {}): Options[] {
+  const values = { ...schema.parse({}), ...shown };
+  const changed = Object.entries(schema.shape as Record<string, z.ZodType>)
+    .filter(([, inner]) => fieldOf(inner)?.when?.(values, face) ?? true)
+    .flatMap(([key, inner]) =>
+      (key === 'date' || key === 'pattern' ? TEXTS : valuesOf(inner)).map((value) => ({ [key]: value })),
+    );
+  return [{}, ...changed].map((options) => ({ ...shown, ...options }));
 }
 
 const { finish } = emptyDesk().look;
@@ -61,14 +68,14 @@ const bare = { ...finish, kind: 'bare' as const, shadow: 0 };
 function everyWidget(): Widget[] {
   return widgetKinds.flatMap((kind) =>
     kind.faces.flatMap((face) =>
-      variants(kind.options).map((options, index) => ({
+      variants(kind.options, face.id, SHOWN).map((options, index) => ({
         ...createWidget({
           id: `${kind.type}-${face.id}-${index}`,
           type: kind.type,
           face: face.id,
           place: { hangs: { from: 'screen', screen: 'main', point: 'top-left' }, x: 0, y: 0 },
           deskFinish: finish,
-          options: { network: true, date: "EEEE d 'Ågj'", ...options },
+          options,
         }),
         finish: bare,
       })),
@@ -78,12 +85,28 @@ function everyWidget(): Widget[] {
 
 const GAP = 40;
 
-/** Widgets row by row, on as many screens as that takes; edges stand along the first rows' sides. */
+/** What a sheet has room for beside its edges; pictures and shapes may be larger than any screen. */
+const ROOM = { width: SCREEN.width - 240 - GAP * 8, height: SCREEN.height - 240 - GAP * 8 };
+
+/** Whether a widget is drawn so thinly that it is hardly there. */
+function isFaint({ widgets }: Desk, id: string): boolean {
+  const options = widgets.find((one) => one.id === id)?.options ?? {};
+  return options['opacity'] === 5 || options['thick'] === 0.5 || options['width'] === 1;
+}
+
+/** Widgets row by row, the highest first, on as many screens as that takes; edges stand along the sides. */
 function pagesOf(widgets: readonly Widget[]): Widget[][] {
   const pages: Widget[][] = [[]];
   let [x, y, row] = [GAP * 8, GAP * 8, 0];
-  for (const widget of widgets) {
+  const heights = new Map(widgets.map((widget) => [widget, sizeOf(widget, 0).height]));
+  const sorted = widgets.toSorted((a, b) => (heights.get(b) ?? 0) - (heights.get(a) ?? 0));
+  for (const widget of sorted) {
     let size = sizeOf(widget, pages.length - 1);
+    if (size.width > ROOM.width || size.height > ROOM.height) {
+      // Only what is as large as one says can be too large.
+      expect(['shape', 'picture', 'spectrum', 'tiles']).to.include(widget.type);
+      continue;
+    }
     if (x + size.width > SCREEN.width - 240) [x, y, row] = [GAP * 8, y + row + GAP, 0];
     if (y + size.height > SCREEN.height - 240) {
       pages.push([]);
@@ -167,7 +190,7 @@ function everyEdge(sheet: number): Edge[] {
       kind.type === 'gap' || kind.type === 'spring'
         ? []
         : kind.faces.flatMap((face) =>
-            variants(kind.options).map((options, index) =>
+            variants(kind.options, face.id).map((options, index) =>
               createItem(
                 `${side}-${kind.type}-${face.id}-${index}`,
                 kind.type,
@@ -239,34 +262,40 @@ function textsOn(page: Page): Promise<Record<string, Drawn[]>> {
 function textsIn(screen: SceneScreen): Record<string, Drawn[]> {
   const found: Record<string, Drawn[]> = {};
   for (const part of partsOn(screen)) {
-    for (const { item, run, box } of part.texts()) {
-      const left = box.x - run.ink.x + run.x;
-      const baseline = box.y - run.ink.y + run.baseline;
-      (found[item ?? part.id] ??= []).push({ text: run.text, left, baseline, width: run.ink.width });
+    for (const { item, run, box, scale } of part.texts()) {
+      const left = box.x + (run.x - run.ink.x) * scale;
+      const baseline = box.y + (run.baseline - run.ink.y) * scale;
+      (found[item ?? part.id] ??= []).push({ text: run.text, left, baseline, width: run.ink.width * scale });
     }
   }
   return found;
 }
 
+/** A picture as grey bytes, `width` in each row. */
+interface Grey {
+  data: Buffer;
+  width: number;
+  height: number;
+}
+
+/** Read once for all that stands on it. */
+async function greyOf(png: Buffer): Promise<Grey> {
+  const { data, info } = await sharp(png).greyscale().raw().toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height };
+}
+
 /** The ink on black within a rectangle, with some px around it: where it begins and ends. Null when there is none. */
-async function inkOf(picture: Sharp, rect: Rect): Promise<Rect | null> {
+function inkOf({ data, width, height }: Grey, rect: Rect): Rect | null {
   const around = 14;
-  const area = {
-    left: Math.floor(rect.x) - around,
-    top: Math.floor(rect.y) - around,
-    width: Math.ceil(rect.width) + 2 * around,
-    height: Math.ceil(rect.height) + 2 * around,
+  const first = { x: Math.max(0, Math.floor(rect.x) - around), y: Math.max(0, Math.floor(rect.y) - around) };
+  const past = {
+    x: Math.min(width, Math.ceil(right(rect)) + around),
+    y: Math.min(height, Math.ceil(bottom(rect)) + around),
   };
-  const { data, info } = await picture
-    .clone()
-    .extract(area)
-    .greyscale()
-    .raw()
-    .toBuffer({ resolveWithObject: true });
   let [left, top, end, foot] = [Infinity, Infinity, -1, -1];
-  for (let y = 0; y < info.height; y++) {
-    for (let x = 0; x < info.width; x++) {
-      if ((data[y * info.width + x] ?? 0) < 70) continue;
+  for (let y = first.y; y < past.y; y++) {
+    for (let x = first.x; x < past.x; x++) {
+      if ((data[y * width + x] ?? 0) < 70) continue;
       left = Math.min(left, x);
       end = Math.max(end, x);
       top = Math.min(top, y);
@@ -274,12 +303,12 @@ async function inkOf(picture: Sharp, rect: Rect): Promise<Rect | null> {
     }
   }
   if (end < 0) return null;
-  return { x: area.left + left, y: area.top + top, width: end - left + 1, height: foot - top + 1 };
+  return { x: left, y: top, width: end - left + 1, height: foot - top + 1 };
 }
 
 withApp('what the page draws and what the core laid', ({ server, browser }) => {
-  async function shown(desk: Desk): Promise<Page> {
-    const id = await addDesk(server, desk);
+  /** A window as large as the screen of the sheets, whose clock stands. */
+  async function opened(): Promise<Page> {
     const context = await browser().newContext({ viewport: SCREEN });
     context.setDefaultTimeout(60_000);
     const page = await context.newPage();
@@ -287,6 +316,11 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
       throw error;
     });
     await page.clock.setFixedTime(new Date(DAWN));
+    return page;
+  }
+
+  async function show(page: Page, desk: Desk): Promise<void> {
+    const id = await addDesk(server, desk);
     await page.goto(`${server.address}/live/${id}`);
     await page.locator('[data-screen]').waitFor();
     await page.waitForFunction(
@@ -295,7 +329,6 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
         [...document.images].every(({ complete }) => complete) &&
         document.images.length > 0,
     );
-    return page;
   }
 
   function compare(desk: Desk, drawn: Record<string, Drawn[]>, screen: SceneScreen): void {
@@ -321,6 +354,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
     await Promise.all([learnFamilies(), learnWidgets(), learnSources(), learnExpressions()]);
     const sheets = pagesOf(everyWidget());
     expect(sheets.length).to.be.at.least(SHARES);
+    const page = await opened();
     for (const [sheet, widgets] of sheets.entries()) {
       const fonts = fontsOf(sheet);
       const whole = {
@@ -331,15 +365,15 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
       const [screen] = solve(whole, { moment: DAWN }).screens;
       if (!screen) throw new Error('no screen');
       expect(screen.edges.map(({ more }) => more)).to.deep.equal(screen.edges.map(() => null));
-      const page = await shown(whole);
+      await show(page, whole);
       compare(whole, await textsOn(page), screen);
-      const picture = sharp(await page.screenshot());
+      const picture = await greyOf(await page.screenshot());
       const laid = textsIn(screen);
       for (const { id, rect } of screen.widgets) {
         const aside = 1.5 + ASTRAY * Math.max(0, ...(laid[id] ?? []).map(({ width }) => width));
-        // Drawn things of any size, from faint to larger than the screen; their texts are compared above.
-        if (/^(spectrum|shape|picture|tiles)-/.test(id)) continue;
-        const ink = await inkOf(picture, rect);
+        const ink = inkOf(picture, rect);
+        // What is heard may be silence just then, and a shape as faint as 5 %, or no more than a px.
+        if (!ink && (id.startsWith('spectrum-') || isFaint(whole, id))) continue;
         if (!ink) throw new Error(`${id} shows nothing`);
         const label = `${id} in ${fonts.join(', ')}: ${JSON.stringify({ ink, rect })}`;
         expect(ink.x, `left of ${label}`).to.be.at.least(rect.x - aside);
@@ -351,8 +385,31 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
         expect(ink.y, `top of ${label}`).to.be.at.most(rect.y + 7);
         expect(Math.min(ink.x - rect.x, right(rect) - right(ink)), `sides of ${label}`).to.be.at.most(6);
       }
-      await page.context().close();
     }
+    await page.context().close();
+  });
+
+  it('agree about what is drawn smaller than asked for, as its screen is', async () => {
+    const large = [
+      { type: 'clock', face: 'stack', y: 0, scale: 10 },
+      { type: 'picture', face: 'bare', y: 0, scale: 1, options: { height: 3000 } },
+      { type: 'shape', face: 'words', y: 1700, scale: 1, options: { size: 400, text: 'W'.repeat(30) } },
+    ] as const;
+    const widgets = large.map(({ y, scale, ...about }) => ({
+      ...createWidget({ ...about, id: about.type, place: fromCorner(0, y), deskFinish: finish }),
+      finish: bare,
+      scale,
+    }));
+    const desk = { ...deskOf(widgets, [], ['fraunces', 'commissioner', 'recursive']), name: 'Large' };
+    await learnDesk(desk);
+    const [screen] = solve(desk, { moment: DAWN }).screens;
+    if (!screen) throw new Error('no screen');
+    const page = await opened();
+    await show(page, desk);
+    for (const [index, { id, scale }] of screen.widgets.entries())
+      expect(scale, id).to.be.below(desk.widgets[index]?.scale ?? 0);
+    compare(desk, await textsOn(page), screen);
+    await page.context().close();
   });
 
   it('agree about the list of applications, which scrolls where it is long', async () => {
@@ -370,7 +427,8 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
     };
     await Promise.all([learnDesk(desk), learnMenus()]);
     const [screen] = solve(desk, { moment: DAWN, open: { menu: 'appList', screen: 'main' } }).screens;
-    const page = await shown(desk);
+    const page = await opened();
+    await show(page, desk);
     await page.getByRole('button', { name: 'Open the app list' }).click();
     const dialog = page.getByRole('dialog', { name: 'App list' });
     await dialog.waitFor();

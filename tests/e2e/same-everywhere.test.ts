@@ -8,6 +8,9 @@ import type { Desk } from '../../core/desk/desk.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
+import { expandCalendar } from '../../core/sources/calendar/expand.ts';
+import { spanAround } from '../../core/sources/calendar/span.ts';
+import type { Feed } from '../../core/sources/feeds.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { DAWN, emptyDesk } from '../support/desks.ts';
 import { addDesk, stored, withApp, chooseEdge } from '../support/app.ts';
@@ -28,10 +31,24 @@ function rectsOf(scene: Scene): Record<string, number[]> {
   ) as Record<string, number[]>;
 }
 
+/** What a desk's calendars hold, where they stand in it: an open desk works that out by itself. */
+function calendarsOf({ place, sources }: Desk): Feed[] {
+  const { from, to } = spanAround(DAWN, place.zone);
+  return sources.outside.calendars.flatMap((one) =>
+    one.from.by === 'file'
+      ? {
+          source: 'calendar',
+          origin: one.id,
+          samples: [{ moment: DAWN, reading: expandCalendar(one.from.text, place.zone, from, to) }],
+        }
+      : [],
+  );
+}
+
 withApp('a desk is solved the same', ({ server, open }) => {
-  const solved = async (desk: Desk) => {
+  const solved = async (desk: Desk, feeds: readonly Feed[] = []) => {
     await learnDesk(desk);
-    return rectsOf(solve(desk, { moment: DAWN }));
+    return rectsOf(solve(desk, { moment: DAWN, feeds }));
   };
 
   for (const desk of demoDesks()) {
@@ -55,6 +72,8 @@ withApp('a desk is solved the same', ({ server, open }) => {
       // On the page: what is drawn, read off the document.
       const page = await open(`/desk/${desk.id}`, new Date(DAWN));
       await page.locator('[data-stage] [data-screen]').first().waitFor();
+      await page.locator('[data-stage]', { hasNotText: 'Being read…' }).waitFor();
+      const shown = await solved(desk, calendarsOf(desk));
       const drawn = await page.evaluate(() => {
         const screen = document.querySelector<HTMLElement>('[data-stage] [data-screen]');
         if (!screen) return {};
@@ -74,7 +93,7 @@ withApp('a desk is solved the same', ({ server, open }) => {
       expect(Object.keys(drawn).length).to.be.at.least(desk.widgets.length);
       for (const [id, rect] of Object.entries(drawn))
         rect.forEach((value, index) =>
-          expect(value, `${id}[${index}]`).to.be.closeTo(core[id]?.[index] ?? NaN, 0.6),
+          expect(value, `${id}[${index}]`).to.be.closeTo(shown[id]?.[index] ?? NaN, 0.6),
         );
     });
   }

@@ -1,26 +1,17 @@
-import type { MotifName } from '../../core/backdrop/names.ts';
+import { drawnOfCover } from '../../core/backdrop/cover.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
+import type { Cover } from '../../core/sources/sound/cover.ts';
 
 /** Where the picture of a backdrop lies, at least `width` device pixels wide. */
 export function backdropAddress(drawn: Drawn, width: number): string {
   return `/api/backdrops?width=${bucket(width)}&drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
 }
 
-/** Where a motif in its own colours lies as a square picture. */
-export function motifAddress(motif: string, seed: number, width: number): string {
-  const side = { width: 960, height: 960 };
-  const source = {
-    kind: 'motif' as const,
-    motif: motif as MotifName,
-    seed,
-    controls: {},
-    colours: null,
-    sky: null,
-  };
-  return backdropAddress(
-    { source, adjust: null, whole: side, part: { x: 0, y: 0, ...side }, ground: '#000000' },
-    width,
-  );
+/** Where a piece's cover lies, as a square picture. */
+export function coverAddress(cover: Cover, width: number): string {
+  return cover.by === 'picture'
+    ? pictureAddress(cover.picture, width)
+    : backdropAddress(drawnOfCover(cover), width);
 }
 
 /** Where the sound of a piece lies. */

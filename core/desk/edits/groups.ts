@@ -1,6 +1,7 @@
-import { clamp, type Rect } from '../../values/geometry.ts';
-import { placeAt, type Ground } from '../ground.ts';
+import { bottom, boundsOf, clamp, right, type Rect } from '../../values/geometry.ts';
+import type { Ground } from '../ground.ts';
 import { byId, editOf } from './edit.ts';
+import { standAt } from './widgets.ts';
 
 /** Of a widget's scale. */
 const [LEAST, MOST] = [0.1, 10];
@@ -39,13 +40,9 @@ export const groupEdits = {
     ground: Ground,
   ) =>
     editOf('Scale together', (desk) => {
-      const all = [...rects.values()];
-      const left = Math.min(...all.map(({ x }) => x));
-      const top = Math.min(...all.map(({ y }) => y));
-      const fixed = {
-        x: from.x > 0 ? left : Math.max(...all.map(({ x, width }) => x + width)),
-        y: from.y > 0 ? top : Math.max(...all.map(({ y, height }) => y + height)),
-      };
+      const around = boundsOf([...rects.values()]);
+      if (!around) return;
+      const fixed = { x: from.x > 0 ? around.x : right(around), y: from.y > 0 ? around.y : bottom(around) };
       const scaled = new Map(
         [...rects].map(([id, { x, y, width, height }]) => [
           id,
@@ -57,14 +54,10 @@ export const groupEdits = {
           },
         ]),
       );
-      const after: Ground = { ...ground, rects: new Map([...ground.rects, ...scaled]) };
-      for (const [id, rect] of scaled) {
+      for (const id of scaled.keys()) {
         const widget = byId(desk.widgets, id);
-        if (!widget || widget.locked) continue;
-        widget.scale = clamp(widget.scale * factor, LEAST, MOST);
-        const { hangs, x, y } = placeAt(widget.place.hangs, rect, after);
-        if (hangs === widget.place.hangs) Object.assign(widget.place, { x, y });
-        else widget.place = { hangs, x, y };
+        if (widget && !widget.locked) widget.scale = clamp(widget.scale * factor, LEAST, MOST);
       }
+      standAt(desk, scaled, ground);
     }),
 };

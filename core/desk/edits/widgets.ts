@@ -5,6 +5,7 @@ import { lookUp } from '../../values/look-up.ts';
 import { widgetKindOf } from '../../widgets/list.ts';
 import type { Rect } from '../../values/geometry.ts';
 import type { Hanging } from '../../values/place.ts';
+import type { DeskDraft } from '../desk.ts';
 import { freePlace, placeAt, type Ground } from '../ground.ts';
 import { widgetsInCircles, type Widget } from '../sections/widgets.ts';
 import { byId, editOf } from './edit.ts';
@@ -15,6 +16,20 @@ export interface Dress {
   /** Null leaves the face. */
   face: string | null;
   options: Readonly<Record<string, unknown>>;
+}
+
+/** Lets widgets stand at rectangles; each keeps what it hangs from. Locked ones stay. */
+export function standAt(desk: DeskDraft, rects: ReadonlyMap<string, Rect>, ground: Ground): void {
+  // A neighbour may be among what moves: offsets are measured to where it will be.
+  const after: Ground = { ...ground, rects: new Map([...ground.rects, ...rects]) };
+  for (const [id, rect] of rects) {
+    const widget = byId(desk.widgets, id);
+    if (!widget || widget.locked) continue;
+    // What it hangs from stays; only the offsets are written.
+    const { hangs, x, y } = placeAt(widget.place.hangs, rect, after);
+    if (hangs === widget.place.hangs) Object.assign(widget.place, { x, y });
+    else widget.place = { hangs, x, y };
+  }
 }
 
 /** Changes of widgets. */
@@ -54,18 +69,7 @@ export const widgetEdits = {
 
   /** Puts widgets at solved rectangles; each keeps what it hangs from. Locked ones stay. */
   moveWidgets: (rects: ReadonlyMap<string, Rect>, ground: Ground) =>
-    editOf('Move', (desk) => {
-      // A neighbour may be among what moves: offsets are measured to where it will be.
-      const after: Ground = { ...ground, rects: new Map([...ground.rects, ...rects]) };
-      for (const [id, rect] of rects) {
-        const widget = byId(desk.widgets, id);
-        if (!widget || widget.locked) continue;
-        // What it hangs from stays; only the offsets are written.
-        const { hangs, x, y } = placeAt(widget.place.hangs, rect, after);
-        if (hangs === widget.place.hangs) Object.assign(widget.place, { x, y });
-        else widget.place = { hangs, x, y };
-      }
-    }),
+    editOf('Move', (desk) => standAt(desk, rects, ground)),
 
   /** Takes widgets to another screen, to rectangles on it; what hangs from them, or from one another, goes along. */
   moveToScreen: (rects: ReadonlyMap<string, Rect>, ground: Ground) =>

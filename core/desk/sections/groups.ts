@@ -9,7 +9,7 @@ import { defineSection, idsIn, without } from './section.ts';
 export const Group = z.looseObject({
   id: Id,
   name: field(Name.clone(), { label: 'Name' }),
-  widgets: z.array(Id).min(1).max(400).meta({ description: 'Ids of its widgets; each stands in one group' }),
+  widgets: z.array(Id).min(2).max(400).meta({ description: 'Ids of its widgets; each stands in one group' }),
 });
 export type Group = TypeOf<typeof Group>;
 

@@ -1,5 +1,5 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import type { Layout } from '../../kinds/layout.ts';
+import { cutLine, type Layout } from '../../kinds/layout.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { createSheet } from '../../kinds/sheet.ts';
 import type { PictureFace, PictureOptions } from './picture.ts';
@@ -43,17 +43,14 @@ export function layout(view: PictureView, face: PictureFace, { fonts }: WidgetCo
   const around = { width: Math.ceil(wide * cos + high * sin), height: Math.ceil(wide * sin + high * cos) };
   sheet.keep({ x: 0, y: 0, ...around });
   const rect = { x: (around.width - width) / 2, y: (around.height - height) / 2, width, height };
-  if (view.picture === null)
+  if (view.picture === null) {
+    const style = { font: 'text', size: Math.min(18, width / 9), weight: 500, colour: 'softInk' } as const;
     sheet.middle(
-      sheet.line('No picture yet', {
-        font: 'text',
-        size: Math.min(18, width / 9),
-        weight: 500,
-        colour: 'softInk',
-      }),
+      cutLine('No picture yet', style, fonts, width),
       { centre: around.width / 2 },
       0,
       around.height,
     );
+  }
   return sheet.lay({ picture: rect });
 }

@@ -145,7 +145,7 @@ const layCard: Lay = (view, fonts) => {
   if (hasTimes) {
     const style = times(15);
     const told = sheet.line(`${clockOf(position)} / ${clockOf(seconds)}`, style);
-    // Where both find no room beside each other, the time stands over the buttons' row.
+    // Where they have no room beside one another, the time gives way.
     if (told.room + buttonsWide(view) + 12 <= room)
       sheet.middle(told, { right: left + room }, bottom, BUTTON);
   }
@@ -196,18 +196,34 @@ const layWave: Lay = (view, fonts) => {
   return sheet.lay({ cover: null, bar, isWave: true, buttons });
 };
 
-const layLarge: Lay = (view, fonts) => {
-  const { title, beside, position, seconds, width, hasTimes, align, type } = view;
-  const sheet = createSheet(fonts);
+/** The title in large type, and under it what stands beside it, over the whole width. */
+function putTitle(
+  sheet: Sheet,
+  { title, beside, width, align, type }: PlayerView,
+  fonts: Fonts,
+  [large, small]: readonly [LinePlace, LinePlace],
+): void {
   const across = align === 'centre' ? { centre: width / 2 } : { left: 0 };
+  const style: LineStyle = { font: chosenFont(type, 'display'), size: large.size, weight: 400 };
   sheet.keep({ x: 0, y: 0, width, height: 1 });
-  sheet.middle(
-    fitted(title, { font: chosenFont(type, 'display'), size: 58, weight: 400 }, fonts, width),
-    across,
-    0,
-    72,
-  );
-  sheet.middle(cutLine(beside, soft(type, 21), fonts, width), across, 74, 30);
+  sheet.middle(fitted(title, style, fonts, width), across, large.top, large.height);
+  sheet.middle(cutLine(beside, soft(type, small.size), fonts, width), across, small.top, small.height);
+}
+
+/** All in px; a line stands in the middle of its height. */
+interface LinePlace {
+  size: number;
+  top: number;
+  height: number;
+}
+
+const layLarge: Lay = (view, fonts) => {
+  const { position, seconds, width, hasTimes, align } = view;
+  const sheet = createSheet(fonts);
+  putTitle(sheet, view, fonts, [
+    { size: 58, top: 0, height: 72 },
+    { size: 21, top: 74, height: 30 },
+  ]);
   const bar = sheet.keep({ x: 0, y: 118, width, height: 3 });
   const buttons = putButtons(sheet, view, align === 'centre' ? (width - buttonsWide(view)) / 2 : 0, 134);
   if (hasTimes) {
@@ -218,17 +234,12 @@ const layLarge: Lay = (view, fonts) => {
   return sheet.lay({ cover: null, bar, isWave: false, buttons });
 };
 
-const layOnly: Lay = ({ title, beside, width, align, type }, fonts) => {
+const layOnly: Lay = (view, fonts) => {
   const sheet = createSheet(fonts);
-  const across = align === 'centre' ? { centre: width / 2 } : { left: 0 };
-  sheet.keep({ x: 0, y: 0, width, height: 1 });
-  sheet.middle(
-    fitted(title, { font: chosenFont(type, 'display'), size: 34, weight: 400 }, fonts, width),
-    across,
-    0,
-    44,
-  );
-  sheet.middle(cutLine(beside, soft(type, 19), fonts, width), across, 46, 26);
+  putTitle(sheet, view, fonts, [
+    { size: 34, top: 0, height: 44 },
+    { size: 19, top: 46, height: 26 },
+  ]);
   return sheet.lay({ cover: null, bar: null, isWave: false, buttons: [] });
 };
 

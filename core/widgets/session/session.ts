@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
-import { TypeOption, colourOption } from '../../kinds/options.ts';
 import { field } from '../../values/field.ts';
-import { buttonFaces } from '../buttons.ts';
+import { buttonFaces, buttonShape } from '../buttons.ts';
 
 const shown = (label: string) => field(z.boolean().default(true), { label, isContent: true });
 
@@ -11,13 +10,7 @@ const options = z.looseObject({
   sleep: shown('Sleep'),
   restart: shown('Restart'),
   leave: shown('Leave'),
-  size: field(z.number().min(24).max(160).default(56), { label: 'Size', unit: 'px', control: 'slider' }),
-  upright: field(z.boolean().default(false), {
-    label: 'One beneath another',
-    when: (_, face) => face !== 'list',
-  }),
-  type: TypeOption,
-  colour: colourOption('accent', 'Marks'),
+  ...buttonShape(56),
 });
 export type SessionOptions = z.output<typeof options>;
 

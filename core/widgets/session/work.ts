@@ -1,12 +1,7 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
 import { sessionActs, type SessionAct } from '../../values/acts.ts';
-import {
-  layButtons,
-  viewButtons,
-  type ButtonFace,
-  type ButtonsLayout,
-  type ButtonsView,
-} from '../buttons.ts';
+import type { ButtonFace } from '../buttons.ts';
+import { layButtons, viewButtons, type ButtonsLayout, type ButtonsView } from '../buttons-work.ts';
 import type { SessionOptions } from './session.ts';
 
 export function view(options: SessionOptions, _face: ButtonFace, context: WidgetContext): ButtonsView {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption } from '../../kinds/options.ts';
-import { field } from '../../values/field.ts';
+import { field, fieldWhen } from '../../values/field.ts';
 
 const faces = [
   { id: 'line', title: 'Line' },
@@ -94,7 +94,7 @@ const options = z.looseObject({
     group: 'Letters and colours',
     when: (_, face) => face !== 'words',
   }),
-  type: TypeOption,
+  type: fieldWhen(TypeOption, isOf('words')),
   colour: colourOption('ink'),
 });
 export type ShapeOptions = z.output<typeof options>;

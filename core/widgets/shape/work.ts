@@ -81,19 +81,22 @@ function straight(
 }
 
 function arcPath(middle: Point, radius: number, from: number, to: number): string {
-  const sweep = Math.min(359.99, Math.abs(to - from));
+  const sweep = Math.min(360, Math.abs(to - from));
   const on = (degrees: number) => {
     const angle = ((degrees - 90) * Math.PI) / 180;
     return { x: middle.x + radius * Math.cos(angle), y: middle.y + radius * Math.sin(angle) };
   };
   const start = Math.min(from, to);
-  return `M${at(on(start))}A${radius} ${radius} 0 ${sweep > 180 ? 1 : 0} 1 ${at(on(start + sweep))}`;
+  // By halves: an arc whose ends nearly meet says too little about where its middle is.
+  const by = (degrees: number) => `A${radius} ${radius} 0 0 1 ${at(on(start + degrees))}`;
+  return `M${at(on(start))}${by(sweep / 2)}${by(sweep)}`;
 }
 
 export function layout(seen: ShapeView, face: ShapeFace, { fonts }: WidgetContext): ShapeLayout {
   const sheet = createSheet(fonts);
   const { width, thick, filled, begins, ends, turn, dashed, text, size, spacing, type, colour } = seen;
-  const drawn = (paths: string[], isFilled: boolean) => sheet.lay({ paths, isFilled, thick, dashed });
+  const drawn = (paths: string[], isFilled: boolean, stroke = thick) =>
+    sheet.lay({ paths, isFilled, thick: stroke, dashed });
   if (face === 'words') {
     const style = { font: chosenFont(type, 'display'), size, weight: 400, spacing: spacing / 100, colour };
     sheet.under(sheet.line(text || 'Nothing written yet', style), { left: 0 }, 0);
@@ -101,12 +104,14 @@ export function layout(seen: ShapeView, face: ShapeFace, { fonts }: WidgetContex
   }
   if (face === 'ring' || face === 'arc') {
     sheet.keep({ x: 0, y: 0, width, height: width });
-    const radius = Math.max(0.5, (width - (filled && face === 'ring' ? 0 : thick)) / 2);
+    // A ring has no more than its radius to be thick in.
+    const stroke = Math.min(thick, width / 2);
+    const isFull = filled && face === 'ring';
+    const radius = (width - (isFull ? 0 : stroke)) / 2;
     const middle = { x: width / 2, y: width / 2 };
-    return drawn(
-      [face === 'ring' ? `${arcPath(middle, radius, 0, 360)}Z` : arcPath(middle, radius, begins, ends)],
-      filled && face === 'ring',
-    );
+    const path =
+      face === 'ring' ? `${arcPath(middle, radius, 0, 360)}Z` : arcPath(middle, radius, begins, ends);
+    return drawn([path], isFull, stroke);
   }
   const angle = (turn * Math.PI) / 180;
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
-import { TypeOption, colourOption } from '../../kinds/options.ts';
 import { deskActNames, deskActTitles } from '../../values/acts.ts';
 import { field } from '../../values/field.ts';
-import { buttonFaces } from '../buttons.ts';
+import { buttonFaces, buttonShape } from '../buttons.ts';
 
 const options = z.looseObject({
   acts: field(
@@ -30,13 +29,7 @@ const options = z.looseObject({
       ]),
     { label: 'Switches', one: 'Switch', isContent: true },
   ),
-  size: field(z.number().min(24).max(160).default(48), { label: 'Size', unit: 'px', control: 'slider' }),
-  upright: field(z.boolean().default(false), {
-    label: 'One beneath another',
-    when: (_, face) => face !== 'list',
-  }),
-  type: TypeOption,
-  colour: colourOption('accent', 'Marks'),
+  ...buttonShape(48),
 });
 export type SwitchesOptions = z.output<typeof options>;
 

@@ -1,11 +1,6 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import {
-  layButtons,
-  viewButtons,
-  type ButtonFace,
-  type ButtonsLayout,
-  type ButtonsView,
-} from '../buttons.ts';
+import type { ButtonFace } from '../buttons.ts';
+import { layButtons, viewButtons, type ButtonsLayout, type ButtonsView } from '../buttons-work.ts';
 import type { SwitchesOptions } from './switches.ts';
 
 export function view(options: SwitchesOptions, _face: ButtonFace, context: WidgetContext): ButtonsView {

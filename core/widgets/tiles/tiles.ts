@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { lattices } from '../../arrange/lattice.ts';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption } from '../../kinds/options.ts';
-import { field } from '../../values/field.ts';
+import { field, fieldWhen } from '../../values/field.ts';
 
 const titles = {
   diamonds: 'Diamonds',
@@ -104,7 +104,7 @@ const options = z.looseObject({
     control: 'slider',
     group: 'Letters and colours',
   }),
-  type: TypeOption,
+  type: fieldWhen(TypeOption, ({ labels }) => labels === true),
   cell: colourOption('surface', 'Cells'),
   sheer: field(z.number().min(0).max(100).default(12), {
     label: 'Sheerness',

@@ -1,5 +1,5 @@
 import { useContext } from 'react';
-import type { ButtonsLayout, ButtonsView } from '../../../core/widgets/buttons.ts';
+import type { ButtonsLayout, ButtonsView } from '../../../core/widgets/buttons-work.ts';
 import { Actions } from '../actions.ts';
 import { DeskIcon } from '../icons.tsx';
 import { paint, placeOf } from '../runs.tsx';

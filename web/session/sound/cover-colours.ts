@@ -1,5 +1,4 @@
-import type { Drawn } from '../../../core/backdrop/drawn.ts';
-import type { MotifName } from '../../../core/backdrop/names.ts';
+import { drawnOfCover } from '../../../core/backdrop/cover.ts';
 import { drawRoles } from '../../../core/colour/scheme.ts';
 import type { Roles } from '../../../core/colour/roles.ts';
 import type { Look } from '../../../core/look/schema.ts';
@@ -8,36 +7,10 @@ import type { Track } from '../../../core/sources/sound/schema.ts';
 import { halves, roles as roleNames, type Half } from '../../../core/values/roles.ts';
 import { coloursOf } from '../../workers/pixels.ts';
 
-const SIDE = { width: 480, height: 480 };
-
-function drawnCover(track: Track): Drawn | null {
-  const cover = coverOf(track);
-  if (!cover) return null;
-  const source: Drawn['source'] =
-    cover.by === 'motif'
-      ? {
-          kind: 'motif',
-          motif: cover.motif as MotifName,
-          seed: cover.seed,
-          controls: {},
-          colours: null,
-          sky: null,
-        }
-      : {
-          kind: 'picture',
-          picture: cover.picture,
-          fit: 'cover',
-          focal: { x: 0.5, y: 0.5 },
-          turn: 0,
-          mirror: false,
-        };
-  return { source, adjust: null, whole: SIDE, part: { x: 0, y: 0, ...SIDE }, ground: '#000000' };
-}
-
 /** Roles drawn from a piece's cover, for both halves; null where it has none. */
 export async function rolesFromCover(track: Track): Promise<Record<Half, Roles> | null> {
-  const drawn = drawnCover(track);
-  return drawn && drawRoles(await coloursOf(drawn));
+  const cover = coverOf(track);
+  return cover && drawRoles(await coloursOf(drawnOfCover(cover)));
 }
 
 /** A look's roles drawn anew: those that are held stay, and so do steps, which follow by themselves. */

@@ -3,7 +3,7 @@ import { createReadings } from '../../../core/sources/readings.ts';
 import { trackAt } from '../../../core/sources/sound/playing.ts';
 import { sourceOf, type Sound, type Track } from '../../../core/sources/sound/schema.ts';
 import type { SoundReading } from '../../../core/sources/sound/sound.ts';
-import { motifAddress, pictureAddress, soundAddress } from '../../api/addresses.ts';
+import { coverAddress, soundAddress } from '../../api/addresses.ts';
 import { coverOf } from '../../../core/sources/sound/cover.ts';
 import type { SoundAct } from '../../render/actions.ts';
 import { toast } from '../../ui/toast.ts';
@@ -187,16 +187,11 @@ async function begin(): Promise<void> {
 function announce(track: Track): void {
   if (!navigator.mediaSession) return;
   const cover = coverOf(track);
-  const src =
-    cover &&
-    (cover.by === 'picture'
-      ? pictureAddress(cover.picture, 480)
-      : motifAddress(cover.motif, cover.seed, 480));
   navigator.mediaSession.metadata = new MediaMetadata({
     title: track.title,
     artist: track.by,
     album: track.album,
-    artwork: src ? [{ src }] : [],
+    artwork: cover ? [{ src: coverAddress(cover, 480) }] : [],
   });
   const handlers: [MediaSessionAction, MediaSessionActionHandler][] = [
     ['play', () => perform({ does: 'turn' })],

@@ -1,5 +1,13 @@
 import { ChevronLeft } from 'lucide-react';
-import { Fragment, Suspense, useDeferredValue, useEffect, useLayoutEffect, useRef } from 'react';
+import {
+  Fragment,
+  Suspense,
+  useDeferredValue,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  type RefObject,
+} from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { Quiet } from '../../render/quiet-card.tsx';
 import { useDesk } from '../../session/desk.ts';
@@ -30,17 +38,6 @@ export function Column() {
     if (aside.current) aside.current.scrollTop = 0;
   }, [place]);
   const heading = useRef<HTMLHeadingElement>(null);
-  // What had the focus may be gone with the page: it goes on to where the next one starts.
-  useLayoutEffect(() => {
-    function goOn() {
-      if (document.activeElement === document.body && useView.getState().sheet === null)
-        heading.current?.focus({ preventScroll: true });
-    }
-    goOn();
-    // The stage may lose what had the focus a little later.
-    const timer = setTimeout(goOn, REST_MS);
-    return () => clearTimeout(timer);
-  }, [place, chosen]);
   if (!desk) return null;
   const { owner, inside } = whereIs(desk, chapter, { selection, page, spot });
   const title = titleOf(owner, inside, page);
@@ -68,10 +65,30 @@ export function Column() {
         <Suspense fallback={<p className="text-dust">One moment…</p>}>
           {inside?.body ?? <owner.Root />}
           {page === null && !inside && <NextStep desk={desk} chapter={owner} />}
+          <FocusGoesOn to={heading} at={place} beside={chosen} />
         </Suspense>
       </Quiet>
     </aside>
   );
+}
+
+/**
+ * What had the focus may be gone with the page: it goes on to where the next one starts. That is once all of the page
+ * is there, so that the next press of Tab finds what follows.
+ */
+function FocusGoesOn(props: { to: RefObject<HTMLElement | null>; at: string; beside: readonly string[] }) {
+  const { to, at, beside } = props;
+  useLayoutEffect(() => {
+    function goOn() {
+      if (document.activeElement === document.body && useView.getState().sheet === null)
+        to.current?.focus({ preventScroll: true });
+    }
+    goOn();
+    // The stage may lose what had the focus a little later.
+    const timer = setTimeout(goOn, REST_MS);
+    return () => clearTimeout(timer);
+  }, [to, at, beside]);
+  return null;
 }
 
 function titleAt(desk: Desk, spot: Spot): string {

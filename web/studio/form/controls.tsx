@@ -1,12 +1,4 @@
-import { Suspense, type FC } from 'react';
-import { learnFamilies } from '../../../core/text/families.ts';
-import { families, familyTitles, type Family } from '../../../core/values/family.ts';
-import { sides, type Side } from '../../../core/values/geometry.ts';
-import type { ControlName } from '../../../core/values/field.ts';
-import type { Colour } from '../../../core/values/roles.ts';
-import { formatMoment, isDatePattern } from '../../../core/sources/time/time.ts';
 import {
-  FolderOpen,
   PanelBottom,
   PanelLeft,
   PanelRight,
@@ -15,50 +7,39 @@ import {
   RotateCw,
   type LucideIcon,
 } from 'lucide-react';
+import type { FC } from 'react';
+import type { ControlName } from '../../../core/values/field.ts';
+import { sides, type Side } from '../../../core/values/geometry.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
-import { IconButton } from '../../ui/buttons.tsx';
-import { FileButton, FilesButton } from '../../ui/file-button.tsx';
-import { ownIconAddress } from '../../api/addresses.ts';
-import { PICTURE_TYPES, takePicture } from '../pictures.ts';
-import { iconNames } from '../../../core/icons/names.ts';
-import { isOwn } from '../../../core/values/family.ts';
-import { takeOwnIcon } from '../own-icon.ts';
-import { keysOf, takenSentence } from '../shortcuts.ts';
-import { HangingControl, PointControl } from './place-controls.tsx';
-import { useConditions } from '../../session/conditions.ts';
-import { useDesk } from '../../session/desk.ts';
+import type { Colour } from '../../../core/values/roles.ts';
 import { useHalfRoles } from '../../session/scene.ts';
+import { IconButton } from '../../ui/buttons.tsx';
 import { Segmented, SelectField } from '../../ui/choice.tsx';
 import { ColourField } from '../../ui/colour-field.tsx';
 import { NumberField, SliderField } from '../../ui/figure.tsx';
-import { TextField } from '../../ui/text-field.tsx';
-import { later } from '../../later.ts';
-import { machineNames } from './machine-names.ts';
-import { sentenceFor, type FieldShape } from './schema.ts';
-
-/** What every control is given. Values come in, changes go out; a refused one is said through onError. */
-export type Values = Readonly<Record<string, unknown>>;
-
-export interface ControlProps {
-  /** As it is read out. */
-  label: string;
-  shape: FieldShape;
-  value: unknown;
-  /** A turn of a change under way, which onEnd ends; `beside` are fields beside this one that go with it. */
-  onTurn: (value: unknown, beside?: Values) => void;
-  onEnd: () => void;
-  /** Several things are edited together, and have other values than this one. */
-  isDiffering?: boolean;
-  onError: (sentence: string | null) => void;
-}
-
-/** A change that is whole at once. */
-function taking({ onTurn, onEnd }: ControlProps) {
-  return (value: unknown, beside?: Values) => {
-    onTurn(value, beside);
-    onEnd();
-  };
-}
+import { taking, type ControlProps, type Values } from './control.ts';
+import {
+  ApplicationControl,
+  CalendarControl,
+  FamilyControl,
+  HeadlinesControl,
+  InterfaceControl,
+  MountControl,
+  WallFolderControl,
+  ZoneControl,
+} from './listed-controls.tsx';
+import { OwnPictureControl, PhotosControl, PictureControl } from './picture-controls.tsx';
+import { HangingControl, PointControl } from './place-controls.tsx';
+import {
+  ExpressionControl,
+  LongTextControl,
+  PatternControl,
+  ShortcutControl,
+  TextControl,
+  TimeControl,
+  TimesControl,
+  ToldTextControl,
+} from './text-controls.tsx';
 
 /** A number as it is shown: a share as percent, say. */
 function figureProps(props: ControlProps) {
@@ -155,45 +136,6 @@ const ColourControl: FC<ControlProps> = ({ label, value, isDiffering, onTurn, on
   );
 };
 
-const TextControl: FC<ControlProps & { list?: readonly string[] }> = (props) => (
-  <TextField
-    label={props.label}
-    value={String(props.value ?? '')}
-    placeholder={props.shape.facts.placeholder}
-    check={(text) => sentenceFor(props.shape, text)}
-    list={props.list}
-    onChange={taking(props)}
-    onError={props.onError}
-  />
-);
-
-/** Words with blanks or commas between them. */
-const TimesControl: FC<ControlProps> = (props) => {
-  const times = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
-  return (
-    <TextField
-      label={props.label}
-      value={(props.value as string[]).join(' ')}
-      placeholder={props.shape.facts.placeholder}
-      className="font-mono text-[12px]"
-      check={(text) => sentenceFor(props.shape, times(text))}
-      onChange={(text) => taking(props)(times(text))}
-      onError={props.onError}
-    />
-  );
-};
-
-const TimeControl: FC<ControlProps> = (props) => (
-  <TextField
-    label={props.label}
-    value={String(props.value)}
-    className="font-mono"
-    check={(text) => sentenceFor(props.shape, text.trim())}
-    onChange={(text) => taking(props)(text.trim())}
-    onError={props.onError}
-  />
-);
-
 const minutesIn = { minutes: 1, hours: 60, days: 1440 } as const;
 type DurationUnit = keyof typeof minutesIn;
 const durationUnits = Object.keys(minutesIn) as DurationUnit[];
@@ -245,248 +187,6 @@ const TurnControl: FC<ControlProps> = (props) => {
   );
 };
 
-/** A picture from this machine; its name goes with it. */
-const PictureControl: FC<ControlProps> = (props) => (
-  <div>
-    <FileButton
-      label={`${props.label} file`}
-      accept={PICTURE_TYPES}
-      onFile={(chosen) => void takePicture(chosen, ({ picture, name }) => taking(props)(picture, { name }))}
-    >
-      <FolderOpen size={15} /> {props.value ? 'Another picture…' : 'A picture of yours…'}
-    </FileButton>
-    <p className="mt-1 text-[12px] text-dust">PNG, JPEG, WebP, AVIF, GIF; or drop one on the stage.</p>
-  </div>
-);
-
-/** A mark of the desk's set, or a small picture of one's own. */
-const OwnPictureControl: FC<ControlProps> = (props) => (
-  <div className="grid w-full gap-1">
-    <SelectField
-      label={props.label}
-      value={isOwn(String(props.value)) ? '' : String(props.value)}
-      placeholder={isOwn(String(props.value)) ? 'One of yours' : 'Choose a mark'}
-      choices={(isOpen) =>
-        iconNames
-          .filter((name) => isOpen || name === props.value)
-          .map((name) => ({ value: name as string, label: name.replaceAll('-', ' ') }))
-      }
-      onChange={taking(props)}
-    />
-    <FileButton
-      label={`${props.label} file`}
-      accept="image/svg+xml,image/png"
-      onFile={(file) => void takeOwnIcon(file, 'The item', taking(props))}
-    >
-      <FolderOpen size={15} /> SVG or PNG of yours…
-    </FileButton>
-  </div>
-);
-
-/** Pictures of one's own in their order, each with a way to take it off. */
-const PhotosControl: FC<ControlProps> = (props) => {
-  const pictures = props.value as readonly string[];
-  const take = taking(props);
-  async function add(files: readonly File[]): Promise<void> {
-    const added: string[] = [];
-    for (const file of files) {
-      await takePicture(file, ({ picture }) => added.push(`own:${picture}`));
-    }
-    if (added.length === 0) return;
-    const next = [...pictures, ...added];
-    const wrong = sentenceFor(props.shape, next);
-    props.onError(wrong && 'Not taken: there are more pictures than it can show.');
-    if (!wrong) take(next);
-  }
-  return (
-    <div className="grid w-full gap-1.5">
-      <div className="grid grid-cols-4 gap-1.5">
-        {pictures.map((id, index) => (
-          <button
-            key={`${id} ${index}`}
-            type="button"
-            aria-label={`Take picture ${index + 1} off`}
-            data-tip="Take it off"
-            className="group relative aspect-square overflow-hidden rounded-lg bg-pit"
-            onClick={() => take(pictures.filter((_, at) => at !== index))}
-          >
-            <img src={ownIconAddress(id)} alt="" className="size-full object-cover group-hover:opacity-50" />
-          </button>
-        ))}
-      </div>
-      <FilesButton
-        label={`${props.label} files`}
-        accept={PICTURE_TYPES}
-        multiple
-        onFiles={(files) => void add(files)}
-      >
-        <FolderOpen size={15} /> {pictures.length > 0 ? 'More pictures…' : 'Pictures of yours…'}
-      </FilesButton>
-    </div>
-  );
-};
-
-/** Keys: pressed in the field, or written. */
-const ShortcutControl: FC<ControlProps> = (props) => {
-  const check = (text: string) => sentenceFor(props.shape, text) ?? takenSentence(text);
-  return (
-    <div
-      className="w-full"
-      onKeyDownCapture={(event) => {
-        const keys = keysOf(event.nativeEvent);
-        if (!keys) return;
-        event.preventDefault();
-        event.stopPropagation();
-        const wrong = check(keys);
-        props.onError(wrong);
-        if (!wrong) taking(props)(keys);
-      }}
-    >
-      <TextField
-        label={props.label}
-        value={String(props.value)}
-        placeholder={props.shape.facts.placeholder}
-        className="font-mono"
-        check={check}
-        onChange={taking(props)}
-        onError={props.onError}
-      />
-    </div>
-  );
-};
-
-const zones = Intl.supportedValuesOf('timeZone');
-
-const ZoneControl: FC<ControlProps> = (props) => <TextControl {...props} list={zones} />;
-
-/** A disk by where it is mounted, or a network by its name: those that there are now are offered. */
-function OfMachine({ list, ...props }: ControlProps & { list: 'mounts' | 'interfaces' }) {
-  return <TextControl {...props} list={machineNames(list)} />;
-}
-const MountControl: FC<ControlProps> = (props) => <OfMachine {...props} list="mounts" />;
-const InterfaceControl: FC<ControlProps> = (props) => <OfMachine {...props} list="interfaces" />;
-
-const PatternControl: FC<ControlProps> = (props) => {
-  const moment = useConditions((state) => state.moment);
-  const zone = useDesk((state) => state.history?.present.place.zone ?? 'UTC');
-  const pattern = String(props.value);
-  return (
-    <div className="grid w-full gap-1">
-      <TextControl {...props} />
-      {pattern && isDatePattern(pattern) && (
-        <span className="truncate text-[12px] text-dust">{formatMoment(moment, zone, pattern)}</span>
-      )}
-    </div>
-  );
-};
-
-const ExpressionEditor = later(async () => ({
-  default: (await import('../expressions/expression-editor.tsx')).ExpressionEditor,
-}));
-
-/** While its code comes, the text stands as it is. */
-function Told({ isWhole, ...props }: ControlProps & { isWhole: boolean }) {
-  const text = String(props.value ?? '');
-  return (
-    <div className="grid w-full gap-1">
-      <span>{props.shape.facts.label}</span>
-      <Suspense
-        fallback={<p className="min-h-8 whitespace-pre-wrap font-mono text-[12px] text-dust">{text}</p>}
-      >
-        <ExpressionEditor
-          label={props.label}
-          value={text}
-          placeholder={props.shape.facts.placeholder}
-          isExpression={isWhole}
-          check={(next) => sentenceFor(props.shape, next)}
-          onTurn={props.onTurn}
-          onEnd={props.onEnd}
-          onError={props.onError}
-        />
-      </Suspense>
-    </div>
-  );
-}
-
-/** One of the desk's calendars or sources of headlines, or all of them. */
-function OneOf({ list, all, ...props }: ControlProps & { list: 'calendars' | 'headlines'; all: string }) {
-  const some = useDesk((state) => state.history?.present.sources.outside[list]) ?? [];
-  return (
-    <SelectField
-      label={props.label}
-      // Nothing can't be a choice's value.
-      value={String(props.value) || 'all'}
-      choices={[
-        { value: 'all', label: all },
-        ...some.map(({ id, title }) => ({ value: id, label: title || 'Without a name' })),
-      ]}
-      onChange={(id) => taking(props)(id === 'all' ? '' : id)}
-    />
-  );
-}
-
-const CalendarControl: FC<ControlProps> = (props) => (
-  <OneOf {...props} list="calendars" all="All calendars" />
-);
-const HeadlinesControl: FC<ControlProps> = (props) => <OneOf {...props} list="headlines" all="All sources" />;
-
-/** A text of some lines; it is taken when it is left. */
-const LongTextControl: FC<ControlProps> = (props) => {
-  const given = String(props.value ?? '');
-  return (
-    <label className="grid w-full gap-1">
-      {props.shape.facts.label}
-      <textarea
-        key={given}
-        defaultValue={given}
-        rows={6}
-        spellCheck={false}
-        maxLength={props.shape.maxLength}
-        placeholder={props.shape.facts.placeholder}
-        className="w-full rounded-lg bg-pit p-2 font-mono text-[12px] placeholder:text-dust"
-        onBlur={({ target }) => {
-          if (target.value === given) return;
-          const wrong = sentenceFor(props.shape, target.value);
-          props.onError(wrong);
-          if (!wrong) taking(props)(target.value);
-        }}
-      />
-    </label>
-  );
-};
-
-const ExpressionControl: FC<ControlProps> = (props) => <Told {...props} isWhole />;
-const ToldTextControl: FC<ControlProps> = (props) => <Told {...props} isWhole={false} />;
-
-const ApplicationControl: FC<ControlProps> = (props) => {
-  const applications = useDesk((state) => state.history?.present.applications) ?? [];
-  return (
-    <SelectField
-      label={props.label}
-      value={String(props.value)}
-      placeholder="Choose one"
-      choices={applications.map(({ id, Name }) => ({ value: id, label: Name }))}
-      onChange={taking(props)}
-    />
-  );
-};
-
-const WallFolderControl: FC<ControlProps> = (props) => {
-  const folders = useDesk((state) => state.history?.present.menus.appWall.folders) ?? [];
-  return (
-    <SelectField
-      label={props.label}
-      // Nothing can't be a choice's value.
-      value={String(props.value) || 'none'}
-      choices={[
-        { value: 'none', label: folders.length > 0 ? 'None' : 'The app wall has none' },
-        ...folders.map(({ id, name }) => ({ value: id, label: name })),
-      ]}
-      onChange={(id) => taking(props)(id === 'none' ? '' : id)}
-    />
-  );
-};
-
 const sideIcons: Record<Side, LucideIcon> = {
   top: PanelTop,
   right: PanelRight,
@@ -505,22 +205,6 @@ const SideControl: FC<ControlProps> = (props) => (
     onChange={taking(props)}
   />
 );
-
-/** A family of type: the desk's own first. It is learned before it is taken, so that nothing moves twice. */
-const FamilyControl: FC<ControlProps> = (props) => {
-  const own = useDesk((state) => state.history?.present.look.ownFonts) ?? [];
-  return (
-    <SelectField
-      label={props.label}
-      value={props.value as Family}
-      choices={[
-        ...own.map(({ id, name }) => ({ value: id as Family, label: `${name} (yours)` })),
-        ...families.map((family) => ({ value: family as Family, label: familyTitles[family] })),
-      ]}
-      onChange={(family) => void learnFamilies([family]).then(() => taking(props)(family))}
-    />
-  );
-};
 
 /** Every control by its name, but the switch, which brings its own row. Add a new one here. */
 export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> = {

@@ -4,7 +4,8 @@ import type { FieldFacts } from '../../../core/values/field.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
 import { SwitchField } from '../../ui/choice.tsx';
 import { Row, Section } from '../../ui/section.tsx';
-import { VariantControl, controls, type ControlProps, type Values } from './controls.tsx';
+import type { ControlProps, Values } from './control.ts';
+import { VariantControl, controls } from './controls.tsx';
 import { RecordList } from './record-list.tsx';
 import { choicesBeside, controlOf, fieldsOf, innerOf, variantOf, type FieldShape } from './schema.ts';
 

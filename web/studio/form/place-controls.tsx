@@ -8,7 +8,7 @@ import { presentDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
 import { SelectField } from '../../ui/choice.tsx';
 import { nameOfPart } from '../acts.ts';
-import type { ControlProps } from './controls.tsx';
+import type { ControlProps } from './control.ts';
 
 /** Id of the part whose place a form shows. */
 export const FormPart = createContext<string | null>(null);

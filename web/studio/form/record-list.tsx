@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import { Button } from '../../ui/buttons.tsx';
 import { OrderedList, type OrderedRow } from '../../ui/ordered-list.tsx';
-import type { Values } from './controls.tsx';
+import type { Values } from './control.ts';
 
 /** A list of records: each with its fields beneath its row, moved by its grip, and removed where enough stay. */
 export function RecordList({

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import type { z } from 'zod';
 import { lookUp } from '../../../core/values/look-up.ts';
 import { Button, IconButton } from '../../ui/buttons.tsx';
-import { controls, type Values } from './controls.tsx';
+import type { Values } from './control.ts';
+import { controls } from './controls.tsx';
 import { controlOf, fieldsOf, lengthsOf, type FieldShape } from './schema.ts';
 
 interface RecordRowsProps {

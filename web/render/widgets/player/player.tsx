@@ -1,7 +1,7 @@
 import { useContext, useEffect, useState } from 'react';
 import type { Cover } from '../../../../core/sources/sound/cover.ts';
 import { clockOf, type PlayerLayout, type PlayerView } from '../../../../core/widgets/player/work.ts';
-import { motifAddress, pictureAddress } from '../../../api/addresses.ts';
+import { coverAddress } from '../../../api/addresses.ts';
 import { Actions } from '../../actions.ts';
 import { paint, placeOf } from '../../runs.tsx';
 import { SoundSignView, soundLabels, turnSign } from '../../sound-signs.tsx';
@@ -98,9 +98,7 @@ function CoverView({ cover, colour }: { cover: Cover | null; colour: string }) {
         </svg>
       </div>
     );
-  const address =
-    cover.by === 'picture' ? pictureAddress(cover.picture, 480) : motifAddress(cover.motif, cover.seed, 480);
-  return <img src={address} alt="" draggable={false} className="size-full object-cover" />;
+  return <img src={coverAddress(cover, 480)} alt="" draggable={false} className="size-full object-cover" />;
 }
 
 const HILLS = 160;

@@ -11,7 +11,7 @@ import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { signIds } from '../../../../core/items/tray/tray.ts';
-import type { Values } from '../../form/controls.tsx';
+import type { Values } from '../../form/control.ts';
 import { Fields } from '../../form/form.tsx';
 import { dressAlike, dressItems, duplicateSelection, removeSelection, swapItem } from '../../acts.ts';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';

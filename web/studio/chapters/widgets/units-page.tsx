@@ -16,7 +16,7 @@ import { useDesk } from '../../../session/desk.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
-import type { Values } from '../../form/controls.tsx';
+import type { Values } from '../../form/control.ts';
 
 /** What the desk's readings are shown in. */
 export function UnitsPage({ units }: Pick<Sources, 'units'>) {

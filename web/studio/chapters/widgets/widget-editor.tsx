@@ -9,7 +9,7 @@ import type { SpectrumOptions } from '../../../../core/widgets/spectrum/spectrum
 import { nextSlot, type Slot } from '../../../../core/arrange/lattice.ts';
 import { Cell, type TilesFace, type TilesOptions } from '../../../../core/widgets/tiles/tiles.ts';
 import { sizeFor } from '../../../../core/widgets/tiles/work.ts';
-import type { Values } from '../../form/controls.tsx';
+import type { Values } from '../../form/control.ts';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
 import { later } from '../../../later.ts';
 import { useDesk } from '../../../session/desk.ts';

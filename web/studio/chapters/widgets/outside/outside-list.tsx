@@ -8,7 +8,7 @@ import type { Outside } from '../../../../../core/sources/outside.ts';
 import { useDesk } from '../../../../session/desk.ts';
 import { Button } from '../../../../ui/buttons.tsx';
 import { OrderedList } from '../../../../ui/ordered-list.tsx';
-import type { Values } from '../../../form/controls.tsx';
+import type { Values } from '../../../form/control.ts';
 import { Fields } from '../../../form/form.tsx';
 
 type Key = 'calendars' | 'headlines';

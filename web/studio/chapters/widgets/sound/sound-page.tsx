@@ -37,7 +37,7 @@ import { FilesButton } from '../../../../ui/file-button.tsx';
 import { OrderedList } from '../../../../ui/ordered-list.tsx';
 import { Section } from '../../../../ui/section.tsx';
 import { saveBytes } from '../../../download.ts';
-import type { Values } from '../../../form/controls.tsx';
+import type { Values } from '../../../form/control.ts';
 import { Fields } from '../../../form/form.tsx';
 import { useView } from '../../../../stores/view.ts';
 import { SOUND_TYPES, takeSounds } from './take-sounds.ts';
