@@ -401,7 +401,8 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
   duplicateWidgets(desk, choose) {
     const copied = desk.widgets.filter(() => choose.upTo(2) === 0);
     const copies = new Map(copied.map(({ id }, index) => [id, choose.newId(`copy${index}`)]));
-    return edits.duplicateWidgets(copies);
+    let count = 0;
+    return edits.duplicateWidgets(copies, () => choose.newId(`group${count++}`));
   },
   orderWidgets: (desk, choose) =>
     edits.orderWidgets(

@@ -11,6 +11,7 @@ import { edits } from './edits/edits.ts';
 import { strayParts } from './edits/parts.ts';
 import type { Ground } from './ground.ts';
 import type { Desk } from './desk.ts';
+import { readParts, writeParts } from './parts-text.ts';
 import { readDesk } from './read.ts';
 
 function groundOf(desk: Desk): Ground {
@@ -125,10 +126,30 @@ describe('edits', () => {
       ['load', 'load-2'],
       ['elsewhere', 'elsewhere-2'],
     ]);
-    const after = produce(desk, (draft) => edits.duplicateWidgets(copies).apply(draft));
+    const after = produce(desk, (draft) => edits.duplicateWidgets(copies, () => 'new').apply(draft));
     const guest = after.widgets.find(({ id }) => id === 'elsewhere-2');
     expect(guest?.place.hangs).to.include({ from: 'part', part: 'load-2' });
     expect(after.widgets).to.have.length(desk.widgets.length + 2);
+    expect(readDesk(JSON.parse(JSON.stringify(after))).ok).to.equal(true);
+  });
+
+  it('makes a group of the copies of a whole group, duplicated or carried, and of no part of one', () => {
+    const ids = ['a', 'b', 'c'];
+    const bare = { ...emptyDesk(), widgets: ids.map((id) => clockAt(id, fromCorner(10, 10))) };
+    const desk = { ...bare, groups: [{ id: 'pair', name: 'Pair', widgets: ['a', 'b'] }] };
+    const copied = (...some: string[]) =>
+      produce(desk, (draft) =>
+        edits.duplicateWidgets(new Map(some.map((id) => [id, `${id}2`])), () => 'new').apply(draft),
+      ).groups;
+    expect(copied('a', 'b', 'c')[1]).to.deep.equal({ id: 'new', name: 'Pair', widgets: ['a2', 'b2'] });
+    expect(copied('a', 'c')).to.deep.equal(desk.groups);
+
+    const carried = readParts(writeParts(desk, ['a', 'b', 'c'], groundOf(desk)));
+    if (!carried || 'problem' in carried) throw new Error('it can’t be read');
+    let count = 0;
+    const landing = { screen: 'main', edge: null, off: 0, newId: () => `n${count++}` };
+    const after = produce(desk, (draft) => edits.paste(carried, landing).apply(draft));
+    expect(after.groups[1]?.widgets).to.deep.equal(after.widgets.slice(3, 5).map(({ id }) => id));
     expect(readDesk(JSON.parse(JSON.stringify(after))).ok).to.equal(true);
   });
 

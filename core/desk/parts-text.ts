@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { findOutOfBounds } from './bounds.ts';
 import { FORMAT, type Desk } from './desk.ts';
 import { freePlace, type Ground } from './ground.ts';
+import { groups, wholeGroups, type Group } from './sections/groups.ts';
 import { Edge, edges, type Item } from './sections/edges.ts';
 import { widgets, type Widget } from './sections/widgets.ts';
 
@@ -11,6 +12,8 @@ export interface CarriedParts {
   widgets: Widget[];
   /** Items without their edge. */
   items: Item[];
+  /** Groups of which every widget comes along. */
+  groups?: readonly Group[] | undefined;
 }
 
 const MARK = 'velvet-ledge-parts';
@@ -22,6 +25,7 @@ const Carried = z.object({
   edges: edges.schema,
   widgets: widgets.schema,
   items: Edge.shape.items,
+  groups: groups.schema.optional(),
 });
 
 /** Some of a desk's parts and items as text. A widget that hangs from what does not come along stands where it is. */
@@ -33,6 +37,7 @@ export function writeParts(desk: Desk, ids: readonly string[], ground: Ground): 
     items: desk.edges
       .filter(({ id }) => !chosen.has(id))
       .flatMap(({ items }) => items.filter(({ id }) => chosen.has(id))),
+    groups: wholeGroups(desk.groups, chosen),
   };
   return JSON.stringify({ [MARK]: FORMAT, ...carried }, null, 2);
 }

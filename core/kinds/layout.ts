@@ -40,9 +40,19 @@ export interface Run {
   ink: Rect;
 }
 
+/** A plain ground that a drawing lays beneath its own texts. */
+export interface Backing {
+  rect: Rect;
+  colour: Paint;
+  /** 0 to 1 */
+  opacity: number;
+}
+
 export interface Layout {
   size: Size;
   runs: readonly Run[];
+  /** What texts stand on beside the part's own surface. */
+  backings?: readonly Backing[];
   /** A line that goes on beyond its end: from where it is seen, and how far it goes on, px. It passes in use. */
   passes?: { from: number; beyond: number } | null;
   /** What is told while it is pointed at, where the part itself is not. */

@@ -5,10 +5,12 @@ import {
   setLine,
   sizeAround,
   type Across,
+  type Backing,
   type Fonts,
   type Layout,
   type Line,
   type LineStyle,
+  type Paint,
   type Run,
 } from './layout.ts';
 
@@ -26,6 +28,8 @@ export interface Sheet {
   under(line: Line, across: Across, top: number): number;
   /** Keeps room for something drawn, or for what a text may come to. */
   keep<R extends Rect>(rect: R): R;
+  /** Says what is drawn beneath the texts at a place; it takes no room. */
+  back(rect: Rect, colour: Paint, opacity: number): void;
   /** All of it, as large as what stands on it. */
   lay<More extends object>(more: More): Layout & More;
 }
@@ -33,6 +37,7 @@ export interface Sheet {
 export function createSheet(fonts: Fonts): Sheet {
   const runs: Run[] = [];
   const taken: Rect[] = [];
+  const backings: Backing[] = [];
   const sheet: Sheet = {
     line: (text, style) => setLine(text, style, fonts),
     room: (texts, style) => Math.ceil(Math.max(0, ...texts.map((text) => setLine(text, style, fonts).room))),
@@ -51,7 +56,8 @@ export function createSheet(fonts: Fonts): Sheet {
       taken.push(rect);
       return rect;
     },
-    lay: (more) => ({ size: sizeAround(taken), runs, ...more }),
+    back: (rect, colour, opacity) => void backings.push({ rect, colour, opacity }),
+    lay: (more) => ({ size: sizeAround(taken), runs, ...(backings.length > 0 && { backings }), ...more }),
   };
   return sheet;
 }

@@ -190,6 +190,8 @@ function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only:
     if (target && !intersection(part.ground ?? part.rect, target.rect)) continue;
     paintSurface(pixels, part.ground ?? part.rect, part.surface, density, part.scale);
     if (only === null || part.id === only) {
+      for (const { rect, colour, opacity } of part.backings?.() ?? [])
+        tint(pixels, pixelRect(pixels, rect, density), paintOn(part.surface, colour), opacity);
       for (const { item, run, box, scale, plate } of part.texts()) {
         if (run.text.trim() === '') continue;
         const colour = paintOn(plate?.surface ?? part.surface, run.colour);
@@ -236,10 +238,13 @@ function paintSurface(
   const area = pixelRect(pixels, rect, density);
   if (!area) return;
   if (surface.blur > 0) blurArea(pixels, area, surface.blur * blurScale * density);
-  const opacity = parseInt(surface.fill.slice(7, 9) || 'ff', 16) / 255;
-  if (opacity === 0) return;
-  const [r, g, b] = toBytes(surface.fill);
-  const { data, width } = pixels;
+  tint(pixels, area, surface.fill, parseInt(surface.fill.slice(7, 9) || 'ff', 16) / 255);
+}
+
+/** Lays a colour over an area; `opacity` 0 to 1. */
+function tint({ data, width }: Pixels, area: Rect | null, colour: string, opacity: number): void {
+  if (!area || opacity === 0) return;
+  const [r, g, b] = toBytes(colour);
   for (let y = area.y; y < area.y + area.height; y++) {
     for (let x = area.x; x < area.x + area.width; x++) {
       const at = (y * width + x) * 4;

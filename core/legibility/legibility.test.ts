@@ -78,6 +78,21 @@ describe('judging whether a text can be read', () => {
     expect(await on({ kind: 'bare', shadow: 100 })).to.be.above(await on({ kind: 'bare', shadow: 0 }));
   });
 
+  it('sees names on tiles on their cells, as much of these as is not sheer', async () => {
+    await learnWidgets();
+    const on = async (sheer: number) => {
+      const options = { labels: true, cell: '#203040', sheer };
+      const place = fromCorner(100, 100);
+      const { look } = emptyDesk();
+      const tiles = createWidget({ id: 'clock', type: 'tiles', place, deskFinish: look.finish, options });
+      const desk = deskWith({}, { ...tiles, finish: { ...look.finish, kind: 'bare', shadow: 0 } }, white);
+      return (await worstOf(desk, flat([250, 250, 250]))).contrast;
+    };
+    expect(await on(0)).to.be.closeTo(contrast('#ffffff', '#203040'), 0.05);
+    expect(await on(100)).to.be.closeTo(1.04, 0.02);
+    expect(await on(50)).to.be.within(2, 6);
+  });
+
   it('judges by the weakest twentieth: a speck does not count, a cloud does', async () => {
     const speckled =
       (share: number): PixelsOf =>

@@ -1,5 +1,5 @@
 import type { Surface } from '../colour/look.ts';
-import type { Run } from '../kinds/layout.ts';
+import type { Backing, Run } from '../kinds/layout.ts';
 import type { Rect } from '../values/geometry.ts';
 import type { SceneScreen, SceneWidget } from './scene.ts';
 import { sceneSections } from './sections/list.ts';
@@ -26,6 +26,8 @@ export interface ScenePart {
   /** Of its drawing, and of all that it does to what lies beneath. */
   scale: number;
   texts(): SceneText[];
+  /** What its drawing lays beneath its texts, px of the screen. */
+  backings?(): Backing[];
 }
 
 /** The parts of a screen in the order in which they are painted. */

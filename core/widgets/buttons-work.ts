@@ -4,7 +4,7 @@ import { chosenFont, type TypeChoice } from '../kinds/options.ts';
 import { createSheet } from '../kinds/sheet.ts';
 import { deskActs, type DeskAct } from '../values/acts.ts';
 import type { Rect } from '../values/geometry.ts';
-import type { ButtonFace } from './buttons.ts';
+import { BUTTON_FILL, type ButtonFace } from './buttons.ts';
 
 /** Buttons that do what a desk in use can be told: how switches and the session show theirs. */
 
@@ -89,7 +89,10 @@ export function layButtons(view: ButtonsView, face: ButtonFace, { fonts }: Widge
       const down = face === 'list' || isUpright;
       const rect = sheet.keep({ x: down ? 0 : along, y: down ? along : 0, width, height: size });
       along += (down ? size : width) + (face === 'list' ? Math.round(gap / 3) : gap);
-      if (isWide) sheet.middle(line, { left: rect.x + size * 0.9 }, rect.y, size);
+      if (isWide) {
+        const { ink } = sheet.middle(line, { left: rect.x + size * 0.9 }, rect.y, size);
+        sheet.back(ink, 'ink', BUTTON_FILL);
+      }
       const left = isWide ? rect.x + size * 0.25 : rect.x + (size - icon) / 2;
       return { rect, icon: { x: left, y: rect.y + (size - icon) / 2, width: icon, height: icon } };
     }),

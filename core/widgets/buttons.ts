@@ -11,6 +11,9 @@ export const buttonFaces = [
 ] as const;
 export type ButtonFace = (typeof buttonFaces)[number]['id'];
 
+/** How much of the ink a button is filled with, 0 to 1. */
+export const BUTTON_FILL = 0.09;
+
 /** How buttons look, of a size (px) to start with. */
 export const buttonShape = (size: number) => ({
   size: field(z.number().min(24).max(160).default(size), { label: 'Size', unit: 'px', control: 'slider' }),

@@ -55,7 +55,8 @@ export class RunningServer {
   }
 }
 
-export function launchBrowser(): Promise<Browser> {
+/** A browser, with `more` on its command line. */
+export function launchBrowser(more: readonly string[] = []): Promise<Browser> {
   return chromium.launch({
     executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
     args: [
@@ -66,6 +67,7 @@ export function launchBrowser(): Promise<Browser> {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      ...more,
     ],
   });
 }
@@ -79,6 +81,7 @@ export function withApp(
     open: (path: string, at?: Date) => Promise<Page>;
     browser: () => Browser;
   }) => void,
+  more: readonly string[] = [],
 ): void {
   describe(title, () => {
     const server = new RunningServer();
@@ -86,7 +89,7 @@ export function withApp(
     const pages: Page[] = [];
 
     before(async () => {
-      [browser] = await Promise.all([launchBrowser(), server.start()]);
+      [browser] = await Promise.all([launchBrowser(more), server.start()]);
     });
     after(async () => {
       await browser.close();

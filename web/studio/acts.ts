@@ -245,7 +245,7 @@ export function duplicateSelection(): void {
   }
   if (widgets.length === 0) return;
   const copies = new Map(widgets.map((widget) => [widget.id, newId()]));
-  if (useDesk.getState().edit(edits.duplicateWidgets(copies)))
+  if (useDesk.getState().edit(edits.duplicateWidgets(copies, newId)))
     useView.getState().select([...copies.values()]);
 }
 

@@ -1,6 +1,7 @@
 import type { CarriedParts } from '../parts-text.ts';
 import type { Hanging } from '../../values/place.ts';
 import { byId, editOf } from './edit.ts';
+import { copyGroups } from './copies.ts';
 
 export interface Landing {
   screen: string;
@@ -14,7 +15,7 @@ export interface Landing {
 /** Changes that bring parts from elsewhere. */
 export const carryEdits = {
   /** Puts carried parts on a screen, under ids of their own; gives `landed` the ids that they have there. */
-  paste: ({ edges, widgets, items }: CarriedParts, landing: Landing, landed: string[] = []) =>
+  paste: ({ edges, widgets, items, groups = [] }: CarriedParts, landing: Landing, landed: string[] = []) =>
     editOf('Paste', (desk) => {
       landed.length = 0;
       const ids = new Map([...edges, ...widgets, ...items].map(({ id }) => [id, landing.newId()]));
@@ -36,6 +37,7 @@ export const carryEdits = {
           place: { ...widget.place, hangs: hangingOn(hangs, landing.screen, ids), x: x + off, y: y + off },
         });
       }
+      copyGroups(desk, groups, ids, landing.newId);
       const edge = landing.edge === null ? undefined : byId(desk.edges, landing.edge);
       if (edge) edge.items.push(...items.map((item) => ({ ...item, id: idOf(item.id) })));
       const gone = edge ? [] : items;

@@ -8,6 +8,7 @@ import type { Hanging } from '../../values/place.ts';
 import type { DeskDraft } from '../desk.ts';
 import { freePlace, placeAt, type Ground } from '../ground.ts';
 import { widgetsInCircles, type Widget } from '../sections/widgets.ts';
+import { copyGroups } from './copies.ts';
 import { byId, editOf } from './edit.ts';
 
 /** What a widget looks like, whatever it shows. */
@@ -95,7 +96,7 @@ export const widgetEdits = {
     }),
 
   /** Copies stand a step away from what they copy; a copy of something hanging from a copied part hangs from the copy. */
-  duplicateWidgets: (copies: ReadonlyMap<string, string>, step = 24) =>
+  duplicateWidgets: (copies: ReadonlyMap<string, string>, newId: () => string, step = 24) =>
     editOf('Duplicate', (desk) => {
       for (const original of desk.widgets.filter((widget) => copies.has(widget.id))) {
         const copy = structuredClone(plain(original)) as Draft<Widget>;
@@ -110,6 +111,7 @@ export const widgetEdits = {
         }
         desk.widgets.push(copy);
       }
+      copyGroups(desk, desk.groups, copies, newId);
     }),
 
   /** Moves widgets in the order of what stands above what: one step, or all the way. */

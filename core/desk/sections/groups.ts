@@ -13,6 +13,11 @@ export const Group = z.looseObject({
 });
 export type Group = TypeOf<typeof Group>;
 
+/** Those of which every widget is among some. */
+export function wholeGroups(list: readonly Group[], some: { has(id: string): boolean }): readonly Group[] {
+  return list.filter(({ widgets }) => widgets.every((id) => some.has(id)));
+}
+
 export const MOST_GROUPS = 200;
 
 export const groups = defineSection({

@@ -43,6 +43,16 @@ export const widgets = defineSceneSection({
       scale,
       texts: () =>
         placedTexts(null, layout.runs, { x: rect.x + padding * scale, y: rect.y + padding * scale }, scale),
+      backings: () =>
+        (layout.backings ?? []).map((backing) => ({
+          ...backing,
+          rect: {
+            x: rect.x + (padding + backing.rect.x) * scale,
+            y: rect.y + (padding + backing.rect.y) * scale,
+            width: backing.rect.width * scale,
+            height: backing.rect.height * scale,
+          },
+        })),
     })),
 });
 

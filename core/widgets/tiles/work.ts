@@ -138,7 +138,8 @@ export function layout(seen: TilesView, _face: TilesFace, { fonts }: WidgetConte
         // As wide as the circle is where the name stands.
         2 * radius * Math.sqrt(Math.max(0.1, 1 - (0.62 + text / radius / 4) ** 2)),
       );
-      sheet.put(line, { centre: at.x }, at.y + radius * 0.62 + text * 0.35);
+      const { ink } = sheet.put(line, { centre: at.x }, at.y + radius * 0.62 + text * 0.35);
+      sheet.back(ink, seen.fill, 1 - seen.sheer / 100);
     }
     return {
       middle: at,

@@ -1,5 +1,6 @@
 import { useContext } from 'react';
 import type { ButtonsLayout, ButtonsView } from '../../../core/widgets/buttons-work.ts';
+import { BUTTON_FILL } from '../../../core/widgets/buttons.ts';
 import { Actions } from '../actions.ts';
 import { DeskIcon } from '../icons.tsx';
 import { paint, placeOf } from '../runs.tsx';
@@ -15,7 +16,7 @@ export function ActButtons({ view, layout }: { view: ButtonsView; layout: Button
     const ground = {
       ...placeOf(rect),
       borderRadius: rect.height / 2,
-      background: 'color-mix(in srgb, var(--ink) 9%, transparent)',
+      background: `color-mix(in srgb, var(--ink) ${BUTTON_FILL * 100}%, transparent)`,
       boxShadow: isOn ? `inset 0 0 0 2px ${colour}` : undefined,
     };
     return (

@@ -8,6 +8,9 @@ export type Ear = 'player' | 'microphone' | 'tab';
 let context: AudioContext | null = null;
 let volume: GainNode | null = null;
 const ears = new Map<Ear, AnalyserNode>();
+const streams = new Map<Ear, MediaStream>();
+const listeners = new Set<() => void>();
+const tellListeners = () => listeners.forEach((call) => call());
 
 function audioContext(): AudioContext {
   context ??= new AudioContext();
@@ -51,8 +54,13 @@ export async function listenTo(ear: 'microphone' | 'tab'): Promise<string | null
       return 'What was shared has no sound: share a tab, with its sound.';
     }
     for (const track of stream.getVideoTracks()) track.enabled = false;
+    stopListening(ear);
     createEar(ear, audioContext().createMediaStreamSource(stream));
-    stream.getAudioTracks()[0]?.addEventListener('ended', () => ears.delete(ear));
+    streams.set(ear, stream);
+    // It may be ended where the browser shows it, too.
+    for (const track of stream.getTracks())
+      track.addEventListener('ended', () => streams.get(ear) === stream && stopListening(ear));
+    tellListeners();
     return null;
   } catch (error) {
     return (error as Error).name === 'NotAllowedError'
@@ -61,7 +69,22 @@ export async function listenTo(ear: 'microphone' | 'tab'): Promise<string | null
   }
 }
 
+/** Lets go of the microphone or the tab. */
+export function stopListening(ear: 'microphone' | 'tab'): void {
+  for (const track of streams.get(ear)?.getTracks() ?? []) track.stop();
+  streams.delete(ear);
+  ears.get(ear)?.disconnect();
+  ears.delete(ear);
+  tellListeners();
+}
+
 export const isListening = (ear: Ear): boolean => ears.has(ear);
+
+/** Calls back whenever listening begins or ends; gives back what stops that. */
+export function onListening(call: () => void): () => void {
+  listeners.add(call);
+  return () => listeners.delete(call);
+}
 
 const samples = new Float32Array(LOOK);
 const kept = new Map<string, { at: number; found: SoundPower }>();

@@ -1,7 +1,7 @@
-import { Ear as EarIcon } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { Ear as EarIcon, EarOff } from 'lucide-react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { SpectrumOptions } from '../../../../../core/widgets/spectrum/spectrum.ts';
-import { isListening, listenTo } from '../../../../session/sound/hearing.ts';
+import { isListening, listenTo, onListening, stopListening } from '../../../../session/sound/hearing.ts';
 import { costOfSpectrum } from '../../../../session/sound/sounding.ts';
 import { Button } from '../../../../ui/buttons.tsx';
 import { Section } from '../../../../ui/section.tsx';
@@ -30,15 +30,19 @@ export function HearingSection({ hears, most }: { hears: SpectrumOptions['hears'
 
 /** A microphone or a tab is listened to once a person lets it be, for as long as the page is open. */
 function Permission({ ear }: { ear: 'microphone' | 'tab' }) {
-  const [isOn, setOn] = useState(() => isListening(ear));
+  const isOn = useSyncExternalStore(onListening, () => isListening(ear));
   async function ask(): Promise<void> {
     const wrong = await listenTo(ear);
     if (wrong) toast.warning(wrong);
-    setOn(isListening(ear));
   }
   const what = ear === 'microphone' ? 'the microphone' : 'a shared tab';
   return isOn ? (
-    <p className="text-dust">Listens to {what}. What it hears stays in this page.</p>
+    <>
+      <p className="text-dust">Listens to {what}. What it hears stays in this page.</p>
+      <Button className="justify-self-start" onClick={() => stopListening(ear)}>
+        <EarOff size={15} /> Stop listening
+      </Button>
+    </>
   ) : (
     <Button className="justify-self-start" onClick={() => void ask()}>
       <EarIcon size={15} /> Let it listen to {what}…

@@ -1,0 +1,13 @@
+import type { DeskDraft } from '../desk.ts';
+import { wholeGroups, type Group } from '../sections/groups.ts';
+
+/** Makes groups of the copies where whole groups were copied; `copies` are the new ids by the old. */
+export function copyGroups(
+  desk: DeskDraft,
+  groups: readonly Group[],
+  copies: ReadonlyMap<string, string>,
+  newId: () => string,
+): void {
+  for (const { name, widgets } of wholeGroups(groups, copies))
+    desk.groups.push({ id: newId(), name, widgets: widgets.map((id) => copies.get(id) ?? id) });
+}
