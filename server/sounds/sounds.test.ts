@@ -2,46 +2,12 @@ import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
-import sharp from 'sharp';
 import request from 'supertest';
 import { dawnCount } from '../../tests/support/desks.ts';
+import { tagged, tone } from '../../tests/support/sounds.ts';
 import type { Desk } from '../../core/desk/desk.ts';
-import { toWav } from '../../core/sound/synth.ts';
 import { plainSound, type Track } from '../../core/sources/sound/schema.ts';
 import { createApp, type App } from '../app.ts';
-
-const tone = (seconds: number) =>
-  toWav(
-    Float32Array.from({ length: seconds * 8000 }, (_, index) => 0.5 * Math.sin(index / 3)),
-    8000,
-  );
-
-/** A tag with a title, a name and a cover before an MP3 of silent frames (MPEG 1, layer 3, 128 kB/s, 44,100 Hz). */
-async function tagged(frames = 120): Promise<Buffer> {
-  const cover = await sharp({ create: { width: 40, height: 40, channels: 3, background: '#35607a' } })
-    .png()
-    .toBuffer();
-  const frame = (id: string, content: Buffer) => {
-    const head = Buffer.alloc(10);
-    head.write(id, 0, 'latin1');
-    head.writeUInt32BE(content.length, 4);
-    return Buffer.concat([head, content]);
-  };
-  const text = (id: string, words: string) =>
-    frame(id, Buffer.concat([Buffer.from([0]), Buffer.from(words, 'latin1')]));
-  const picture = frame('APIC', Buffer.concat([Buffer.from('\0image/png\0\x03\0', 'latin1'), cover]));
-  const body = Buffer.concat([
-    text('TIT2', 'Bells, again'),
-    text('TPE1', 'The sound room'),
-    text('TALB', 'Winter'),
-    picture,
-  ]);
-  const size = [21, 14, 7, 0].map((shift) => (body.length >> shift) & 0x7f);
-  const tag = Buffer.concat([Buffer.from('ID3\x03\0\0', 'latin1'), Buffer.from(size), body]);
-  const silent = Buffer.alloc(417);
-  silent.set([0xff, 0xfb, 0x90, 0x64]);
-  return Buffer.concat([tag, ...Array.from({ length: frames }, () => silent)]);
-}
 
 describe('sounds', () => {
   let folder: string;

@@ -25,13 +25,13 @@ import { learnFamilies } from '../../core/text/families.ts';
 import { plainUse } from '../../core/text/schema.ts';
 import { families, type ShippedFamily } from '../../core/values/family.ts';
 import { fieldOf } from '../../core/values/field.ts';
-import { bottom, right, type Rect } from '../../core/values/geometry.ts';
+import { bottom, right, type Rect, type Size } from '../../core/values/geometry.ts';
 import { widgetKinds } from '../../core/widgets/list.ts';
 import { DAWN, emptyDesk, fromCorner } from '../support/desks.ts';
 import { addDesk, withApp } from '../support/app.ts';
 
 /** As many px as the window has: the desk is drawn at scale 1. */
-const SCREEN = { width: 3000, height: 2000 };
+const SCREEN = { width: 4000, height: 3000 };
 /** Texts that reach high, deep and wide, for options that take text. */
 const TEXTS = ["EEEE d MMMM 'Ågjy'", ''];
 
@@ -307,9 +307,9 @@ function inkOf({ data, width, height }: Grey, rect: Rect): Rect | null {
 }
 
 withApp('what the page draws and what the core laid', ({ server, browser }) => {
-  /** A window as large as the screen of the sheets, whose clock stands. */
-  async function opened(): Promise<Page> {
-    const context = await browser().newContext({ viewport: SCREEN });
+  /** A window as large as the screen that it shows, whose clock stands. */
+  async function opened(viewport: Size = SCREEN): Promise<Page> {
+    const context = await browser().newContext({ viewport });
     context.setDefaultTimeout(60_000);
     const page = await context.newPage();
     page.on('pageerror', (error) => {
@@ -350,7 +350,8 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
   }
 
   it('agree about every text of every kind, face, option and family, both ways; and boxes hold the ink', async function () {
-    this.timeout(600_000);
+    // Long work, beside other work.
+    this.timeout(900_000);
     await Promise.all([learnFamilies(), learnWidgets(), learnSources(), learnExpressions()]);
     const sheets = pagesOf(everyWidget());
     expect(sheets.length).to.be.at.least(SHARES);
@@ -393,18 +394,20 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
     const large = [
       { type: 'clock', face: 'stack', y: 0, scale: 10 },
       { type: 'picture', face: 'bare', y: 0, scale: 1, options: { height: 3000 } },
-      { type: 'shape', face: 'words', y: 1700, scale: 1, options: { size: 400, text: 'W'.repeat(30) } },
+      { type: 'shape', face: 'words', y: 600, scale: 1, options: { size: 400, text: 'W'.repeat(30) } },
     ] as const;
     const widgets = large.map(({ y, scale, ...about }) => ({
       ...createWidget({ ...about, id: about.type, place: fromCorner(0, y), deskFinish: finish }),
       finish: bare,
       scale,
     }));
-    const desk = { ...deskOf(widgets, [], ['fraunces', 'commissioner', 'recursive']), name: 'Large' };
+    const small = { width: 1400, height: 900 };
+    const plain = deskOf(widgets, [], ['fraunces', 'commissioner', 'recursive']);
+    const desk = { ...plain, name: 'Large', screens: [{ ...plain.screens[0]!, ...small }] };
     await learnDesk(desk);
     const [screen] = solve(desk, { moment: DAWN }).screens;
     if (!screen) throw new Error('no screen');
-    const page = await opened();
+    const page = await opened(small);
     await show(page, desk);
     for (const [index, { id, scale }] of screen.widgets.entries())
       expect(scale, id).to.be.below(desk.widgets[index]?.scale ?? 0);
@@ -414,7 +417,7 @@ withApp('what the page draws and what the core laid', ({ server, browser }) => {
 
   it('agree about the list of applications, which scrolls where it is long', async () => {
     const panel = createPanel('panel', 'main', 'left', [createItem('button', 'app-list')]);
-    const names = Array.from({ length: 60 }, (_, index) => `Tallybook ${index}`);
+    const names = Array.from({ length: 90 }, (_, index) => `Tallybook ${index}`);
     const desk: Desk = {
       ...deskOf([], [panel], ['fraunces', 'commissioner', 'recursive']),
       name: 'Many applications',

@@ -7,9 +7,11 @@ import { sampleOf } from '../../core/backdrop/drawn.ts';
 import { motifNames } from '../../core/backdrop/names.ts';
 import { createBackdrop, createPicture, createMotif } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
+import type { Track } from '../../core/sources/sound/schema.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import type { RunningServer } from '../support/app.ts';
 import { digestOf } from '../support/digest.ts';
+import { heads, tagged, tone } from '../support/sounds.ts';
 import { damaged, misshapen, type Chance } from './random.ts';
 
 /** One class of what is sent: how often tried, and what came of it. */
@@ -30,6 +32,7 @@ export interface Samples {
   pictures: Buffer[];
   fonts: Buffer[];
   svgs: string[];
+  sounds: Buffer[];
   desks: Desk[];
 }
 
@@ -77,6 +80,7 @@ export async function makeSamples(): Promise<Samples> {
       '<svg xmlns="http://www.w3.org/2000/svg" width="900" height="900"><defs><filter id="f"><feGaussianBlur stdDeviation="40"/></filter><g id="a"><rect width="9" height="9"/></g></defs><use href="#a" filter="url(#f)"/><text x="4" y="9">reed</text></svg>',
       `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9">${'<g>'.repeat(60)}<path d="M0 0h9v9z"/>${'</g>'.repeat(60)}</svg>`,
     ],
+    sounds: [Buffer.from(tone(1)), await tagged(), ...heads()],
     desks: demoDesks(),
   };
 }
@@ -170,6 +174,31 @@ export async function fuzzServer(
     if (!taken.ok) return;
     const { id } = taken.json() as { id: string };
     must(await send('fonts', `/api/fonts/${id.slice(4)}`), 'font taken, not given', id);
+  }
+
+  async function sounds(): Promise<void> {
+    const bytes = damaged(chance.of(samples.sounds), chance);
+    const taken = await post('sounds', '/api/sounds?name=x', bytes);
+    if (!taken.ok) return;
+    const track = taken.json() as Omit<Track, 'id'>;
+    const id = track.from.by === 'file' ? track.from.file.slice(4) : '';
+    must(await send('sounds', `/api/sounds/${id}`), 'sound taken, not given', bytesOf(bytes));
+    if (track.cover)
+      must(
+        await send('sounds', `/api/pictures/${track.cover.slice(4)}?width=240`),
+        'cover not shown',
+        bytesOf(bytes),
+      );
+    // What it says of itself has to pass into a desk.
+    const [desk] = samples.desks;
+    if (!desk) return;
+    const sound = { ...desk.sources.sound, tracks: [{ id: 'one', ...track }] };
+    const text = JSON.stringify({ ...desk, sources: { ...desk.sources, sound } });
+    const headers = { 'Content-Type': 'application/json' };
+    const made = await send('sounds', '/api/desks', { method: 'POST', body: text, headers }, bytesOf(bytes));
+    must(made, 'sound taken, not in a desk', bytesOf(bytes));
+    const there = made.ok ? (made.json() as { desk: Desk }).desk.id : null;
+    if (there) await send('shelf', `/api/desks/${there}`, { method: 'DELETE' });
   }
 
   async function desks(): Promise<void> {
@@ -266,7 +295,7 @@ export async function fuzzServer(
     );
   }
 
-  for (const act of [pictures, icons, fonts, desks, bundles, backdrops, requests])
+  for (const act of [pictures, icons, fonts, sounds, desks, bundles, backdrops, requests])
     for (let times = 0; times < 6; times++) await act();
 }
 
