@@ -15,7 +15,7 @@ interface Shot {
 }
 
 const shots: Shot[] = [
-  { name: 'shelf', path: '/' },
+  { name: 'shelf', path: '/', prepare: (page) => page.getByText('Check the scales').waitFor() },
   // Before others change that desk.
   {
     name: 'studio-bare',
@@ -150,6 +150,7 @@ const shots: Shot[] = [
       await page.getByRole('button', { name: 'Try' }).click();
       await page.getByRole('button', { name: 'Open the app list' }).click();
       await page.getByRole('dialog', { name: 'App list' }).waitFor();
+      await untilDrawn(page);
     },
   },
   {

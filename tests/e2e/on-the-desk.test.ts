@@ -195,6 +195,8 @@ withApp('what is put on the desk', ({ server, open }) => {
     await handle(page, 'tiles').click({ position: { x: 4, y: 30 }, force: true });
     const grip = (index: number) => page.locator(`[data-cell="${index}"]`);
     await grip(2).waitFor();
+    await page.locator('aside').getByText('Cell 2 Kit').waitFor();
+    await page.locator('aside').getByText('Cell 3 Terminal').waitFor();
     const others = await Promise.all([0, 1].map((index) => centreOf(grip(index))));
     const scale = ((await centreOf(grip(1))).x - (await centreOf(grip(0))).x) / 110;
     // To the left of the first, where nothing was: what stands must not move.

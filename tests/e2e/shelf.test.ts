@@ -24,6 +24,10 @@ withApp('the shelf', ({ server, open }) => {
       'Bare desk',
     ]);
     await page.locator('[data-desk="night-watch"] [data-screen]').nth(1).waitFor();
+    // Calendars that stand in a desk are read here, too.
+    await page
+      .locator('[data-desk="ringing-day"] [data-widget="to-do"]', { hasText: 'Check the scales' })
+      .waitFor();
     await page.getByRole('link', { name: 'Open Sound room' }).click();
     await page.locator('[data-stage] [data-widget="clock"]').waitFor();
     expect(new URL(page.url()).pathname).to.equal('/desk/sound-room');

@@ -1,6 +1,7 @@
 import { memo, useMemo, useRef, useState } from 'react';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { OpenMenu } from '../../core/scene/scene.ts';
+import type { Feed } from '../../core/sources/feeds.ts';
 import { createSolver } from '../../core/scene/solver.ts';
 import type { Half } from '../../core/values/roles.ts';
 import { useWidth } from '../ui/use-width.ts';
@@ -13,6 +14,7 @@ export const Miniature = memo(function Miniature({
   half,
   open = null,
   only,
+  feeds,
 }: {
   desk: Desk;
   moment: number;
@@ -22,6 +24,8 @@ export const Miniature = memo(function Miniature({
   open?: OpenMenu | null;
   /** Id of the one screen to show. */
   only?: string;
+  /** What came from outside. */
+  feeds?: readonly Feed[];
 }) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
@@ -29,8 +33,8 @@ export const Miniature = memo(function Miniature({
   const menu = open?.menu;
   const on = open?.screen;
   const shared = useMemo(
-    () => solver(desk, { moment, half, open: menu && on ? { menu, screen: on } : null }),
-    [solver, desk, moment, half, menu, on],
+    () => solver(desk, { moment, half, feeds, open: menu && on ? { menu, screen: on } : null }),
+    [solver, desk, moment, half, feeds, menu, on],
   );
   const screens = shared.screens.filter(({ id }) => only === undefined || id === only);
 

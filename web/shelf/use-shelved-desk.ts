@@ -1,9 +1,11 @@
 import { useEffect, useState, type RefObject } from 'react';
 import type { Desk } from '../../core/desk/desk.ts';
 import { problemText, type Problem } from '../../core/desk/problem.ts';
+import type { Feed } from '../../core/sources/feeds.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import { ServerProblem, api } from '../api/client.ts';
 import { prepareDrawing } from '../session/drawing.ts';
+import { readOwnCalendars } from './calendars.ts';
 
 /** Desks with more widgets than this are not drawn on the shelf: it has others to show. */
 export const MOST_DRAWN = 600;
@@ -11,7 +13,7 @@ const TRY_AGAIN_MS = 1500;
 
 export type Shelved =
   | { state: 'waiting' }
-  | { state: 'there'; desk: Desk }
+  | { state: 'there'; desk: Desk; feeds: readonly Feed[] }
   /** Too much to draw it small. */
   | { state: 'large' }
   | { state: 'unreadable'; sentence: string };
@@ -37,7 +39,8 @@ export function useShelvedDesk(
       try {
         const { desk } = await api.desk(id);
         await prepareDrawing(desk);
-        if (isWanted) setShelved({ state: 'there', desk });
+        const feeds = await readOwnCalendars(desk, Date.now());
+        if (isWanted) setShelved({ state: 'there', desk, feeds });
       } catch (error) {
         if (!isWanted) return;
         if (!(error instanceof ServerProblem)) timer = setTimeout(() => void fetchIt(), TRY_AGAIN_MS);

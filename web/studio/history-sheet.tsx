@@ -143,6 +143,7 @@ function Rows({
 function Picture({ row, onError }: { row: Row | null; onError: (sentence: string) => void }) {
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const half = useConditions((state) => state.half ?? undefined);
+  const feeds = useConditions((state) => state.feeds);
   const [seen, setSeen] = useState<{ key: string; desk: Desk } | null>(null);
   useEffect(() => {
     let isStale = false;
@@ -158,7 +159,7 @@ function Picture({ row, onError }: { row: Row | null; onError: (sentence: string
   return (
     <figure data-history-picture={seen?.key}>
       {seen ? (
-        <Miniature desk={seen.desk} moment={minute} half={half} />
+        <Miniature desk={seen.desk} moment={minute} half={half} feeds={feeds} />
       ) : (
         <div className="aspect-video rounded-lg bg-pit" />
       )}

@@ -27,7 +27,8 @@ export function solveAppList(open: OpenMenu, ground: MenuGround, solving: Solvin
     Math.max(1, Math.floor((width - 2 * AROUND) / leastCell(menu.iconSize, menu.labels))),
   );
   const style: RowStyle = {
-    width: (width - 2 * AROUND) / columns,
+    // Whole px, so that neighbours meet exactly.
+    width: Math.floor((width - 2 * AROUND) / columns),
     height: rowHeight(menu.iconSize, menu.words && menu.labels),
     iconSize: menu.iconSize,
     hasIcons: true,

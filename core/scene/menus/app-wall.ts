@@ -150,8 +150,9 @@ function layShelves(
   const names = menu.labels ? text + 18 : 4;
   const height = Math.round(menu.iconSize * (1 + LIFT) + names + STAND + LINE);
   const hasTitles = shelves.some(({ title }) => title !== null);
-  const indent = hasTitles ? Math.min(200, view.width * 0.24) : 0;
-  const cell = Math.max(1, Math.min((view.width - indent) / menu.columns, menu.iconSize * 3.2));
+  const indent = hasTitles ? Math.floor(Math.min(200, view.width * 0.24)) : 0;
+  // Whole px, so that neighbours meet exactly.
+  const cell = Math.max(1, Math.floor(Math.min((view.width - indent) / menu.columns, menu.iconSize * 3.2)));
   const across = Math.max(1, Math.floor((view.width - indent) / cell));
   const rows = shelves.flatMap(({ title, entries }) =>
     chunk(entries, Math.min(across, menu.columns)).map((those, index) => ({

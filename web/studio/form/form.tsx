@@ -7,6 +7,7 @@ import { Row, Section } from '../../ui/section.tsx';
 import type { ControlProps, Values } from './control.ts';
 import { VariantControl, controls } from './controls.tsx';
 import { RecordList } from './record-list.tsx';
+import { toldOf } from './told.ts';
 import { choicesBeside, controlOf, fieldsOf, innerOf, variantOf, type FieldShape } from './schema.ts';
 
 export interface FormProps {
@@ -96,7 +97,7 @@ function AnyField({
         onTurn={turn}
         onEnd={rest.onEnd}
         add={lookUp(rest.adders ?? {}, name)}
-        isFolded={fieldsOf(inner.schema).length > MOST_OPEN}
+        told={fieldsOf(inner.schema).length > MOST_OPEN ? (entry) => toldOf(inner.schema, entry) : undefined}
         inside={(entry, title, onEntry) => (
           <Fields schema={inner.schema} values={entry} of={title} onTurn={onEntry} onEnd={rest.onEnd} />
         )}

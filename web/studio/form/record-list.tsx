@@ -15,7 +15,7 @@ export function RecordList({
   onEnd,
   add,
   inside,
-  isFolded = false,
+  told,
 }: {
   /** What one of them is called. */
   one: string;
@@ -28,8 +28,8 @@ export function RecordList({
   add?: (entries: readonly Values[]) => Values | null;
   /** What is drawn beneath a row, whose turns give the fields of the record that change. */
   inside: (entry: Values, title: string, onTurn: (change: Values) => void) => ReactNode;
-  /** Each is open once it is pressed, and no other then. */
-  isFolded?: boolean;
+  /** What one is told by: each is open once it is pressed, and no other then. Without, all are open. */
+  told?: (entry: Values) => string;
 }) {
   const [open, setOpen] = useState<number | null>(null);
   function set(next: readonly Values[]): void {
@@ -44,13 +44,13 @@ export function RecordList({
       title,
       content: (
         <span className="min-w-0 truncate text-dust">
-          {title} {isFolded && <span className="text-chalk">{firstWords(entry)}</span>}
+          {title} {told && <span className="text-chalk">{told(entry)}</span>}
         </span>
       ),
-      ...(isFolded ? { onPress: () => setOpen(open === index ? null : index) } : {}),
+      ...(told ? { onPress: () => setOpen(open === index ? null : index) } : {}),
       onRemove: entries.length > least ? () => set(entries.filter((_, at) => at !== index)) : undefined,
       inside:
-        !isFolded || open === index
+        !told || open === index
           ? inside(entry, title, (change) =>
               onTurn(entries.map((old, at) => (at === index ? { ...old, ...change } : old))),
             )
@@ -76,10 +76,4 @@ export function RecordList({
       )}
     </div>
   );
-}
-
-/** What tells a record from others: the first words that stand in it. */
-function firstWords(entry: Values): string {
-  const words = Object.values(entry).find((value) => typeof value === 'string' && value !== '');
-  return typeof words === 'string' ? words : '';
 }

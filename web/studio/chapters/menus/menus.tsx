@@ -60,6 +60,7 @@ function MenuCard({ menu, desk }: { menu: MenuKey; desk: Desk }) {
   const screen = useScreenInView();
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const half = useConditions((state) => state.half ?? undefined);
+  const feeds = useConditions((state) => state.feeds);
   const shown = desk.screens.find(({ id }) => id === screen?.id) ?? desk.screens[0];
   if (!shown) return null;
   const { shortcut } = desk.menus[menu];
@@ -70,7 +71,14 @@ function MenuCard({ menu, desk }: { menu: MenuKey; desk: Desk }) {
       onClick={() => useView.getState().goToChapter('menus', menu)}
       className="min-w-0 rounded-lg bg-nap p-1.5 text-left hover:outline hover:outline-brass/70"
     >
-      <Miniature desk={desk} only={shown.id} moment={minute} half={half} open={{ menu, screen: shown.id }} />
+      <Miniature
+        desk={desk}
+        only={shown.id}
+        moment={minute}
+        half={half}
+        feeds={feeds}
+        open={{ menu, screen: shown.id }}
+      />
       <span className="mt-1 block truncate px-0.5 text-[12px]">{menuTitles[menu]}</span>
       <span className="block truncate px-0.5 font-mono text-[11px] text-dust">
         {shortcut || (menu === 'deskMenu' ? 'right press' : 'no shortcut')}
