@@ -107,6 +107,9 @@ export function SelectField<T extends string>({
   );
 }
 
+/** Letters that find room side by side when each has as much as the others. */
+const EVEN_LETTERS = 21;
+
 /** A few choices side by side. */
 export function Segmented<T extends string>({
   label,
@@ -122,6 +125,8 @@ export function Segmented<T extends string>({
 }) {
   // As in any group of which one is chosen: arrows choose.
   const isArrow = useRef(false);
+  // Long words beside short ones share the room by their lengths.
+  const isEven = choices.every(({ label: { length } }) => length * choices.length <= EVEN_LETTERS);
   return (
     <ToggleGroup.Root
       onKeyDownCapture={({ key }) => (isArrow.current = key.startsWith('Arrow'))}
@@ -144,9 +149,8 @@ export function Segmented<T extends string>({
           }}
           title={choice.icon ? choice.label : undefined}
           className={clsx(
-            'flex min-w-0 items-center justify-center gap-1.5 truncate rounded-md px-1.5 text-[12.5px] text-dust transition-colors hover:text-chalk data-[state=on]:bg-seam data-[state=on]:text-chalk',
-            // Many words side by side share the room by their lengths.
-            choices.length > 3 ? 'flex-auto' : 'flex-1',
+            'flex min-w-0 items-center justify-center gap-1.5 truncate rounded-md px-[3px] text-[12.5px] text-dust transition-colors hover:text-chalk data-[state=on]:bg-seam data-[state=on]:text-chalk',
+            isEven ? 'flex-1' : 'flex-auto',
           )}
         >
           {choice.icon ?? choice.label}

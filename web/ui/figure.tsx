@@ -28,7 +28,9 @@ export interface NumberFieldProps {
  * typed, with a sentence that says why; Escape gives the old one back.
  */
 export function NumberField(props: NumberFieldProps) {
-  const { label, value, step = 1, unit, decimals = 1, disabled, className } = props;
+  const { label, value, step = 1, unit: given, decimals = 1, disabled, className } = props;
+  // Where there is no one figure, the word for that needs the room.
+  const unit = props.isDiffering ? undefined : given;
   const shown = props.isDiffering ? '' : trim(value, decimals);
   const { text, type, take, giveUp, isWrong } = useTyped(props, shown);
   const steps = useSteps(props);

@@ -6,7 +6,7 @@ import { field } from '../../values/field.ts';
 const faces = [
   { id: 'list', title: 'List' },
   { id: 'one', title: 'One at a time' },
-  { id: 'passing', title: 'A line that passes' },
+  { id: 'passing', title: 'Passing line' },
 ] as const;
 
 const options = z.looseObject({

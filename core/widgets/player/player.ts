@@ -4,7 +4,7 @@ import { TypeOption, colourOption } from '../../kinds/options.ts';
 import { field } from '../../values/field.ts';
 
 const faces = [
-  { id: 'card', title: 'Card with the cover' },
+  { id: 'card', title: 'Card' },
   { id: 'line', title: 'Line' },
   { id: 'wave', title: 'Wave' },
   { id: 'large', title: 'Large title' },

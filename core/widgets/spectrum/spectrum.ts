@@ -43,7 +43,7 @@ const options = z.looseObject({
   ),
   along: field(z.enum(['bands', 'level']).default('bands'), {
     label: 'They change',
-    choices: { bands: 'Along the bands', level: 'With the level' },
+    choices: { bands: 'By band', level: 'By level' },
     group: 'Letters and colours',
   }),
   gap: field(z.number().min(0).max(80).default(30), {

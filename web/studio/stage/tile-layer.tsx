@@ -26,6 +26,7 @@ export const TileLayer = memo(function TileLayer({
   if (widget?.type !== 'tiles' || widget.locked) return null;
   const { cells, radius } = widget.layout as TilesLayout;
   const view = widget.view as TilesView;
+  const low = view.hasLabels ? -HIGH : LOW;
   return cells.map(({ middle }, index) => (
     <Grip
       key={index}
@@ -34,15 +35,16 @@ export const TileLayer = memo(function TileLayer({
       label={`Cell ${view.cells[index]?.name ?? index + 1}`}
       at={{
         x: (widget.rect.x + (widget.padding + middle.x) * widget.scale) * scale,
-        // Under its icon, which it would cover.
-        y: (widget.rect.y + (widget.padding + middle.y + radius * LOW) * widget.scale) * scale,
+        // It would cover the icon, or the name.
+        y: (widget.rect.y + (widget.padding + middle.y + radius * low) * widget.scale) * scale,
       }}
     />
   ));
 });
 
-/** Of the circle within a cell: how far under its middle the grip stands. */
+/** Of the circle within a cell: how far under its middle the grip stands, or above it where a name stands there. */
 const LOW = 0.78;
+const HIGH = 0.88;
 
 interface Field {
   cells: TilesOptions['cells'];
