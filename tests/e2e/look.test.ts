@@ -227,8 +227,10 @@ withApp('palette and look', ({ server, open }) => {
       svg,
       '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="document.title=1"><script>document.title=2</script><rect width="9" height="9" fill="#c03020"/></svg>',
     );
+    // It is said for some seconds only.
+    const said = page.getByText('Files has an icon of yours').waitFor();
     await page.getByLabel('Icon file for Files').setInputFiles(svg);
-    await page.getByText('Files has an icon of yours').waitFor();
+    await said;
     const own = page.locator('[data-stage] [data-edge="dock"] img').first();
     await own.waitFor();
     expect(await own.getAttribute('src')).to.match(/^\/api\/pictures\/[0-9a-f]{64}/);
