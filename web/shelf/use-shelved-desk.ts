@@ -39,8 +39,10 @@ export function useShelvedDesk(
       try {
         const { desk } = await api.desk(id);
         await prepareDrawing(desk);
+        if (isWanted) setShelved({ state: 'there', desk, feeds: [] });
+        // A calendar may take its time, which the desk need not wait for.
         const feeds = await readOwnCalendars(desk, Date.now());
-        if (isWanted) setShelved({ state: 'there', desk, feeds });
+        if (isWanted && feeds.length > 0) setShelved({ state: 'there', desk, feeds });
       } catch (error) {
         if (!isWanted) return;
         if (!(error instanceof ServerProblem)) timer = setTimeout(() => void fetchIt(), TRY_AGAIN_MS);

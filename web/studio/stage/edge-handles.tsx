@@ -80,6 +80,9 @@ export function SpanHandles({ edge, scale }: { edge: SceneEdge; scale: number })
   const { x, y, width, height } = edge.rect;
   const flat = isHorizontal(edge.side);
   if (edge.locked) return null;
+  const [along, across] = flat
+    ? (['ew-resize', 'ns-resize'] as const)
+    : (['ns-resize', 'ew-resize'] as const);
   const start = flat ? { x, y: y + height / 2 } : { x: x + width / 2, y };
   const end = flat ? { x: x + width, y: y + height / 2 } : { x: x + width / 2, y: y + height };
   const inner = {
@@ -90,21 +93,9 @@ export function SpanHandles({ edge, scale }: { edge: SceneEdge; scale: number })
   }[edge.side];
   return (
     <>
-      <SpanHandle
-        edge={edge}
-        what="start"
-        at={start}
-        scale={scale}
-        cursor={flat ? 'ew-resize' : 'ns-resize'}
-      />
-      <SpanHandle edge={edge} what="end" at={end} scale={scale} cursor={flat ? 'ew-resize' : 'ns-resize'} />
-      <SpanHandle
-        edge={edge}
-        what="inner"
-        at={inner}
-        scale={scale}
-        cursor={flat ? 'ns-resize' : 'ew-resize'}
-      />
+      <SpanHandle edge={edge} what="start" at={start} scale={scale} cursor={along} />
+      <SpanHandle edge={edge} what="end" at={end} scale={scale} cursor={along} />
+      <SpanHandle edge={edge} what="inner" at={inner} scale={scale} cursor={across} />
     </>
   );
 }
