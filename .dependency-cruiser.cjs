@@ -16,6 +16,7 @@ const layers = {
     'look',
     'exchange',
     'kinds',
+    'windows',
     'expressions',
     'items',
     'widgets',

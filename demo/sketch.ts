@@ -11,6 +11,7 @@ import type { Backdrop } from '../core/backdrop/schema.ts';
 import { FORMAT, type Desk } from '../core/desk/desk.ts';
 import type { Edge, Item } from '../core/desk/sections/edges.ts';
 import type { Look } from '../core/look/schema.ts';
+import { plainWindows, type Windows } from '../core/windows/schema.ts';
 import type { Screen } from '../core/desk/sections/screens.ts';
 import type { Widget } from '../core/desk/sections/widgets.ts';
 import type { Finish } from '../core/values/finish.ts';
@@ -157,6 +158,7 @@ interface Sketch {
   outside?: Outside;
   sound?: Sound;
   groups?: Group[];
+  windows?: Partial<Windows>;
   workspaces: string[];
 }
 
@@ -174,6 +176,7 @@ export function desk({
   screens = [wide],
   workspaces,
   menus = {},
+  windows = {},
   ...rest
 }: Sketch): Desk {
   return {
@@ -195,6 +198,7 @@ export function desk({
     menus: { ...plainMenus, categories, ...menus },
     sources: { units: plainUnits, tide: marrowTide, outside, sound },
     groups,
+    windows: { ...plainWindows, ...windows },
     applications,
     workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
     ...rest,

@@ -45,6 +45,19 @@ export const Shows = z.discriminatedUnion('by', [
   z
     .looseObject({ by: z.literal('slips'), in: delay('Comes after'), out: delay('Goes after') })
     .meta({ description: 'Out of the way until the pointer is at its side' }),
+  z
+    .looseObject({
+      by: z.literal('steps'),
+      from: field(z.enum(['front', 'any']), {
+        label: 'Makes room for',
+        choices: { front: 'Front window', any: 'Any window' },
+      }),
+      in: delay('Comes after'),
+      out: delay('Goes after'),
+    })
+    .meta({
+      description: 'Out of the way while a window needs its place, unless the pointer is at its side',
+    }),
 ]);
 export type Shows = TypeOf<typeof Shows>;
 
@@ -114,11 +127,15 @@ export const EdgeFrame = z.looseObject({
     variants: {
       always: { label: 'Always there', start: {} },
       slips: { label: 'Slips away', start: { in: 150, out: 500 } },
+      steps: { label: 'Steps aside', start: { from: 'front', in: 150, out: 250 } },
     },
   }),
   keepsWindowsOff: field(z.boolean(), { label: 'Keeps windows off' }),
   locked: field(z.boolean(), { label: 'Locked' }),
   finish: OwnFinish,
+  besideFilled: Finish.nullable().meta({
+    description: 'The finish while a filled window is on its screen; null stays as it is',
+  }),
 });
 export type EdgeFrame = TypeOf<typeof EdgeFrame>;
 

@@ -35,6 +35,7 @@ import type { Rect } from '../values/geometry.ts';
 import { families } from '../values/family.ts';
 import { finishKinds } from '../values/finish.ts';
 import { roles } from '../values/roles.ts';
+import { rulePlaces } from '../windows/schema.ts';
 
 /** Picks, one after another, what an edit is done to: from a list, or a whole number up to a limit. */
 interface Choices {
@@ -187,6 +188,38 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       edits.setMenu('quickFind', { answers: 1 + choose.upTo(19) }),
       edits.setMenu('deskMenu', { entries: [] }),
     ]),
+  setWindows: (_, choose) =>
+    choose.of([
+      edits.setWindows('title', {
+        height: 20 + choose.upTo(52),
+        shown: choose.of(['always', 'unfilled', 'never']),
+      }),
+      edits.setWindows('lines', { line: choose.upTo(8), front: choose.of(roles), border: choose.upTo(12) }),
+      edits.setWindows('buttons', { list: choose.of([[], [{ does: 'close' }]]), size: 8 + choose.upTo(20) }),
+      edits.setWindows('gaps', { outer: choose.upTo(200), inner: choose.upTo(200) }),
+      edits.setWindows('icons', { shown: choose.of(['none', 'some', 'all']), size: 24 + choose.upTo(104) }),
+    ]),
+  setWindowFinish: (desk, choose) => edits.setWindowFinish(choose.of([null, desk.look.finish])),
+  setWindowRules: (desk, choose) =>
+    edits.setWindowRules(
+      choose.of([
+        [],
+        [
+          {
+            id: choose.newId('rule'),
+            application: choose.of(orGone(desk.applications)),
+            workspace: choose.upTo(32),
+            place: choose.of(rulePlaces),
+            width: choose.of([null, 400]),
+            height: null,
+            frame: 'line',
+            seeThrough: choose.upTo(80),
+          },
+        ],
+      ]),
+    ),
+  setDeskShortcuts: (_, choose) =>
+    edits.setDeskShortcuts(choose.of([[], [{ act: 'overview', shortcut: 'Ctrl+Alt+Y' }]])),
   setCategories: (_, choose) =>
     edits.setCategories(choose.of([[], [{ category: 'Office' as const, name: 'Ringing' }]])),
   addApplications: (_, choose) =>

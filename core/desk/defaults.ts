@@ -91,6 +91,7 @@ export function createPanel(id: string, screen: string, side: Side, items: Item[
     keepsWindowsOff: true,
     locked: false,
     finish: null,
+    besideFilled: null,
     items,
   };
 }

@@ -9,6 +9,7 @@ import type { Group } from './sections/groups.ts';
 import type { Screen } from './sections/screens.ts';
 import type { Sources } from './sections/sources.ts';
 import type { Widget } from './sections/widgets.ts';
+import type { Windows } from '../windows/schema.ts';
 import type { Workspace } from './sections/workspaces.ts';
 
 /** What each section of the document holds; sections/list.ts says how each is checked. */
@@ -23,9 +24,10 @@ export interface Sections {
   sources: Sources;
   applications: Application[];
   workspaces: Workspace[];
+  windows: Windows;
 }
 
-export const FORMAT = 7;
+export const FORMAT = 8;
 
 /** The document. */
 export interface Desk extends Sections {

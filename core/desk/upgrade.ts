@@ -5,6 +5,7 @@ import { plainOutside } from '../sources/outside.ts';
 import { plainSound } from '../sources/sound/schema.ts';
 import { marrowTide } from '../sources/tide/tide.ts';
 import { plainUnits } from '../sources/units.ts';
+import { plainWindows } from '../windows/schema.ts';
 import { plainPresses } from '../values/presses.ts';
 import { FORMAT } from './desk.ts';
 import type { Family } from '../values/family.ts';
@@ -154,7 +155,24 @@ export const steps: Record<number, Step> = {
     widgets: asArray(desk['widgets']).map((widget) => ({ followsWidth: false, ...asRecord(widget) })),
     sources: { ...asRecord(desk['sources']), sound: plainSound },
   }),
+
+  /** Format 7 knew no windows, and edges that looked the same whatever stood beside them. */
+  7: (desk) => ({
+    ...desk,
+    format: 8,
+    windows: withFreeKeys(plainWindows, desk['menus']),
+    edges: asArray(desk['edges']).map((edge) => ({ besideFilled: null, ...asRecord(edge) })),
+  }),
 };
+
+/** Shortcuts that a desk's menus have taken stay theirs. */
+function withFreeKeys(windows: typeof plainWindows, menus: unknown): typeof plainWindows {
+  const taken = new Set(Object.values(asRecord(menus)).map((menu) => asRecord(menu)['shortcut']));
+  return {
+    ...windows,
+    shortcuts: windows.shortcuts.filter(({ shortcut }) => !taken.has(shortcut)),
+  };
+}
 
 /** An item of format 5 with its face, and without the options that said it. */
 function withFace({ options, ...item }: Record<string, unknown>): Record<string, unknown> {

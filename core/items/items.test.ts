@@ -26,6 +26,7 @@ function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): 
     applications: desk.applications,
     workspaces: desk.workspaces,
     folders: [],
+    windows: [],
     running: new Set(),
     workspace: 0,
     half: 'dark',

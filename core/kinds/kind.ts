@@ -5,6 +5,17 @@ import type { Side } from '../values/geometry.ts';
 import type { Colour, Half } from '../values/roles.ts';
 import type { Fonts, Layout, Paint } from './layout.ts';
 
+/** What of a window other parts may know; it changes less often than where the window is. */
+export interface WindowFacts {
+  id: string;
+  application: string;
+  screen: string;
+  workspace: string;
+  isFront: boolean;
+  isFilled: boolean;
+  isMinimised: boolean;
+}
+
 /** What the desk says that more than one part may show. */
 export interface DeskFacts {
   applications: readonly { id: string; Name: string; Icon: string; Categories: readonly string[] }[];
@@ -13,6 +24,8 @@ export interface DeskFacts {
   folders: readonly { id: string; name: string }[];
   /** Ids of the applications that run. */
   running: ReadonlySet<string>;
+  /** The windows that are open, from the back to the front. */
+  windows: readonly WindowFacts[];
   /** Index of the workspace in front. */
   workspace: number;
   half: Half;

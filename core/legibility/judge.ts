@@ -17,6 +17,7 @@ import { idOfMenu } from '../scene/menus/hanging.ts';
 import type { OpenMenu, Scene, SceneScreen } from '../scene/scene.ts';
 import { partsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
+import type { TrialWindow } from '../windows/trial.ts';
 
 /**
  * Whether texts can be read: each against the pixels that really lie beneath it, on every screen, in both halves and
@@ -26,7 +27,7 @@ import { solve } from '../scene/solve.ts';
 export interface JudgeConditions {
   moment: number;
   workspace?: number;
-  running?: readonly string[];
+  windows?: readonly TrialWindow[];
 }
 
 /** The worst that befalls one text. */

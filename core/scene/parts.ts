@@ -2,7 +2,7 @@ import type { Surface } from '../colour/look.ts';
 import type { Backing, Run } from '../kinds/layout.ts';
 import type { Rect } from '../values/geometry.ts';
 import type { SceneScreen, SceneWidget } from './scene.ts';
-import { sceneSections } from './sections/list.ts';
+import { paintedSections } from './sections/list.ts';
 
 /** A text of a part where it stands on the screen. */
 export interface SceneText {
@@ -32,7 +32,7 @@ export interface ScenePart {
 
 /** The parts of a screen in the order in which they are painted. */
 export function partsOn(screen: SceneScreen): ScenePart[] {
-  return sceneSections.flatMap(({ key, parts }) => parts(screen[key]));
+  return paintedSections.flatMap(({ key, parts }) => parts(screen[key]));
 }
 
 /** Rectangles of a screen's parts by id. */

@@ -9,11 +9,15 @@ import type { Edge } from '../desk/sections/edges.ts';
 import type { MenuKey } from '../menus/schema.ts';
 import type { Does } from './menus/entries.ts';
 import type { Half } from '../values/roles.ts';
-import type { Fonts, Layout, Run } from '../kinds/layout.ts';
+import type { Fonts, Layout, Paint, Run } from '../kinds/layout.ts';
 import type { Presses } from '../values/presses.ts';
 import type { ItemFaceOf, ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
 import type { Feed } from '../sources/feeds.ts';
 import type { Tick } from '../sources/readings.ts';
+import type { Content } from '../windows/contents/content.ts';
+import type { Frame } from '../windows/frame.ts';
+import type { WindowMoves, Windows } from '../windows/schema.ts';
+import type { ContentKind, Slot, TrialWindow } from '../windows/trial.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
 
 /** A menu that is open, and what somebody does in it. */
@@ -42,8 +46,10 @@ export interface OpenMenu {
 export interface Conditions {
   /** Epoch ms. */
   moment: number;
-  /** Ids of the applications that run. */
-  running?: readonly string[];
+  /** The windows that are open, from the back to the front; an application runs while it has one. */
+  windows?: readonly TrialWindow[];
+  /** Where a window would go that is being moved. */
+  windowHint?: { screen: string; slot: Slot } | null;
   /** Index of the workspace in front. */
   workspace?: number;
   /** A half to look at, whatever the desk itself would say. */
@@ -200,6 +206,46 @@ export interface SceneMenu {
   pages: { count: number; at: number } | null;
 }
 
+/** A window. Its frame is in px from its corner, its content from the corner of the frame's body. */
+export interface SceneWindow {
+  id: string;
+  application: string;
+  kind: ContentKind;
+  title: string;
+  rect: Rect;
+  surface: Surface;
+  frame: Frame;
+  content: Content;
+  /** What the title stands on; null for nothing. */
+  back: { colour: Paint; opacity: number } | null;
+  /** Colours of the buttons' signs, of the line, and of the border. */
+  signs: Paint;
+  buttons: Pick<Windows['buttons'], 'shape' | 'weight' | 'spacing'>;
+  line: string;
+  borderColour: string;
+  glows: boolean;
+  radius: number;
+  /** Of all of it, 0 to 1. */
+  opacity: number;
+  /** How much darker it is, 0 to 1. */
+  shade: number;
+  isFront: boolean;
+  isFilled: boolean;
+  /** In its place, filled, or which part of the free area: it moves there by itself where that changes. */
+  stance: string;
+  /** Where it flies to and from, px of the screen. */
+  home: Point;
+}
+
+export interface SceneWindows {
+  list: SceneWindow[];
+  hint: Rect | null;
+  /** Id of the workspace that they are on, and ids of those on it that are minimised: which of its moves a window makes. */
+  workspace: string;
+  minimised: readonly string[];
+  moves: WindowMoves;
+}
+
 /** What lies behind everything on a screen. */
 export interface SceneBackdrop {
   /** Id of the document's backdrop. */
@@ -222,6 +268,8 @@ export interface SceneSections {
   edges: SceneEdge[];
   /** The later one stands above. */
   widgets: SceneWidget[];
+  /** From the back to the front, and the place that a window would take which is being moved. */
+  windows: SceneWindows;
   /** Null unless they are open. */
   rest: SceneRest | null;
   /** Null unless one is open. */

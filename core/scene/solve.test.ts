@@ -19,6 +19,7 @@ import { edits } from '../desk/edits/edits.ts';
 import { itemKinds } from '../items/list.ts';
 import { widgetKinds } from '../widgets/list.ts';
 import { shareUnchanged } from '../values/share.ts';
+import { windowOf } from '../../tests/support/windows.ts';
 import { solve } from './solve.ts';
 
 describe('solve', () => {
@@ -43,7 +44,7 @@ describe('solve', () => {
   it('is the same whatever was solved before: what holds for a minute is kept under the same circumstances only', () => {
     const desk = dawnCount();
     const at = (moment: number, change: Partial<Desk> = {}, workspace = 0) =>
-      solve({ ...desk, ...change }, { moment, workspace, running: [] });
+      solve({ ...desk, ...change }, { moment, workspace });
     const texts = (scene: Scene) =>
       JSON.stringify(scene.screens.map(({ widgets, edges }) => [widgets, edges]));
     const first = texts(at(DAWN));
@@ -175,7 +176,7 @@ describe('solve', () => {
 
   it("marks what runs, and asks for this machine's readings only when they are shown", () => {
     const desk = dawnCount();
-    const running = solve(desk, { moment: DAWN, running: ['wavebox'] });
+    const running = solve(desk, { moment: DAWN, windows: [windowOf('wavebox')] });
     const marked = running.screens[0]?.edges
       .flatMap(({ items }) => items)
       .filter(({ view }) => (view as { isRunning?: boolean }).isRunning);

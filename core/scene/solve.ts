@@ -8,12 +8,14 @@ import type { Rect } from '../values/geometry.ts';
 import { solveBackdrop } from './backdrop.ts';
 import { fontsOf, iconsOf, pointerOf } from './look.ts';
 import type { Conditions, Scene, SceneScreen, SceneSections } from './scene.ts';
+import { factsOf, onDesk, type TrialWindow } from '../windows/trial.ts';
 import { Needs, looksUnder, type Solving } from './solving.ts';
 import { sceneSections } from './sections/list.ts';
 import type { Ground } from './sections/section.ts';
 import { groupByScreen } from './sections/widgets.ts';
 
 const MINUTE = 60_000;
+const NO_WINDOWS: readonly TrialWindow[] = [];
 
 /** Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. */
 export function solve(desk: Desk, conditions: Conditions): Scene {
@@ -36,7 +38,11 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
 
 function startSolving(desk: Desk, conditions: Conditions): Solving {
   const { look, place, seed } = desk;
-  const { moment, feeds, running, workspace = 0, lately = [] } = conditions;
+  const { moment, feeds, lately = [] } = conditions;
+  const workspace = Math.min(conditions.workspace ?? 0, desk.workspaces.length - 1);
+  const atWorkspace = desk.workspaces[workspace]?.id ?? '';
+  const windows = onDesk(conditions.windows ?? NO_WINDOWS, desk.screens, desk.workspaces, desk.applications);
+  const known = factsOf(windows, atWorkspace);
   const { open = null, openMore = null, out = null } = conditions;
   const half = conditions.half ?? halfAt(look.half, moment, place);
   const needs = new Needs();
@@ -45,8 +51,9 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     applications: desk.applications,
     workspaces: desk.workspaces,
     folders: desk.menus.appWall.folders,
-    running: new Set(running),
-    workspace: Math.min(workspace, desk.workspaces.length - 1),
+    running: new Set(windows.map(({ application }) => application)),
+    windows: known,
+    workspace,
     half,
     isPlain: conditions.isPlain ?? false,
     isQuiet: conditions.isQuiet ?? false,
@@ -64,7 +71,8 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     applications,
     workspaces,
     facts.folders,
-    running,
+    // By what it says: the list is another one with every turn of a window that is moved.
+    JSON.stringify(known),
     facts.workspace,
     half,
     conditions.roles,
@@ -89,6 +97,10 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     half,
     open,
     lately,
+    windows,
+    windowHint: conditions.windowHint ?? null,
+    atWorkspace,
+    front: known.find(({ isFront }) => isFront)?.id ?? null,
     openMore,
     backdropStep: conditions.backdropStep ?? 0,
     out: out && new Set(out),

@@ -4,7 +4,8 @@ import type { Widget } from '../desk/sections/widgets.ts';
 import type { DeskFacts, WidgetContext } from '../kinds/kind.ts';
 import type { Layout, Paint } from '../kinds/layout.ts';
 import type { Need, Readings, Tick } from '../sources/readings.ts';
-import type { OpenMenu } from './scene.ts';
+import type { TrialWindow } from '../windows/trial.ts';
+import type { Conditions, OpenMenu } from './scene.ts';
 import { SIMULATED } from '../sources/source.ts';
 import type { Finish } from '../values/finish.ts';
 import type { Colour, Half } from '../values/roles.ts';
@@ -19,6 +20,12 @@ export interface Solving {
   half: Half;
   open: OpenMenu | null;
   lately: readonly string[];
+  /** From the back to the front, all of them on screens and workspaces that are there. */
+  windows: readonly TrialWindow[];
+  windowHint: NonNullable<Conditions['windowHint']> | null;
+  /** Id of the workspace in front, and of the front window. */
+  atWorkspace: string;
+  front: string | null;
   openMore: string | null;
   backdropStep: number;
   out: ReadonlySet<string> | null;

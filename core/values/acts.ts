@@ -16,6 +16,28 @@ export const deskActs = {
   'quick-find': { title: 'Open quick find', icon: 'system-search' },
   'next-workspace': { title: 'Next workspace', icon: 'computer' },
   'previous-workspace': { title: 'Previous workspace', icon: 'computer' },
+  overview: { title: 'Overview of all workspaces', icon: 'view-app-grid' },
+  'clear-view': { title: 'Clear the view, or bring it back', icon: 'computer' },
+  'next-window': { title: 'Next window', icon: 'application-x-executable' },
+  'previous-window': { title: 'Window before', icon: 'application-x-executable' },
+  'front-fill': { title: 'Fill the screen, or not any more', icon: 'application-x-executable' },
+  'front-minimise': { title: 'Minimise the front window', icon: 'application-x-executable' },
+  'front-close': { title: 'Close the front window', icon: 'application-x-executable' },
+  'front-left': { title: 'Front window to the left half', icon: 'application-x-executable' },
+  'front-right': { title: 'Front window to the right half', icon: 'application-x-executable' },
+  'front-top': { title: 'Front window to the upper half', icon: 'application-x-executable' },
+  'front-bottom': { title: 'Front window to the lower half', icon: 'application-x-executable' },
+  'front-move': { title: 'Move the front window by arrows', icon: 'application-x-executable' },
+  'front-size': { title: 'Size the front window by arrows', icon: 'application-x-executable' },
+  'carry-on': { title: 'Carry the front window to the next workspace', icon: 'application-x-executable' },
+  'carry-before': {
+    title: 'Carry the front window to the workspace before',
+    icon: 'application-x-executable',
+  },
+  'tile-columns': { title: 'Tile windows in columns', icon: 'application-x-executable' },
+  'tile-halves': { title: 'Tile windows in halves', icon: 'application-x-executable' },
+  'tile-grid': { title: 'Tile windows in a grid', icon: 'application-x-executable' },
+  'tile-stack': { title: 'Tile windows, one beside a stack', icon: 'application-x-executable' },
   'next-backdrop': { title: 'Next backdrop', icon: 'image-x-generic' },
   effects: { title: 'Effects off or on', icon: 'applications-graphics' },
   quiet: { title: 'Quiet: no sound, no motion', icon: 'weather-clear-night' },
@@ -26,6 +48,34 @@ export const deskActs = {
   ...sessionActs,
 } as const;
 export type DeskAct = keyof typeof deskActs;
+
+/** What is done with windows. */
+const windowActs = [
+  'overview',
+  'clear-view',
+  'next-window',
+  'previous-window',
+  'front-fill',
+  'front-minimise',
+  'front-close',
+  'front-left',
+  'front-right',
+  'front-top',
+  'front-bottom',
+  'front-move',
+  'front-size',
+  'carry-on',
+  'carry-before',
+  'tile-columns',
+  'tile-halves',
+  'tile-grid',
+  'tile-stack',
+] as const satisfies readonly DeskAct[];
+export type WindowAct = (typeof windowActs)[number];
+
+export function isWindowAct(act: DeskAct): act is WindowAct {
+  return (windowActs as readonly DeskAct[]).includes(act);
+}
 
 /** Their names, as choices. */
 export const deskActTitles = Object.fromEntries(

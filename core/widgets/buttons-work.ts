@@ -49,6 +49,12 @@ const shortTitles: Partial<Record<DeskAct, string>> = {
   'app-wall': 'All of them',
   'quick-find': 'Find',
   arrange: 'Arrange',
+  overview: 'Overview',
+  'clear-view': 'Clear view',
+  'tile-columns': 'Columns',
+  'tile-halves': 'Halves',
+  'tile-grid': 'Grid',
+  'tile-stack': 'Stack',
 };
 
 export function viewButtons(

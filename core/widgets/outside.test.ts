@@ -46,6 +46,7 @@ function contextAt(
     applications: desk.applications,
     workspaces: desk.workspaces,
     folders: [],
+    windows: [],
     running: new Set(),
     workspace: 0,
     half: 'dark',

@@ -26,6 +26,7 @@ function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
     applications: desk.applications,
     workspaces: desk.workspaces,
     folders: [],
+    windows: [],
     running: new Set(),
     workspace: 0,
     half: 'dark' as const,

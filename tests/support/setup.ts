@@ -3,6 +3,7 @@ import { learnFamilies, learnOthers } from '../../core/text/families.ts';
 import { learnExpressions } from '../../core/expressions/learn.ts';
 import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnSources } from '../../core/sources/learn.ts';
+import { learnWindows } from '../../core/scene/windows/learn.ts';
 import { learnWidgets } from '../../core/widgets/learn.ts';
 import { knowsFamily } from '../../core/text/cuts.ts';
 
@@ -17,6 +18,7 @@ before(async () => {
   await learnWidgets();
   await learnSources();
   await learnMenus();
+  await learnWindows();
   await learnExpressions();
   if (!knowsFamily('fraunces')) throw new Error('The tests measure text without its families');
 });

@@ -1,12 +1,13 @@
 import { z } from 'zod';
+import { TrialWindows } from '../../core/windows/trial.ts';
 import { useConditions } from '../session/conditions.ts';
 
-/** Windows that show screens of one desk agree on the moment, the workspace in front, and what runs. */
+/** Windows that show screens of one desk agree on the moment, the workspace in front, and the windows that are open. */
 const Agreed = z.object({
   moment: z.number(),
   isNow: z.boolean(),
   half: z.enum(['light', 'dark']).nullable(),
-  running: z.array(z.string().max(200)).max(400),
+  windows: TrialWindows,
   workspace: z.number().int().min(0).max(31),
 });
 type Agreed = z.infer<typeof Agreed>;
@@ -14,8 +15,8 @@ type Agreed = z.infer<typeof Agreed>;
 const HELLO = 'hello';
 
 function agreed(): Agreed {
-  const { moment, isNow, half, running, workspace } = useConditions.getState();
-  return { moment, isNow, half, running: [...running], workspace };
+  const { moment, isNow, half, windows, workspace } = useConditions.getState();
+  return { moment, isNow, half, windows: [...windows], workspace };
 }
 
 /** What others need to hear of: the clock ticks everywhere by itself. */

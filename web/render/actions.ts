@@ -3,7 +3,9 @@ import type { MenuKey } from '../../core/menus/schema.ts';
 import type { Does } from '../../core/scene/menus/entries.ts';
 import type { OpenMenu } from '../../core/scene/scene.ts';
 import type { DeskAct } from '../../core/values/acts.ts';
-import type { Point } from '../../core/values/geometry.ts';
+import type { Point, Rect } from '../../core/values/geometry.ts';
+import type { Grip } from '../../core/windows/catching.ts';
+import type { ContentDoes } from '../../core/windows/contents/content.ts';
 
 /** Where a menu is asked for: from an item, or at a point of a screen; without either, on the screen in view. */
 export interface MenuAsked {
@@ -18,6 +20,17 @@ export type SoundAct =
   | { does: 'seek'; to: number }
   | { does: 'volume'; to: number }
   | { does: 'play'; track: string };
+
+/** What is done with a window. Distances are px of the screen. */
+export type WindowAct =
+  | { does: 'front' | 'minimise' | 'fill' | 'close'; window: string }
+  /** Goes on from where it was when it was taken; `at` is where the pointer is on the screen. */
+  | { does: 'move'; window: string; from: Rect; by: Point; at: Point; isFree: boolean; isLast: boolean }
+  | { does: 'size'; window: string; from: Rect; grip: Grip; by: Point; isFree: boolean }
+  | { does: 'content'; window: string; content: ContentDoes }
+  /** Goes to a window wherever it is, or minimises it where it is in front. */
+  | { does: 'go'; window: string }
+  | { does: 'carry'; window: string; workspace: string };
 
 /** What pressing things on a desk in use does. Null where the desk is only looked at. */
 export interface DeskActions {
@@ -34,7 +47,11 @@ export interface DeskActions {
   choose(does: Does): void;
   /** Opens what of an edge found no room, or closes it where it is open. */
   turnMore(edge: string): void;
+  /** Starts an application, or goes to the window that it has. */
   start(application: string): void;
+  /** Opens another window of an application. */
+  open(application: string): void;
+  window(act: WindowAct): void;
   goTo(workspace: number): void;
   /** What a button of the pointer was given to do. */
   perform(act: DeskAct, asked?: MenuAsked): void;

@@ -1,6 +1,6 @@
 import { memo, useContext, useMemo, type CSSProperties, type FC } from 'react';
 import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
-import { sceneSections } from '../../core/scene/sections/list.ts';
+import { paintedSections } from '../../core/scene/sections/list.ts';
 import { Actions } from './actions.ts';
 import { BackdropView } from './backdrop-view.tsx';
 import { IconSet } from './icons.tsx';
@@ -32,6 +32,7 @@ export const ScreenView = memo(function ScreenView({
         width,
         height,
         background: scene.roles.ground,
+        '--hint': scene.roles.accent,
         ...typeVariables(fonts),
         fontFamily: 'var(--font-desk-text)',
         // As the core measures: figures of one width, and letters as wide at any zoom as they are drawn.
@@ -39,7 +40,7 @@ export const ScreenView = memo(function ScreenView({
         textRendering: 'geometricPrecision',
         cursor: isInUse ? pointerCursor(scene.pointer) : undefined,
       }) as CSSProperties,
-    [width, height, scene.roles.ground, fonts, isInUse, scene.pointer],
+    [width, height, scene.roles, fonts, isInUse, scene.pointer],
   );
   return (
     <IconSet.Provider value={scene.icons}>
@@ -56,7 +57,7 @@ export const ScreenView = memo(function ScreenView({
           screen={desk === null ? null : `${desk} ${screen.id}`}
         />
         <BareDesk screen={screen.id} />
-        {sceneSections.map(({ key }) => {
+        {paintedSections.map(({ key }) => {
           const Section = sectionDrawings[key] as FC<{ solved: unknown }>;
           return <Section key={key} solved={screen[key]} />;
         })}

@@ -1,4 +1,4 @@
-import { Suspense, useContext, type FC } from 'react';
+import { Suspense, useContext, useState, type FC } from 'react';
 import type { SceneSections } from '../../core/scene/scene.ts';
 import { later } from '../later.ts';
 import { Actions } from './actions.ts';
@@ -6,12 +6,26 @@ import { EdgeView } from './edge-view.tsx';
 import { WidgetView } from './widget-view.tsx';
 
 const RestView = later(() => import('./rest-view.tsx'));
+const WindowsView = later(() => import('./windows/windows-view.tsx'));
 const MenuView = later(() => import('./menu-view.tsx'));
 
 /** How each section of a screen is drawn. The type checker asks for every one. */
 export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: SceneSections[Key] }> } = {
   edges: ({ solved }) => solved.map((edge) => <EdgeView key={edge.id} edge={edge} />),
   widgets: ({ solved }) => solved.map((widget) => <WidgetView key={widget.id} widget={widget} />),
+  windows: function Windows({ solved }) {
+    // Its code comes with the first window.
+    const hasAny = solved.list.length > 0;
+    const [wasUsed, setUsed] = useState(hasAny);
+    if (hasAny && !wasUsed) setUsed(true);
+    return (
+      wasUsed && (
+        <Suspense>
+          <WindowsView windows={solved} />
+        </Suspense>
+      )
+    );
+  },
   rest: function OpenRest({ solved }) {
     const actions = useContext(Actions);
     return (

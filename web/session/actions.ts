@@ -2,7 +2,7 @@ import type { MenuKey } from '../../core/menus/schema.ts';
 import type { DeskAct } from '../../core/values/acts.ts';
 import { named } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
-import { isSessionAct, sessionActs } from '../../core/values/acts.ts';
+import { isSessionAct, isWindowAct, sessionActs, type WindowAct } from '../../core/values/acts.ts';
 import { persist } from '../later.ts';
 import type { DeskActions, MenuAsked } from '../render/actions.ts';
 import { toast } from '../ui/toast.ts';
@@ -10,6 +10,7 @@ import { useConditions } from './conditions.ts';
 import { presentDesk, useDesk } from './desk.ts';
 import { keepLately } from './lately.ts';
 import { useScene } from './scene.ts';
+import type * as WindowsModule from './windows.ts';
 
 /** What the page that shows the desk in use knows and can do beside it. */
 interface Page {
@@ -63,10 +64,13 @@ export const deskActions: DeskActions = {
   turnMore: (edge) =>
     useConditions.getState().setMore(useConditions.getState().openMore === edge ? null : edge),
   start: (application) =>
-    isRunning(application) ? useConditions.getState().stop(application) : start(application),
+    isRunning(application) ? onWindows(({ press }) => press(application)) : start(application),
+  open: (application) => onWindows(({ open }) => open(application, page.screen())),
+  window: (act) => onWindows(({ doWindow }) => doWindow(act)),
   goTo: (workspace) => useConditions.getState().goTo(workspace),
   perform(act, asked) {
     if (isSessionAct(act)) return deskActions.say(sessionActs[act].would);
+    if (isWindowAct(act)) return onWindows(({ perform }) => perform(act, page.screen()));
     performs[act](asked);
   },
   openLink,
@@ -85,7 +89,15 @@ export const deskActions: DeskActions = {
   say: (sentence) => void toast(sentence),
 };
 
-const performs: Record<Exclude<DeskAct, keyof typeof sessionActs>, (asked?: MenuAsked) => void> = {
+/** Windows are worked by code that comes with the first of them; what is done meanwhile is done in order. */
+function onWindows(act: (windows: typeof WindowsModule) => void): void {
+  void persist(() => import('./windows.ts')).then(act);
+}
+
+const performs: Record<
+  Exclude<DeskAct, keyof typeof sessionActs | WindowAct>,
+  (asked?: MenuAsked) => void
+> = {
   'app-list': (asked) => deskActions.turnMenu('appList', asked),
   'app-wall': (asked) => deskActions.turnMenu('appWall', asked),
   'quick-find': (asked) => deskActions.turnMenu('quickFind', asked),
@@ -107,17 +119,19 @@ function openMenu(menu: MenuKey, { item, screen, at }: MenuAsked): void {
   if (on) useConditions.getState().setOpen({ menu, screen: on, item: item ?? null, at: at ?? null });
 }
 
-const isRunning = (application: string) => useConditions.getState().running.includes(application);
+const isRunning = (application: string) =>
+  useConditions.getState().windows.some((one) => one.application === application);
 
-/** Starts an application that is not running; a link is asked for first. */
+/** Starts an application: it opens a window, or an address that is asked for first. */
 function start(id: string, action?: string): void {
   const application = presentDesk()?.applications.find((one) => one.id === id);
   if (!application) return;
-  useConditions.getState().start(id);
+  useConditions.getState().used(id);
   keepLately(useConditions.getState().lately);
   const what = application.Actions.find((one) => one.id === action)?.Name;
   if (what) toast(`${application.Name} would open: ${what}.`);
   if (application.URL) openLink(application.Name, application.URL);
+  else onWindows(({ open }) => open(id, page.screen()));
 }
 
 /** Goes to an address once somebody has seen it and says so. */

@@ -1,9 +1,18 @@
 import { create } from 'zustand';
 import type { Conditions, OpenMenu } from '../../core/scene/scene.ts';
 import type { Look } from '../../core/look/schema.ts';
+import type { Rect } from '../../core/values/geometry.ts';
+import type { TrialWindow } from '../../core/windows/trial.ts';
 import type { Feed } from '../../core/sources/feeds.ts';
 import type { Half } from '../../core/values/roles.ts';
 import { readLately } from './lately.ts';
+
+/** A window that is moved or sized by keys, and where it was before. */
+export interface Handled {
+  window: string;
+  by: 'move' | 'size';
+  before: { rect: Rect; slot: TrialWindow['slot']; isFilled: boolean };
+}
 
 /** The moment and everything else that is not the document. It lasts as long as this page. */
 interface ConditionsState {
@@ -15,7 +24,14 @@ interface ConditionsState {
   isPlaying: boolean;
   /** The half that is looked at, whatever the desk itself would show; null lets the desk say. */
   half: Half | null;
-  running: readonly string[];
+  /** From the back to the front; an application runs while it has one. */
+  windows: readonly TrialWindow[];
+  /** Where a window would go that is being moved. */
+  windowHint: NonNullable<Conditions['windowHint']> | null;
+  /** Ids of the windows that were put out of the view, and come back together. */
+  cleared: readonly string[];
+  /** The window that arrows move or size. */
+  handled: Handled | null;
   workspace: number;
   /** The menu that is open. */
   open: OpenMenu | null;
@@ -42,8 +58,9 @@ interface ConditionsState {
   setPlaying(isPlaying: boolean): void;
   tick(moment: number): void;
   lookAt(half: Half | null): void;
-  start(application: string): void;
-  stop(application: string): void;
+  setWindows(windows: readonly TrialWindow[]): void;
+  /** An application was started: it is the one that was used last. */
+  used(application: string): void;
   goTo(workspace: number): void;
   setOpen(open: OpenMenu | null): void;
   setMore(edge: string | null): void;
@@ -64,7 +81,10 @@ export const useConditions = create<ConditionsState>()((set) => ({
   isNow: true,
   isPlaying: false,
   half: null,
-  running: [],
+  windows: [],
+  windowHint: null,
+  cleared: [],
+  handled: null,
   workspace: 0,
   open: null,
   lately: readLately(),
@@ -82,15 +102,13 @@ export const useConditions = create<ConditionsState>()((set) => ({
   setPlaying: (isPlaying) => set(isPlaying ? { isPlaying, isNow: false } : { isPlaying }),
   tick: (moment) => set((state) => (state.isNow ? { moment } : {})),
   lookAt: (half) => set({ half }),
-  start: (application) =>
-    set(({ running, lately }) => ({
-      running: running.includes(application) ? running : [...running, application],
+  setWindows: (windows) => set({ windows }),
+  used: (application) =>
+    set(({ lately }) => ({
       lately: [application, ...lately.filter((id) => id !== application)],
       open: null,
       openMore: null,
     })),
-  stop: (application) =>
-    set(({ running }) => ({ running: running.filter((id) => id !== application), openMore: null })),
   goTo: (workspace) => set({ workspace }),
   setOpen: (open) => set({ open, openMore: null }),
   setMore: (openMore) => set({ openMore, open: null }),
@@ -98,7 +116,10 @@ export const useConditions = create<ConditionsState>()((set) => ({
   startAnew: () =>
     set({
       half: null,
-      running: [],
+      windows: [],
+      windowHint: null,
+      cleared: [],
+      handled: null,
       workspace: 0,
       open: null,
       openMore: null,
@@ -121,12 +142,13 @@ export const useConditions = create<ConditionsState>()((set) => ({
 }));
 
 export function conditionsOf(state: ConditionsState): Conditions {
-  const { moment, half, running, workspace, open, lately, openMore, out, feeds } = state;
+  const { moment, half, windows, windowHint, workspace, open, lately, openMore, out, feeds } = state;
   const { isPlain, isQuiet, roles, backdropStep } = state;
   return {
     moment,
     half: half ?? undefined,
-    running,
+    windows,
+    windowHint,
     workspace,
     open,
     lately,

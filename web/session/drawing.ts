@@ -4,6 +4,7 @@ import { isKindKnown, learnDesk, learnKind, learnMissing } from '../../core/scen
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
 import { ownFontAddress } from '../api/addresses.ts';
 import { learnMenus } from '../../core/scene/menus/learn.ts';
+import { learnWindows } from '../../core/scene/windows/learn.ts';
 import { alsoLater, persist } from '../later.ts';
 import { loadIconSet } from '../render/icons.tsx';
 import { isDrawingKnown, learnDrawings } from '../render/widget-drawings.ts';
@@ -38,6 +39,7 @@ function typesOf({ widgets }: Desk): WidgetType[] {
 }
 
 /** The other kinds are there before somebody wants to add one, also when the server has gone. */
+alsoLater(learnWindows);
 alsoLater(() => Promise.all([...widgetKinds.map(({ type }) => learnKind(type)), learnDrawings()]));
 
 /** Whether a kind of widget can be shown that need not be on the desk; fetches it where it can't. */

@@ -1,10 +1,11 @@
 import { menuKeys } from '../../core/menus/schema.ts';
+import { persist } from '../later.ts';
 import { matchesKeys } from './key-match.ts';
 import { useConditions } from './conditions.ts';
 import { deskActions } from './actions.ts';
 import { presentDesk } from './desk.ts';
 
-/** Opens menus by their keys while a desk is in use; gives back what stops it. */
+/** Opens menus and works windows by their keys while a desk is in use; gives back what stops it. */
 export function hearMenuKeys(): () => void {
   function onKeyDown(event: KeyboardEvent): void {
     if (isTypedAhead(event)) {
@@ -12,16 +13,34 @@ export function hearMenuKeys(): () => void {
       event.stopPropagation();
       return;
     }
+    if (isForHandled(event)) {
+      event.preventDefault();
+      event.stopPropagation();
+      void persist(() => import('./windows.ts')).then(({ handleKey }) => handleKey(event));
+      return;
+    }
     const menus = presentDesk()?.menus;
     const menu =
       menus && menuKeys.find((key) => menus[key].shortcut && matchesKeys(event, menus[key].shortcut));
-    if (!menu) return;
+    const act = menu
+      ? null
+      : presentDesk()?.windows.shortcuts.find(({ shortcut }) => shortcut && matchesKeys(event, shortcut))
+          ?.act;
+    if (!menu && !act) return;
     event.preventDefault();
     event.stopPropagation();
-    deskActions.turnMenu(menu);
+    if (menu) deskActions.turnMenu(menu);
+    else if (act) deskActions.perform(act);
   }
   addEventListener('keydown', onKeyDown, { capture: true });
   return () => removeEventListener('keydown', onKeyDown, { capture: true });
+}
+
+/** Keys by which a window is moved or sized, while one is. */
+function isForHandled({ key, ctrlKey, altKey, metaKey }: KeyboardEvent): boolean {
+  const { handled, windows } = useConditions.getState();
+  if (!windows.some(({ id }) => id === handled?.window) || ctrlKey || altKey || metaKey) return false;
+  return key === 'Enter' || key === 'Escape' || key.startsWith('Arrow');
 }
 
 /** What is typed while a menu is still on its way belongs to it. */

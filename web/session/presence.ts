@@ -7,6 +7,7 @@ import {
   type Delays,
   type Presence,
 } from '../../core/presence/presence.ts';
+import { isInTheWay } from '../../core/presence/in-the-way.ts';
 import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
@@ -23,10 +24,11 @@ const AROUND = 14;
 /** The key that calls what slips away, and sends it off again. */
 export const CALL_KEY = 'E';
 
-type Slipping = Edge & { shows: { by: 'slips'; in: number; out: number } };
+/** An edge that is not always there: it slips away, or steps aside for windows. */
+type Slipping = Edge & { shows: Exclude<Edge['shows'], { by: 'always' }> };
 
 function slippingEdges(): Slipping[] {
-  return (presentDesk()?.edges ?? []).filter((edge): edge is Slipping => edge.shows.by === 'slips');
+  return (presentDesk()?.edges ?? []).filter((edge): edge is Slipping => edge.shows.by !== 'always');
 }
 
 /** A widget comes at once, and stays for a moment. */
@@ -48,6 +50,7 @@ function nearWidgets(): Near[] {
 /** While the ledge holds or plays another moment, somebody made up comes and goes in its time. */
 function isRehearsed({ id, shows }: Slipping): boolean {
   const { isNow, moment } = useConditions.getState();
+  if (shows.by !== 'slips') return false;
   return !isNow && isThereInRehearsal(presentDesk()?.seed ?? 0, id, moment, { in: shows.in, out: shows.out });
 }
 
@@ -61,10 +64,12 @@ export function watchPresence(): () => void {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let pointer: Pointer | null = null;
 
-  function isAskedFor({ id }: Slipping, screen: SceneScreen | undefined): boolean {
+  function isAskedFor(slipping: Slipping, screen: SceneScreen | undefined): boolean {
+    const { id } = slipping;
     const edge = screen?.edges.find((one) => one.id === id);
     if (!screen || !edge) return false;
     const { openMore, open } = useConditions.getState();
+    if (hasRoom(slipping, edge, screen, states.get(id)?.isThere ?? true)) return true;
     // What hangs from one of its buttons holds it.
     const holdsMenu =
       open?.menu === 'appList' &&
@@ -86,7 +91,7 @@ export function watchPresence(): () => void {
       const delays = { in: edge.shows.in, out: edge.shows.out };
       const screen = screens.find(({ id }) => id === edge.screen);
       const state = asked(
-        presenceAt(states.get(edge.id) ?? away, now, delays),
+        presenceAt(states.get(edge.id) ?? firstOf(edge), now, delays),
         isAskedFor(edge, screen),
         now,
         delays,
@@ -139,6 +144,8 @@ export function watchPresence(): () => void {
   const stopHearing = useConditions.subscribe((state, before) => {
     const isRehearsing = !state.isNow || !before.isNow;
     if (
+      state.windows !== before.windows ||
+      state.workspace !== before.workspace ||
       state.openMore !== before.openMore ||
       state.open?.menu !== before.open?.menu ||
       (isRehearsing && state.moment !== before.moment)
@@ -152,6 +159,21 @@ export function watchPresence(): () => void {
     clearTimeout(timer);
     useConditions.getState().setOut(null);
   };
+}
+
+/** What steps aside is there until a window needs its place; what slips away comes when it is asked for. */
+function firstOf({ shows }: Slipping): Presence {
+  return shows.by === 'steps' ? { isThere: true, isAsked: true, since: -Infinity } : away;
+}
+
+/** Whether an edge that steps aside has its place for itself. */
+function hasRoom(
+  { shows }: Slipping,
+  { rect }: SceneEdge,
+  { windows: { list } }: SceneScreen,
+  isThere: boolean,
+): boolean {
+  return shows.by === 'steps' && !isInTheWay(rect, list, shows.from, isThere);
 }
 
 /** Whether the pointer is as near to a widget as it wants it. */

@@ -6,6 +6,8 @@ import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import type { Half } from '../../core/values/roles.ts';
 import type { Ground } from '../../core/desk/ground.ts';
+import { learnWindows, windowSolver } from '../../core/scene/windows/learn.ts';
+import { persist } from '../later.ts';
 import { conditionsOf, useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
 import { prepareChanged } from './drawing.ts';
@@ -27,6 +29,9 @@ function refresh(): void {
   }
   // Measured with what is known already; once the rest is learned, again.
   void prepareChanged(desk)?.then(refresh);
+  // The code that works windows out comes with the first of them.
+  if (useConditions.getState().windows.length > 0 && !windowSolver())
+    void persist(learnWindows).then(refresh);
   const scene = solver(desk, conditionsOf(useConditions.getState()));
   if (scene !== useScene.getState().scene) useScene.setState({ scene });
 }

@@ -237,7 +237,7 @@ describe('the desk that is open', () => {
 });
 
 describe('the conditions', () => {
-  const { hold, goNow, tick, setPlaying, start, stop, takeFeed } = useConditions.getState();
+  const { hold, goNow, tick, setPlaying, used, takeFeed } = useConditions.getState();
 
   it('hold a chosen moment against the clock, until now is asked for', () => {
     hold(1000);
@@ -255,12 +255,11 @@ describe('the conditions', () => {
     expect(useConditions.getState().isPlaying).to.equal(false);
   });
 
-  it('start and stop applications', () => {
-    start('wavebox');
-    start('files');
-    stop('wavebox');
-    expect(conditionsOf(useConditions.getState()).running).to.deep.equal(['files']);
-    stop('files');
+  it('know which applications were used last', () => {
+    used('wavebox');
+    used('files');
+    used('wavebox');
+    expect(conditionsOf(useConditions.getState()).lately?.slice(0, 2)).to.deep.equal(['wavebox', 'files']);
   });
 
   it('take each of the machine’s readings once, in order', () => {

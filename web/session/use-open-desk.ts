@@ -6,6 +6,7 @@ import { api } from '../api/client.ts';
 import { persist } from '../later.ts';
 import { listen } from '../api/events.ts';
 import { startClock } from './clock.ts';
+import { keepWindows } from './kept-windows.ts';
 import { useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
 import { useScene } from './scene.ts';
@@ -45,9 +46,11 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
   }, [id, hasCalendars]);
   useEffect(() => {
     handlers.onOpen();
+    const stopKeeping = keepWindows(id);
     void useDesk.getState().open(id);
     const stopClock = startClock();
     return () => {
+      stopKeeping();
       stopClock();
       useDesk.getState().close();
     };

@@ -31,8 +31,8 @@ const REST_MS = 120;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 function conditions(): JudgeConditions {
-  const { moment, workspace, running } = useConditions.getState();
-  return { moment: Math.floor(moment / 60_000) * 60_000, workspace, running };
+  const { moment, workspace, windows } = useConditions.getState();
+  return { moment: Math.floor(moment / 60_000) * 60_000, workspace, windows };
 }
 
 function keyOf({ moment, workspace }: JudgeConditions): string {

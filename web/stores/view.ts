@@ -20,6 +20,8 @@ interface ViewState {
   page: string | null;
   spot: string | null;
   picking: Picking | null;
+  /** Windows are seen while the desk is arranged, in other chapters than their own too. */
+  seesWindows: boolean;
   /** Id of the part whose words are typed in place. */
   typing: string | null;
   /** Id of the screen on the stage. */
@@ -75,13 +77,14 @@ export const useView = create<ViewState>()((set) => ({
   ...fresh,
   query: '',
   isEntered: false,
+  seesWindows: false,
   guides: none,
   distances: none,
   marquee: null,
   target: null,
   off: null,
   setMode(mode) {
-    useConditions.getState().setOpen(null);
+    useConditions.setState({ open: null, openMore: null, handled: null, windowHint: null });
     set({ mode, selection: none });
   },
   goToChapter: (chapter, page = null, spot = null) => set({ chapter, page, spot, selection: none }),

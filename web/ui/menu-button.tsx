@@ -11,7 +11,7 @@ export type MenuEntry =
 /** Where a menu stands, in px of the window. */
 export interface Anchored {
   at: Rect;
-  side?: 'bottom' | 'right';
+  side?: 'top' | 'bottom' | 'right';
   align?: 'start' | 'end';
   offset?: number;
 }

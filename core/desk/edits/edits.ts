@@ -8,6 +8,7 @@ import { menuEdits } from './menus.ts';
 import { partEdits } from './parts.ts';
 import { sourceEdits } from './sources.ts';
 import { widgetEdits } from './widgets.ts';
+import { windowEdits } from './windows.ts';
 
 /**
  * Every change of a desk has a name here. What names a part that is not there changes nothing. Positions come from the
@@ -22,6 +23,7 @@ export const edits = {
   ...sourceEdits,
   ...widgetEdits,
   ...groupEdits,
+  ...windowEdits,
   ...partEdits,
   ...carryEdits,
 };

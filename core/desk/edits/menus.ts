@@ -35,11 +35,13 @@ export const menuEdits = {
     }),
 };
 
-function forgetApplications({ edges, menus }: DeskDraft, gone: ReadonlySet<string>): void {
+function forgetApplications({ edges, menus, windows }: DeskDraft, gone: ReadonlySet<string>): void {
   for (const edge of edges)
     edge.items = edge.items.filter(
       ({ type, options }) => type !== 'application' || !gone.has(String(options['application'])),
     );
+  windows.rules = windows.rules.filter(({ application }) => !gone.has(application));
+  windows.icons.applications = windows.icons.applications.filter((id) => !gone.has(id));
   const { appList, appWall, deskMenu } = menus;
   appList.favourites = appList.favourites.filter((id) => !gone.has(id));
   for (const folder of appWall.folders)

@@ -9,6 +9,7 @@ import { screens } from './screens.ts';
 import type { Path, Section } from './section.ts';
 import { sources } from './sources.ts';
 import { widgets } from './widgets.ts';
+import { windows } from './windows.ts';
 import { workspaces } from './workspaces.ts';
 
 /** Every section of the document, by its key; in this order its parts are painted. Add a new one here. */
@@ -23,6 +24,7 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
   sources,
   applications,
   workspaces,
+  windows,
 };
 
 /** A section where any may stand. */

@@ -1,7 +1,7 @@
 import { freeAfter, type Flowing } from '../../arrange/edges.ts';
 import type { Edge, Item } from '../../desk/sections/edges.ts';
 import type { Surface } from '../../colour/look.ts';
-import { bareFinish } from '../../values/finish.ts';
+import { bareFinish, type Finish } from '../../values/finish.ts';
 import { itemKindOf } from '../../items/list.ts';
 import { dockLine } from '../../items/application/application.ts';
 import { isPlain } from '../../values/presses.ts';
@@ -134,13 +134,23 @@ function contextOf(edge: Edge, onSurface: ReturnType<typeof groundFor>['context'
   };
 }
 
+/** At rest, or beside a filled window. */
+function finishOf({ finish, besideFilled, screen }: Edge, { desk, windows, atWorkspace }: Solving): Finish {
+  const isBeside =
+    besideFilled !== null &&
+    windows.some(
+      (one) => one.screen === screen && one.workspace === atWorkspace && one.isFilled && !one.isMinimised,
+    );
+  return (isBeside ? besideFilled : finish) ?? desk.look.finish;
+}
+
 function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
-  const own = edge.finish ?? solving.desk.look.finish;
+  const own = finishOf(edge, solving);
   const {
     surface,
     beneath,
     context: onSurface,
-  } = groundFor(edge.backing === 'none' && own.kind !== 'bare' ? bareFinish(own) : edge.finish, solving);
+  } = groundFor(edge.backing === 'none' && own.kind !== 'bare' ? bareFinish(own) : own, solving);
   const tells = edge.kind === 'dock' && edge.labels;
   const contexts = new Map<Room, ItemContext>();
   const inRoom = (room: Room) => {
@@ -157,7 +167,7 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
     (item, room) => lookAtItem(item, key, inRoom(room), solving),
     (count) => solid(lengthOf(moreFor(count).size, edge)),
   );
-  const isAway = edge.shows.by === 'slips' && solving.out !== null && !solving.out.has(edge.id);
+  const isAway = edge.shows.by !== 'always' && solving.out !== null && !solving.out.has(edge.id);
   const ids = hidden.map(({ id }) => id);
   const last = laid.items[shown.length];
   return {

@@ -4,9 +4,13 @@ import { menu } from './menu.ts';
 import type { SceneSection } from './section.ts';
 import { rest } from './rest.ts';
 import { widgets } from './widgets.ts';
+import { windows } from './windows.ts';
 
-/** Every section of a screen, by its key; in this order they are solved and painted. Add a new one here. */
-const all: { [Key in keyof SceneSections]: SceneSection<Key> } = { edges, widgets, rest, menu };
+/** Every section of a screen, by its key, in the order in which they are solved. Add a new one here. */
+const all: { [Key in keyof SceneSections]: SceneSection<Key> } = { edges, widgets, windows, rest, menu };
+
+/** In which order they are painted: windows stand before widgets, edges before windows. */
+const order: readonly (keyof SceneSections)[] = ['widgets', 'windows', 'edges', 'rest', 'menu'];
 
 /** A section where any may stand. */
 type AnySection = Omit<SceneSection<keyof SceneSections>, 'parts'> & {
@@ -15,3 +19,6 @@ type AnySection = Omit<SceneSection<keyof SceneSections>, 'parts'> & {
 
 /** The sections one after another, their own types erased. */
 export const sceneSections = Object.values(all) as unknown as readonly AnySection[];
+
+/** The same in the order in which they are painted. */
+export const paintedSections = order.map((key) => all[key]) as unknown as readonly AnySection[];

@@ -11,7 +11,7 @@ export function useTelling(): Telling | null {
   const desk = useDesk((state) => state.history?.present);
   const moment = useConditions((state) => state.moment);
   const feeds = useConditions((state) => state.feeds);
-  const running = useConditions((state) => state.running);
+  const windows = useConditions((state) => state.windows);
   const workspace = useConditions((state) => state.workspace);
   const half = useHalf();
   return useMemo(() => {
@@ -26,7 +26,13 @@ export function useTelling(): Telling | null {
       outside: sources.outside,
       feeds,
     });
-    const facts = { units: sources.units, half, workspaces, workspace, running: new Set(running) };
+    const facts = {
+      units: sources.units,
+      half,
+      workspaces,
+      workspace,
+      running: new Set(windows.map(({ application }) => application)),
+    };
     return tellingOf({ ...facts, readings });
-  }, [desk, moment, feeds, running, workspace, half]);
+  }, [desk, moment, feeds, windows, workspace, half]);
 }

@@ -26,6 +26,7 @@ import { changesBetween } from '../../../core/backdrop/rotation.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
 import { commandsById } from '../commands.ts';
+import { WindowsTile } from './windows-tile.tsx';
 
 const MINUTE = 60_000;
 
@@ -246,6 +247,7 @@ function Tiles({ place, seed, moment }: { place: GeoPlace; seed: number; moment:
         title="Height of the sun"
       />
       <Tile icon={<Cpu size={17} />} text={`${Math.round(processor)} %`} title="Simulated processor" />
+      <WindowsTile />
       <button
         type="button"
         onClick={commandsById.get('half')?.run}

@@ -184,6 +184,10 @@ function Frame({
   const stageScale = useStageScale(frame, scale);
   const mode = useView((view) => view.mode);
   const eyes = useEyes((state) => state.eyes);
+  // Where parts are arranged, windows would stand before them.
+  const seesWindows = useView(
+    (view) => view.mode === 'try' || view.chapter === 'windows' || view.seesWindows,
+  );
   const picking = useView((view) => view.picking);
   const isCurrent = useScreenInView()?.id === screen.id;
   const isTarget = useView((view) => view.target) === screen.id;
@@ -194,6 +198,7 @@ function Frame({
         ref={frame}
         data-stage={isCurrent || undefined}
         data-frame={screen.id}
+        data-no-windows={seesWindows ? undefined : ''}
         className="absolute rounded-md"
         style={{
           width: screen.rect.width * scale,

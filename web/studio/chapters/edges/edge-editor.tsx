@@ -17,6 +17,7 @@ import { Section } from '../../../ui/section.tsx';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
 import { strips } from '../../../../core/desk/strips.ts';
 import { ApplicationGrid } from './application-grid.tsx';
+import { BesideFilled } from './beside-filled.tsx';
 import { StripCards } from './strip-card.tsx';
 import {
   addItem,
@@ -97,6 +98,7 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
       </Section>
       <Dress edge={edge} />
       <FinishSection ids={[edge.id]} owns={[edge.finish]} />
+      <BesideFilled edge={edge} />
     </>
   );
 }

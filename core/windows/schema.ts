@@ -1,0 +1,390 @@
+import { z } from 'zod';
+import { OwnFinish } from '../arrange/schema.ts';
+import { Shortcut } from '../menus/schema.ts';
+import { uses } from '../text/schema.ts';
+import { deskActNames, deskActTitles } from '../values/acts.ts';
+import { field } from '../values/field.ts';
+import { Id } from '../values/id.ts';
+import { Colour } from '../values/roles.ts';
+import type { TypeOf } from '../values/types.ts';
+
+/** How windows look, where they go, and what reacts to them. Which windows are open is no part of a desk. */
+
+const slider = (
+  min: number,
+  max: number,
+  label: string,
+  { unit = 'px', step = 1, description }: { unit?: 'px' | '%'; step?: number; description?: string } = {},
+) =>
+  field(
+    z
+      .number()
+      .min(min)
+      .max(max)
+      .meta({ description: description ?? (unit === '%' ? 'Percent' : 'px') }),
+    {
+      label,
+      unit,
+      control: 'slider',
+      step,
+      decimals: step < 1 ? 1 : undefined,
+    },
+  );
+
+const colour = (label: string) => field(Colour.clone(), { label, control: 'colour' });
+
+type Values = Readonly<Record<string, unknown>>;
+const hasTitle = ({ shown }: Values) => shown !== 'never';
+
+/** What stands above the content. */
+export const WindowTitle = z.looseObject({
+  shown: field(z.enum(['always', 'unfilled', 'never']), {
+    label: 'Title',
+    isWide: true,
+    choices: { always: 'Always', unfilled: 'Not when filled', never: 'Never' },
+  }),
+  height: slider(20, 72, 'Height'),
+  size: field(z.number().min(9).max(32).meta({ description: 'px of the letters' }), {
+    label: 'Letters',
+    unit: 'px',
+    control: 'slider',
+    when: hasTitle,
+  }),
+  font: field(z.enum(uses), {
+    label: 'Type',
+    choices: { display: 'Display', text: 'Text', figures: 'Figures' },
+    when: hasTitle,
+  }),
+  align: field(z.enum(['left', 'centre', 'right']), {
+    label: 'Stands',
+    choices: { left: 'Left', centre: 'Middle', right: 'Right' },
+    when: hasTitle,
+  }),
+  back: field(z.enum(['none', 'veil', 'body']).meta({ description: 'What the title stands on' }), {
+    label: 'Stands on',
+    choices: { none: 'Nothing', veil: 'A veil', body: 'The window' },
+    when: hasTitle,
+  }),
+});
+
+/** The line that a title stands on, and the border around the window. */
+export const WindowLines = z.looseObject({
+  line: slider(0, 8, 'Line', { step: 0.5, description: 'px; none at 0' }),
+  reach: slider(0, 40, 'Beyond the sides'),
+  front: colour('Front window'),
+  behind: colour('Others'),
+  glow: field(z.boolean().meta({ description: 'The front window’s line shines' }), { label: 'It shines' }),
+  border: slider(0, 12, 'Border', { step: 0.5, description: 'px; none at 0' }),
+  borderFront: field(Colour.clone(), { label: 'Border in front', control: 'colour', when: hasBorder }),
+  borderBehind: field(Colour.clone(), { label: 'Border of others', control: 'colour', when: hasBorder }),
+});
+
+function hasBorder({ border }: Values): boolean {
+  return Number(border) > 0;
+}
+
+export const windowButtons = ['minimise', 'fill', 'close'] as const;
+export type WindowButton = (typeof windowButtons)[number];
+export const windowButtonTitles: Record<WindowButton, string> = {
+  minimise: 'Minimise',
+  fill: 'Fill',
+  close: 'Close',
+};
+
+export const buttonShapes = ['strokes', 'wedges', 'notches', 'drops'] as const;
+export type ButtonShape = (typeof buttonShapes)[number];
+
+export const WindowButtons = z.looseObject({
+  list: field(
+    z
+      .array(
+        z.looseObject({
+          does: field(z.enum(windowButtons), { label: 'Does', choices: windowButtonTitles }),
+        }),
+      )
+      .max(3)
+      .meta({ description: 'From left to right' }),
+    { label: 'Buttons', one: 'Button' },
+  ),
+  side: field(z.enum(['left', 'right']), { label: 'Side', choices: { left: 'Left', right: 'Right' } }),
+  shape: field(z.enum(buttonShapes), {
+    label: 'Shape',
+    isWide: true,
+    choices: { strokes: 'Strokes', wedges: 'Wedges', notches: 'Notches', drops: 'Drops' },
+  }),
+  size: slider(8, 28, 'Size'),
+  spacing: slider(0, 32, 'Between'),
+  weight: slider(1, 4, 'Strokes', { step: 0.5 }),
+});
+
+/** By what a window differs that is not in front. */
+export const WindowBehind = z.looseObject({
+  dims: slider(0, 80, 'Title dimmer by', { unit: '%', step: 5 }),
+  seeThrough: slider(0, 80, 'See-through', { unit: '%', step: 5 }),
+  shade: slider(0, 60, 'Darker by', { unit: '%', step: 5 }),
+});
+
+export const WindowGaps = z.looseObject({
+  outer: field(z.number().min(0).max(200).meta({ description: 'px off the sides of the free area' }), {
+    label: 'Off the sides',
+    unit: 'px',
+    control: 'slider',
+  }),
+  inner: field(z.number().min(0).max(200).meta({ description: 'px between two windows' }), {
+    label: 'Between two',
+    unit: 'px',
+    control: 'slider',
+  }),
+  catches: field(
+    z.boolean().meta({ description: 'Dragged to a side or a corner, a window takes that half or quarter' }),
+    {
+      label: 'Sides take windows',
+    },
+  ),
+  snap: slider(0, 60, 'Catches within', { description: 'px from another window or a side' }),
+});
+
+export const moveWays = ['none', 'fade', 'scale', 'fly'] as const;
+
+const move = (label: string) =>
+  field(
+    z.looseObject({
+      way: field(z.enum(moveWays).meta({ description: 'Fly: to or from what starts the application' }), {
+        label: 'Moves',
+        choices: { none: 'Not', fade: 'Fade', scale: 'Scale', fly: 'Fly' },
+      }),
+      ms: field(z.number().int().min(40).max(1500).meta({ description: 'ms' }), {
+        label: 'For',
+        unit: 'ms',
+        control: 'slider',
+        step: 20,
+        when: ({ way }) => way !== 'none',
+      }),
+    }),
+    { label, group: label },
+  );
+
+export const WindowMoves = z.looseObject({
+  opens: move('Opening'),
+  minimises: move('Minimising'),
+  fills: move('Filling'),
+  closes: move('Closing'),
+});
+export type WindowMoves = TypeOf<typeof WindowMoves>;
+
+export const rulePlaces = ['free', 'filled', 'left', 'right', 'top', 'bottom', 'centre'] as const;
+
+/** What holds for the windows of one application. */
+export const WindowRule = z.looseObject({
+  id: Id,
+  application: field(z.string().max(64).meta({ description: 'Id of the application' }), {
+    label: 'Application',
+    control: 'application',
+  }),
+  workspace: field(
+    z
+      .number()
+      .int()
+      .min(0)
+      .max(32)
+      .meta({ description: 'Number of the workspace that it opens on; 0 for the one in front' }),
+    { label: 'Workspace' },
+  ),
+  place: field(z.enum(rulePlaces), {
+    label: 'Opens',
+    choices: {
+      free: 'Where there is room',
+      filled: 'Filled',
+      left: 'Left half',
+      right: 'Right half',
+      top: 'Upper half',
+      bottom: 'Lower half',
+      centre: 'In the middle',
+    },
+  }),
+  width: field(z.number().min(200).max(4000).nullable().meta({ description: 'px; null as it comes' }), {
+    label: 'Width',
+    unit: 'px',
+    instead: { word: null, label: 'Width as it comes', off: 720 },
+  }),
+  height: field(z.number().min(140).max(4000).nullable().meta({ description: 'px; null as it comes' }), {
+    label: 'Height',
+    unit: 'px',
+    instead: { word: null, label: 'Height as it comes', off: 480 },
+  }),
+  frame: field(z.enum(['desk', 'line', 'none']).meta({ description: 'As all, the line alone, or none' }), {
+    label: 'Frame',
+    choices: { desk: 'As all', line: 'Line', none: 'None' },
+  }),
+  seeThrough: slider(0, 80, 'See-through', { unit: '%', step: 5 }),
+});
+export type WindowRule = TypeOf<typeof WindowRule>;
+
+export const overviewCorners = ['none', 'top-left', 'top-right', 'bottom-left', 'bottom-right'] as const;
+
+export const WorkspaceGrid = z.looseObject({
+  arranged: field(z.enum(['row', 'grid']), {
+    label: 'Stand',
+    choices: { row: 'In a row', grid: 'In a grid' },
+  }),
+  columns: field(z.number().int().min(1).max(8), {
+    label: 'Abreast',
+    control: 'slider',
+    when: ({ arranged }) => arranged === 'grid',
+  }),
+  corner: field(
+    z.enum(overviewCorners).meta({ description: 'The corner of the screen that opens the overview' }),
+    {
+      label: 'Overview at',
+      choices: {
+        none: 'No corner',
+        'top-left': 'Top left',
+        'top-right': 'Top right',
+        'bottom-left': 'Bottom left',
+        'bottom-right': 'Bottom right',
+      },
+    },
+  ),
+});
+
+export const DesktopIcons = z.looseObject({
+  shown: field(z.enum(['none', 'some', 'all']), {
+    label: 'Icons',
+    choices: { none: 'None', some: 'Some', all: 'All' },
+  }),
+  applications: z
+    .array(z.string().max(64))
+    .max(200)
+    .meta({ description: 'Ids of those that are shown, where some are' }),
+  size: field(z.number().min(24).max(128).meta({ description: 'px' }), {
+    label: 'Size',
+    unit: 'px',
+    control: 'slider',
+    when: areShown,
+  }),
+  labels: field(z.boolean(), { label: 'Names', when: areShown }),
+  from: field(z.enum(['top-left', 'top-right', 'bottom-left', 'bottom-right']), {
+    label: 'From',
+    choices: {
+      'top-left': 'Top left',
+      'top-right': 'Top right',
+      'bottom-left': 'Bottom left',
+      'bottom-right': 'Bottom right',
+    },
+    when: areShown,
+  }),
+  flow: field(z.enum(['columns', 'rows']), {
+    label: 'Run in',
+    choices: { columns: 'Columns', rows: 'Rows' },
+    when: areShown,
+  }),
+  spacing: field(z.number().min(0).max(80).meta({ description: 'px between two cells' }), {
+    label: 'Between',
+    unit: 'px',
+    control: 'slider',
+    when: areShown,
+  }),
+});
+
+function areShown({ shown }: Values): boolean {
+  return shown !== 'none';
+}
+
+export const DeskShortcut = z.looseObject({
+  act: field(z.enum(deskActNames), { label: 'Does', choices: deskActTitles }),
+  shortcut: field(Shortcut.clone(), { label: 'Keys', control: 'shortcut', placeholder: 'none' }),
+});
+export type DeskShortcut = TypeOf<typeof DeskShortcut>;
+
+export const Windows = z.looseObject({
+  title: WindowTitle,
+  lines: WindowLines,
+  buttons: WindowButtons,
+  behind: WindowBehind,
+  finish: OwnFinish,
+  gaps: WindowGaps,
+  moves: WindowMoves,
+  rules: z.array(WindowRule).max(100),
+  workspaces: WorkspaceGrid,
+  icons: DesktopIcons,
+  shortcuts: z.array(DeskShortcut).max(60),
+});
+export type Windows = TypeOf<typeof Windows>;
+
+/** Those of its parts that are one form each. */
+export const windowForms = {
+  title: WindowTitle,
+  lines: WindowLines,
+  buttons: WindowButtons,
+  behind: WindowBehind,
+  gaps: WindowGaps,
+  moves: WindowMoves,
+  workspaces: WorkspaceGrid,
+  icons: DesktopIcons,
+};
+export type WindowForm = keyof typeof windowForms;
+
+/** The windows of a desk that nobody has changed yet: a title that stands on a lit line. */
+export const plainWindows: Windows = {
+  title: { shown: 'always', height: 44, size: 20, font: 'display', align: 'left', back: 'veil' },
+  lines: {
+    line: 2,
+    reach: 8,
+    front: 'accent',
+    behind: 'softInk',
+    glow: true,
+    border: 0,
+    borderFront: 'accent',
+    borderBehind: 'raised',
+  },
+  buttons: {
+    list: [{ does: 'minimise' }, { does: 'fill' }, { does: 'close' }],
+    side: 'right',
+    shape: 'strokes',
+    size: 13,
+    spacing: 12,
+    weight: 2,
+  },
+  behind: { dims: 45, seeThrough: 0, shade: 10 },
+  finish: null,
+  gaps: { outer: 16, inner: 16, catches: true, snap: 12 },
+  moves: {
+    opens: { way: 'scale', ms: 160 },
+    minimises: { way: 'fly', ms: 220 },
+    fills: { way: 'scale', ms: 160 },
+    closes: { way: 'fade', ms: 120 },
+  },
+  rules: [],
+  workspaces: { arranged: 'row', columns: 3, corner: 'none' },
+  icons: {
+    shown: 'none',
+    applications: [],
+    size: 48,
+    labels: true,
+    from: 'top-left',
+    flow: 'columns',
+    spacing: 12,
+  },
+  shortcuts: [
+    { act: 'overview', shortcut: 'Ctrl+Alt+O' },
+    { act: 'clear-view', shortcut: 'Ctrl+Alt+D' },
+    { act: 'next-window', shortcut: 'Ctrl+Alt+N' },
+    { act: 'front-fill', shortcut: 'Ctrl+Alt+F' },
+    { act: 'front-minimise', shortcut: 'Ctrl+Alt+M' },
+    { act: 'front-close', shortcut: 'Ctrl+Alt+X' },
+    { act: 'front-left', shortcut: 'Ctrl+Alt+Shift+ArrowLeft' },
+    { act: 'front-right', shortcut: 'Ctrl+Alt+Shift+ArrowRight' },
+    { act: 'front-top', shortcut: 'Ctrl+Alt+Shift+ArrowUp' },
+    { act: 'front-bottom', shortcut: 'Ctrl+Alt+Shift+ArrowDown' },
+    { act: 'tile-columns', shortcut: 'Ctrl+Alt+1' },
+    { act: 'tile-halves', shortcut: 'Ctrl+Alt+2' },
+    { act: 'tile-grid', shortcut: 'Ctrl+Alt+3' },
+    { act: 'tile-stack', shortcut: 'Ctrl+Alt+4' },
+    { act: 'previous-workspace', shortcut: 'Ctrl+Alt+ArrowLeft' },
+    { act: 'next-workspace', shortcut: 'Ctrl+Alt+ArrowRight' },
+    { act: 'carry-before', shortcut: 'Ctrl+Alt+ArrowUp' },
+    { act: 'carry-on', shortcut: 'Ctrl+Alt+ArrowDown' },
+    { act: 'front-move', shortcut: 'Ctrl+Alt+G' },
+    { act: 'front-size', shortcut: 'Ctrl+Alt+S' },
+  ],
+};

@@ -1,0 +1,45 @@
+import type { Desk } from '../../../../core/desk/desk.ts';
+import { named } from '../../../../core/desk/edits/edit.ts';
+import { edits } from '../../../../core/desk/edits/edits.ts';
+import { windowButtons, windowForms, type WindowForm } from '../../../../core/windows/schema.ts';
+import { useDesk } from '../../../session/desk.ts';
+import { Section } from '../../../ui/section.tsx';
+import type { Values } from '../../form/control.ts';
+import { Fields } from '../../form/form.tsx';
+import { DesktopIconPicks } from './desktop-icon-picks.tsx';
+import { DifferenceSection } from './difference.tsx';
+import { MovesCost } from './moves-cost.tsx';
+import { OpenSomeHint } from './open-windows.tsx';
+import { formTitles } from './pages.ts';
+import { WorkspaceRows } from './workspace-rows.tsx';
+
+/** One of the forms that windows are made by, with what belongs to it. */
+export function FormPage({ form, desk }: { form: WindowForm; desk: Desk }) {
+  const { turn, endGesture } = useDesk.getState();
+  return (
+    <>
+      <OpenSomeHint />
+      {form === 'workspaces' && <WorkspaceRows desk={desk} />}
+      <Section title={form === 'workspaces' ? 'How they stand' : formTitles[form]}>
+        <Fields
+          schema={windowForms[form]}
+          values={desk.windows[form]}
+          onTurn={(change, label) =>
+            turn(named(`${formTitles[form]}: ${label.toLowerCase()}`, edits.setWindows(form, change)))
+          }
+          onEnd={endGesture}
+          adders={{ list: missingButton }}
+        />
+      </Section>
+      {form === 'behind' && <DifferenceSection desk={desk} />}
+      {form === 'moves' && <MovesCost moves={desk.windows.moves} />}
+      {form === 'icons' && desk.windows.icons.shown === 'some' && <DesktopIconPicks desk={desk} />}
+    </>
+  );
+}
+
+/** The next button that a title has not got yet. */
+function missingButton(entries: readonly Values[]): Values | null {
+  const does = windowButtons.find((one) => entries.every((entry) => entry['does'] !== one));
+  return does ? { does } : null;
+}
