@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { plainWindows } from '../windows/schema.ts';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import type { AnyItemKind, ItemContext } from '../kinds/kind.ts';
 import { fontsOf } from '../scene/look.ts';
@@ -27,6 +28,7 @@ function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): 
     workspaces: desk.workspaces,
     folders: [],
     windows: [],
+    windowButtons: plainWindows.buttons,
     running: new Set(),
     workspace: 0,
     half: 'dark',
@@ -38,6 +40,7 @@ function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): 
     inkOn: () => '#f0f0f0',
     isPlain: false,
     isQuiet: false,
+    screen: 'main',
     edge: 'panel',
     side: 'top',
     thickness: 40,

@@ -10,6 +10,7 @@ import { half } from './half/half.ts';
 import { label } from './label/label.ts';
 import { daylight } from './daylight/daylight.ts';
 import { picture } from './picture/picture.ts';
+import { overview } from './overview/overview.ts';
 import { playing } from './playing/playing.ts';
 import { quickFind } from './quick-find/quick-find.ts';
 import { reading } from './reading/reading.ts';
@@ -17,6 +18,10 @@ import { session } from './session/session.ts';
 import { spring } from './spring/spring.ts';
 import { tray } from './tray/tray.ts';
 import { volume } from './volume/volume.ts';
+import { clearView } from './clear-view/clear-view.ts';
+import { frontMenus } from './front-menus/front-menus.ts';
+import { frontTitle } from './front-title/front-title.ts';
+import { openWindows } from './open-windows/open-windows.ts';
 import { workspaces } from './workspaces/workspaces.ts';
 
 /** Every kind of item. Add a new one here. */
@@ -26,6 +31,11 @@ export const itemKinds = [
   quickFind,
   application,
   workspaces,
+  openWindows,
+  frontTitle,
+  frontMenus,
+  clearView,
+  overview,
   tray,
   clock,
   date,

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { Need, Readings } from '../sources/readings.ts';
 import type { Units } from '../sources/units.ts';
+import type { ButtonLook } from '../values/window-buttons.ts';
 import type { Side } from '../values/geometry.ts';
 import type { Colour, Half } from '../values/roles.ts';
 import type { Fonts, Layout, Paint } from './layout.ts';
@@ -14,6 +15,8 @@ export interface WindowFacts {
   isFront: boolean;
   isFilled: boolean;
   isMinimised: boolean;
+  /** The later it was opened, the larger. */
+  order: number;
 }
 
 /** What the desk says that more than one part may show. */
@@ -26,6 +29,7 @@ export interface DeskFacts {
   running: ReadonlySet<string>;
   /** The windows that are open, from the back to the front. */
   windows: readonly WindowFacts[];
+  windowButtons: ButtonLook;
   /** Index of the workspace in front. */
   workspace: number;
   half: Half;
@@ -51,6 +55,8 @@ interface PartContext extends DeskFacts {
 export type Room = 'full' | 'tight' | 'bare';
 
 export interface ItemContext extends PartContext {
+  /** Id of the screen that the edge is on. */
+  screen: string;
   edge: 'panel' | 'dock';
   side: Side;
   isVertical: boolean;

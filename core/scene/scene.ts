@@ -20,9 +20,12 @@ import type { WindowMoves, Windows } from '../windows/schema.ts';
 import type { ContentKind, Slot, TrialWindow } from '../windows/trial.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
 
+/** A menu of the desk, or one of the front window's. */
+export type AnyMenu = MenuKey | 'frontMenu';
+
 /** A menu that is open, and what somebody does in it. */
 export interface OpenMenu {
-  menu: MenuKey;
+  menu: AnyMenu;
   /** Id of the screen that it is open on. */
   screen: string;
   /** Id of the item that was pressed for it. */
@@ -38,6 +41,8 @@ export interface OpenMenu {
   /** Index of the entry that is chosen, and of the page. */
   chosen?: number;
   page?: number;
+  /** Of the front window's menus, which. */
+  index?: number;
   /** Id of the folder that is open. */
   folder?: string | null;
 }
@@ -62,6 +67,7 @@ export interface Conditions {
   roles?: Look['roles'] | null;
   /** How many entries a rotation is ahead of its time. */
   backdropStep?: number;
+  overview?: OpenOverview | null;
   /** Readings from outside. */
   feeds?: readonly Feed[];
   /** The menu that is open. */
@@ -180,7 +186,7 @@ export interface SceneLine {
 /** A menu, open. Its insides are in px from its own corner, those of its entries from the corner of their view. */
 export interface SceneMenu {
   id: string;
-  menu: MenuKey;
+  menu: AnyMenu;
   /** As it is read out. */
   label: string;
   rect: Rect;
@@ -202,6 +208,8 @@ export interface SceneMenu {
   chosen: number;
   /** Said where there are no entries. */
   none: Run | null;
+  /** Which it is of menus that stand beside one another; arrows lead from one to the next. */
+  beside: { at: number; count: number } | null;
   /** Where it goes on in pages. */
   pages: { count: number; at: number } | null;
 }
@@ -246,6 +254,62 @@ export interface SceneWindows {
   moves: WindowMoves;
 }
 
+/** An icon on the bare desk; its sign and its label are in px from its corner. */
+export interface SceneIcon {
+  id: string;
+  application: string;
+  name: string;
+  icon: string;
+  rect: Rect;
+  surface: Surface;
+  sign: Rect;
+  label: Run | null;
+}
+
+/** The overview, open: on which screen, what is typed in it, and which of its entries is chosen (null is where one is). */
+export interface OpenOverview {
+  screen: string;
+  query: string;
+  chosen: number | null;
+}
+
+export interface SceneOverviewWorkspace {
+  id: string;
+  title: string;
+  index: number;
+  /** Of the picture, px of the screen. */
+  rect: Rect;
+  isCurrent: boolean;
+  backdrop: SceneBackdrop;
+  /** Rectangles in px of the picture. */
+  windows: {
+    id: string;
+    title: string;
+    icon: string;
+    application: string;
+    rect: Rect;
+    isFront: boolean;
+    isFound: boolean;
+  }[];
+  name: Run;
+  note: Run;
+}
+
+/** All workspaces at once. Everything is in px of the screen. */
+export interface SceneOverview {
+  rect: Rect;
+  surface: Surface;
+  search: { rect: Rect; hint: Run; typed: string };
+  line: Rect;
+  workspaces: SceneOverviewWorkspace[];
+  /** Where another workspace would stand; null where there can be no more. */
+  add: Rect | null;
+  /** Applications that were found. */
+  found: { application: string; title: string; icon: string; rect: Rect; run: Run }[];
+  chosen: { by: 'workspace' | 'window' | 'application'; id: string } | null;
+  isSearched: boolean;
+}
+
 /** What lies behind everything on a screen. */
 export interface SceneBackdrop {
   /** Id of the document's backdrop. */
@@ -270,6 +334,10 @@ export interface SceneSections {
   widgets: SceneWidget[];
   /** From the back to the front, and the place that a window would take which is being moved. */
   windows: SceneWindows;
+  /** On the bare desk. */
+  icons: SceneIcon[];
+  /** Null unless it is open. */
+  overview: SceneOverview | null;
   /** Null unless they are open. */
   rest: SceneRest | null;
   /** Null unless one is open. */
@@ -287,6 +355,12 @@ export interface SceneScreen extends SceneSections {
   backdrop: SceneBackdrop;
 }
 
+/** What is open on a workspace, in shares of the screen that each window is on. */
+export interface Glance {
+  workspace: string;
+  windows: { id: string; screen: string; rect: Rect; isFront: boolean }[];
+}
+
 export interface Scene {
   /** Surfaces stand without blur and shadow. */
   isPlain: boolean;
@@ -298,6 +372,8 @@ export interface Scene {
   icons: Omit<Icons, 'tileColour'> & { tiles: Readonly<Record<string, Tile>> };
   pointer: ScenePointer;
   screens: SceneScreen[];
+  /** One for each workspace. */
+  glances: Glance[];
   /** How often the scene must be solved again while nothing else changes. */
   tick: Tick;
   /** What its parts read, each source and origin once. */

@@ -7,7 +7,8 @@ import { lessonsLearned } from '../text/cuts.ts';
 import type { Rect } from '../values/geometry.ts';
 import { solveBackdrop } from './backdrop.ts';
 import { fontsOf, iconsOf, pointerOf } from './look.ts';
-import type { Conditions, Scene, SceneScreen, SceneSections } from './scene.ts';
+import type { Conditions, Glance, Scene, SceneScreen, SceneSections } from './scene.ts';
+import { rectOf } from '../windows/place.ts';
 import { factsOf, onDesk, type TrialWindow } from '../windows/trial.ts';
 import { Needs, looksUnder, type Solving } from './solving.ts';
 import { sceneSections } from './sections/list.ts';
@@ -31,6 +32,7 @@ export function solve(desk: Desk, conditions: Conditions): Scene {
     icons: iconsOf(desk, palette),
     pointer: pointerOf(desk.look, palette),
     screens,
+    glances: glancesOf(screens, solving),
     tick: needs.tick,
     needs: needs.all,
   };
@@ -53,6 +55,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     folders: desk.menus.appWall.folders,
     running: new Set(windows.map(({ application }) => application)),
     windows: known,
+    windowButtons: desk.windows.buttons,
     workspace,
     half,
     isPlain: conditions.isPlain ?? false,
@@ -73,6 +76,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     facts.folders,
     // By what it says: the list is another one with every turn of a window that is moved.
     JSON.stringify(known),
+    desk.windows.buttons,
     facts.workspace,
     half,
     conditions.roles,
@@ -98,6 +102,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     open,
     lately,
     windows,
+    overview: conditions.overview ?? null,
     windowHint: conditions.windowHint ?? null,
     atWorkspace,
     front: known.find(({ isFront }) => isFront)?.id ?? null,
@@ -111,6 +116,38 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     widgets: groupByScreen(desk),
   };
 }
+
+/** What is open on every workspace, also on those that are not in front. */
+function glancesOf(screens: readonly SceneScreen[], { desk, windows, front }: Solving): Glance[] {
+  const known = new Map(screens.map((screen) => [screen.id, screen]));
+  return desk.workspaces.map(({ id: workspace }) => ({
+    workspace,
+    windows: windows
+      .filter((one) => one.workspace === workspace && !one.isMinimised)
+      .flatMap((one) => {
+        const screen = known.get(one.screen);
+        if (!screen) return [];
+        const { width, height } = screen.rect;
+        const rect = rectOf(one, screen.free, screen.rect, desk.windows.gaps);
+        return [
+          {
+            id: one.id,
+            screen: one.screen,
+            rect: {
+              x: hundredth(rect.x / width),
+              y: hundredth(rect.y / height),
+              width: hundredth(rect.width / width),
+              height: hundredth(rect.height / height),
+            },
+            isFront: one.id === front,
+          },
+        ];
+      }),
+  }));
+}
+
+/** What is drawn small need not follow every px. */
+const hundredth = (share: number) => Math.round(share * 100) / 100;
 
 function solveScreen(screen: Screen, solving: Solving): SceneScreen {
   const rect: Rect = { x: 0, y: 0, width: screen.width, height: screen.height };

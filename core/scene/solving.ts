@@ -5,7 +5,7 @@ import type { DeskFacts, WidgetContext } from '../kinds/kind.ts';
 import type { Layout, Paint } from '../kinds/layout.ts';
 import type { Need, Readings, Tick } from '../sources/readings.ts';
 import type { TrialWindow } from '../windows/trial.ts';
-import type { Conditions, OpenMenu } from './scene.ts';
+import type { Conditions, OpenMenu, OpenOverview } from './scene.ts';
 import { SIMULATED } from '../sources/source.ts';
 import type { Finish } from '../values/finish.ts';
 import type { Colour, Half } from '../values/roles.ts';
@@ -24,6 +24,7 @@ export interface Solving {
   windows: readonly TrialWindow[];
   windowHint: NonNullable<Conditions['windowHint']> | null;
   /** Id of the workspace in front, and of the front window. */
+  overview: OpenOverview | null;
   atWorkspace: string;
   front: string | null;
   openMore: string | null;

@@ -16,6 +16,7 @@ export const deskActs = {
   'quick-find': { title: 'Open quick find', icon: 'system-search' },
   'next-workspace': { title: 'Next workspace', icon: 'computer' },
   'previous-workspace': { title: 'Previous workspace', icon: 'computer' },
+  'front-menus': { title: 'Open the front window’s menus', icon: 'application-x-executable' },
   overview: { title: 'Overview of all workspaces', icon: 'view-app-grid' },
   'clear-view': { title: 'Clear the view, or bring it back', icon: 'computer' },
   'next-window': { title: 'Next window', icon: 'application-x-executable' },

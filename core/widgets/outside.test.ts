@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { plainWindows } from '../windows/schema.ts';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import { fontsOf } from '../scene/look.ts';
 import type { WidgetContext } from '../kinds/kind.ts';
@@ -47,6 +48,7 @@ function contextAt(
     workspaces: desk.workspaces,
     folders: [],
     windows: [],
+    windowButtons: plainWindows.buttons,
     running: new Set(),
     workspace: 0,
     half: 'dark',

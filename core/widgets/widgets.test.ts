@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { plainWindows } from '../windows/schema.ts';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import type { WidgetContext } from '../kinds/kind.ts';
 import { unknownMachine, type MachineReading } from '../sources/machine/machine.ts';
@@ -27,6 +28,7 @@ function contextAt(moment = DAWN, feeds?: readonly Feed[]): WidgetContext {
     workspaces: desk.workspaces,
     folders: [],
     windows: [],
+    windowButtons: plainWindows.buttons,
     running: new Set(),
     workspace: 0,
     half: 'dark' as const,

@@ -158,6 +158,7 @@ export function open(list: List, opening: Opening): List {
       isFilled: place === 'filled',
       isMinimised: false,
       chosen: 0,
+      order: 1 + Math.max(0, ...list.map(({ order }) => order)),
       turned: [],
     },
   ];

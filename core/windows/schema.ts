@@ -7,6 +7,7 @@ import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
 import { Colour } from '../values/roles.ts';
 import type { TypeOf } from '../values/types.ts';
+import { buttonShapes, windowButtonTitles, windowButtons } from '../values/window-buttons.ts';
 
 /** How windows look, where they go, and what reacts to them. Which windows are open is no part of a desk. */
 
@@ -82,17 +83,6 @@ export const WindowLines = z.looseObject({
 function hasBorder({ border }: Values): boolean {
   return Number(border) > 0;
 }
-
-export const windowButtons = ['minimise', 'fill', 'close'] as const;
-export type WindowButton = (typeof windowButtons)[number];
-export const windowButtonTitles: Record<WindowButton, string> = {
-  minimise: 'Minimise',
-  fill: 'Fill',
-  close: 'Close',
-};
-
-export const buttonShapes = ['strokes', 'wedges', 'notches', 'drops'] as const;
-export type ButtonShape = (typeof buttonShapes)[number];
 
 export const WindowButtons = z.looseObject({
   list: field(
@@ -386,5 +376,6 @@ export const plainWindows: Windows = {
     { act: 'carry-on', shortcut: 'Ctrl+Alt+ArrowDown' },
     { act: 'front-move', shortcut: 'Ctrl+Alt+G' },
     { act: 'front-size', shortcut: 'Ctrl+Alt+S' },
+    { act: 'front-menus', shortcut: 'Ctrl+Alt+U' },
   ],
 };

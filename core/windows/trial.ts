@@ -27,6 +27,8 @@ export const TrialWindow = z.object({
   isMinimised: z.boolean(),
   /** The row of its content that is chosen, and which of its switches were turned. */
   chosen: z.number().int().min(0).max(999),
+  /** One more than that of any window that was open when it was opened. */
+  order: z.number().int().min(0),
   turned: z.array(z.number().int().min(0).max(99)).max(40),
 });
 export type TrialWindow = TypeOf<typeof TrialWindow>;
@@ -91,7 +93,7 @@ export function frontOf(windows: readonly TrialWindow[], workspace: string): Tri
 
 export function factsOf(windows: readonly TrialWindow[], workspace: string): WindowFacts[] {
   const front = frontOf(windows, workspace)?.id;
-  return windows.map(({ id, application, screen, workspace: on, isFilled, isMinimised }) => ({
+  return windows.map(({ id, application, screen, workspace: on, isFilled, isMinimised, order }) => ({
     id,
     application,
     screen,
@@ -99,6 +101,7 @@ export function factsOf(windows: readonly TrialWindow[], workspace: string): Win
     isFront: id === front,
     isFilled,
     isMinimised,
+    order,
   }));
 }
 

@@ -12,6 +12,7 @@ export function windowOf(application: string, change: Partial<TrialWindow> = {})
     isFilled: false,
     isMinimised: false,
     chosen: 0,
+    order: 1,
     turned: [],
     ...change,
   };

@@ -1,7 +1,6 @@
 import { createContext } from 'react';
-import type { MenuKey } from '../../core/menus/schema.ts';
 import type { Does } from '../../core/scene/menus/entries.ts';
-import type { OpenMenu } from '../../core/scene/scene.ts';
+import type { AnyMenu, OpenMenu } from '../../core/scene/scene.ts';
 import type { DeskAct } from '../../core/values/acts.ts';
 import type { Point, Rect } from '../../core/values/geometry.ts';
 import type { Grip } from '../../core/windows/catching.ts';
@@ -12,6 +11,8 @@ export interface MenuAsked {
   item?: string;
   screen?: string;
   at?: Point;
+  /** Of the front window's menus, which. */
+  index?: number;
 }
 
 /** What can be done with what is played; `to` in s, or a volume from 0 to 100. */
@@ -32,10 +33,21 @@ export type WindowAct =
   | { does: 'go'; window: string }
   | { does: 'carry'; window: string; workspace: string };
 
+/** What is done in the overview. Workspaces are the document's: adding, naming and removing them are steps. */
+export type OverviewAct =
+  | { does: 'close' | 'take' | 'add' }
+  | { does: 'type'; query: string }
+  | { does: 'step'; by: number }
+  | { does: 'go'; index: number }
+  | { does: 'window'; window: string }
+  | { does: 'start'; application: string }
+  | { does: 'rename'; workspace: string; name: string }
+  | { does: 'remove'; workspace: string };
+
 /** What pressing things on a desk in use does. Null where the desk is only looked at. */
 export interface DeskActions {
   /** Opens a menu, or closes it where it is open. */
-  turnMenu(menu: MenuKey, asked?: MenuAsked): void;
+  turnMenu(menu: AnyMenu, asked?: MenuAsked): void;
   closeMenu(): void;
   /** Goes on in the menu that is open. */
   stepMenu(change: Partial<OpenMenu>): void;
@@ -52,6 +64,7 @@ export interface DeskActions {
   /** Opens another window of an application. */
   open(application: string): void;
   window(act: WindowAct): void;
+  overview(act: OverviewAct): void;
   goTo(workspace: number): void;
   /** What a button of the pointer was given to do. */
   perform(act: DeskAct, asked?: MenuAsked): void;

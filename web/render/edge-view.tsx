@@ -1,5 +1,16 @@
 import clsx from 'clsx';
-import { memo, useContext, useMemo, useRef, type CSSProperties, type FC } from 'react';
+import {
+  Suspense,
+  memo,
+  useContext,
+  useMemo,
+  useRef,
+  type ComponentProps,
+  type ComponentType,
+  type CSSProperties,
+  type FC,
+} from 'react';
+import { later } from '../later.ts';
 import { dockLine } from '../../core/items/application/application.ts';
 import { itemKindOf, type ItemType } from '../../core/items/list.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../../core/scene/scene.ts';
@@ -28,13 +39,27 @@ import { QuietCard } from './quiet-card.tsx';
 import { Runs, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
 
+const windowItems = () => import('./items/window-items.ts');
+const OpenWindowsItem = later(async () => ({ default: (await windowItems()).OpenWindowsItem }));
+const FrontTitleItem = later(async () => ({ default: (await windowItems()).FrontTitleItem }));
+const FrontMenusItem = later(async () => ({ default: (await windowItems()).FrontMenusItem }));
+const ClearViewItem = later(async () => ({ default: (await windowItems()).ClearViewItem }));
+const OverviewItem = later(async () => ({ default: (await windowItems()).OverviewItem }));
+
 /** What is drawn of each kind of item; null where its texts are all there is. The type checker asks for every kind. */
-const drawings: { [Type in ItemType]: ItemDrawing<Type> | null } = {
+const drawings: {
+  [Type in ItemType]: ItemDrawing<Type> | ComponentType<ComponentProps<ItemDrawing<Type>>> | null;
+} = {
   'app-list': AppListItem,
   'app-wall': AppWallItem,
   'quick-find': QuickFindItem,
   application: ApplicationItem,
   workspaces: WorkspacesItem,
+  'open-windows': OpenWindowsItem,
+  'front-title': FrontTitleItem,
+  'front-menus': FrontMenusItem,
+  'clear-view': ClearViewItem,
+  overview: OverviewItem,
   clock: ClockItem,
   date: DateItem,
   tray: TrayItem,
@@ -196,7 +221,13 @@ const ItemInside = memo(function ItemInside({
   const Drawn = drawings[type] as FC<{ id: string; view: unknown; layout: unknown; edge: EdgeFacts }> | null;
   return (
     <QuietCard title={itemKindOf(type).title} of={view}>
-      {Drawn ? <Drawn id={id} view={view} layout={layout} edge={facts} /> : <Runs runs={layout.runs} />}
+      {Drawn ? (
+        <Suspense fallback={<Runs runs={layout.runs} />}>
+          <Drawn id={id} view={view} layout={layout} edge={facts} />
+        </Suspense>
+      ) : (
+        <Runs runs={layout.runs} />
+      )}
     </QuietCard>
   );
 });

@@ -86,6 +86,13 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
   function onKeyDown(event: KeyboardEvent) {
     // Nothing of it is meant for the page around.
     event.stopPropagation();
+    if (menu.beside && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
+      event.preventDefault();
+      const { at, count } = menu.beside;
+      const index = (at + (event.key === 'ArrowRight' ? 1 : count - 1)) % count;
+      actions.stepMenu({ index, chosen: 0 });
+      return;
+    }
     if (turns(event, menu)) {
       event.preventDefault();
       actions.stepMenu(walked(menu, event.key as WalkKey));
@@ -116,7 +123,7 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
     }
   }
 
-  const isMenu = menu.menu === 'deskMenu';
+  const isMenu = isOfCommands(menu);
   const described = {
     'aria-controls': id,
     'aria-activedescendant': menu.chosen < 0 ? undefined : `${id}-${menu.chosen}`,
@@ -248,6 +255,11 @@ function Search({
   );
 }
 
+/** A menu of what can be done, rather than a list of what is found. */
+function isOfCommands({ menu }: SceneMenu): boolean {
+  return menu === 'deskMenu' || menu === 'frontMenu';
+}
+
 /** The entries on their shelves. */
 function Inside({ menu, id, actions }: { menu: SceneMenu; id: string; actions: DeskActions | null }) {
   const { content, heads, shelves, entries, chosen } = menu;
@@ -264,7 +276,7 @@ function Inside({ menu, id, actions }: { menu: SceneMenu; id: string; actions: D
           id={`${id}-${index}`}
           isChosen={index === chosen}
           isRow={menu.isHanging}
-          role={menu.menu === 'deskMenu' ? 'menuitem' : 'option'}
+          role={isOfCommands(menu) ? 'menuitem' : 'option'}
           onPoint={() => index !== chosen && actions?.stepMenu({ chosen: index })}
           onPress={() => actions?.choose(entry.does)}
         />

@@ -3,6 +3,7 @@ import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
 import { paintedSections } from '../../core/scene/sections/list.ts';
 import { Actions } from './actions.ts';
 import { BackdropView } from './backdrop-view.tsx';
+import { Glances } from './glances.ts';
 import { IconSet } from './icons.tsx';
 import { pointerCursor } from './pointer.ts';
 import { sectionDrawings } from './sections.tsx';
@@ -44,24 +45,26 @@ export const ScreenView = memo(function ScreenView({
   );
   return (
     <IconSet.Provider value={scene.icons}>
-      <div
-        className={`relative overflow-hidden ${isInUse ? 'in-use' : ''}`}
-        style={style}
-        data-screen={screen.id}
-        data-plain={scene.isPlain || undefined}
-        data-still={scene.isQuiet || undefined}
-      >
-        <BackdropView
-          backdrop={screen.backdrop}
-          width={pictureWidth}
-          screen={desk === null ? null : `${desk} ${screen.id}`}
-        />
-        <BareDesk screen={screen.id} />
-        {paintedSections.map(({ key }) => {
-          const Section = sectionDrawings[key] as FC<{ solved: unknown }>;
-          return <Section key={key} solved={screen[key]} />;
-        })}
-      </div>
+      <Glances.Provider value={scene.glances}>
+        <div
+          className={`relative overflow-hidden ${isInUse ? 'in-use' : ''}`}
+          style={style}
+          data-screen={screen.id}
+          data-plain={scene.isPlain || undefined}
+          data-still={scene.isQuiet || undefined}
+        >
+          <BackdropView
+            backdrop={screen.backdrop}
+            width={pictureWidth}
+            screen={desk === null ? null : `${desk} ${screen.id}`}
+          />
+          <BareDesk screen={screen.id} />
+          {paintedSections.map(({ key }) => {
+            const Section = sectionDrawings[key] as FC<{ solved: unknown }>;
+            return <Section key={key} solved={screen[key]} />;
+          })}
+        </div>
+      </Glances.Provider>
     </IconSet.Provider>
   );
 });

@@ -7,6 +7,8 @@ import { WidgetView } from './widget-view.tsx';
 
 const RestView = later(() => import('./rest-view.tsx'));
 const WindowsView = later(() => import('./windows/windows-view.tsx'));
+const OverviewView = later(() => import('./overview/overview-view.tsx'));
+const DesktopIcons = later(async () => ({ default: (await import('./desktop-icons.tsx')).DesktopIcons }));
 const MenuView = later(() => import('./menu-view.tsx'));
 
 /** How each section of a screen is drawn. The type checker asks for every one. */
@@ -26,6 +28,18 @@ export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: Scene
       )
     );
   },
+  icons: ({ solved }) =>
+    solved.length > 0 && (
+      <Suspense>
+        <DesktopIcons icons={solved} />
+      </Suspense>
+    ),
+  overview: ({ solved }) =>
+    solved && (
+      <Suspense>
+        <OverviewView overview={solved} />
+      </Suspense>
+    ),
   rest: function OpenRest({ solved }) {
     const actions = useContext(Actions);
     return (

@@ -1,4 +1,4 @@
-import type { MenuKey } from '../../core/menus/schema.ts';
+import type { AnyMenu } from '../../core/scene/scene.ts';
 import type { DeskAct } from '../../core/values/acts.ts';
 import { named } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
@@ -29,7 +29,12 @@ export function usedOn(next: Page): void {
 export const deskActions: DeskActions = {
   turnMenu(menu, asked = {}) {
     const { open, setOpen } = useConditions.getState();
-    if (open?.menu === menu && (asked.item === undefined || open.item === asked.item) && !asked.at)
+    if (
+      open?.menu === menu &&
+      open.index === asked.index &&
+      (asked.item === undefined || open.item === asked.item) &&
+      !asked.at
+    )
       return setOpen(null);
     openMenu(menu, asked);
   },
@@ -51,6 +56,9 @@ export const deskActions: DeskActions = {
       case 'act':
         deskActions.closeMenu();
         return deskActions.perform(does.act);
+      case 'say':
+        deskActions.closeMenu();
+        return deskActions.say(does.sentence);
       case 'workspace':
         deskActions.closeMenu();
         return deskActions.goTo(does.index);
@@ -66,6 +74,7 @@ export const deskActions: DeskActions = {
   start: (application) =>
     isRunning(application) ? onWindows(({ press }) => press(application)) : start(application),
   open: (application) => onWindows(({ open }) => open(application, page.screen())),
+  overview: (act) => onWindows(({ doOverview }) => doOverview(act)),
   window: (act) => onWindows(({ doWindow }) => doWindow(act)),
   goTo: (workspace) => useConditions.getState().goTo(workspace),
   perform(act, asked) {
@@ -101,6 +110,7 @@ const performs: Record<
   'app-list': (asked) => deskActions.turnMenu('appList', asked),
   'app-wall': (asked) => deskActions.turnMenu('appWall', asked),
   'quick-find': (asked) => deskActions.turnMenu('quickFind', asked),
+  'front-menus': (asked) => deskActions.turnMenu('frontMenu', { ...asked, index: 0 }),
   'next-workspace': () => stepWorkspace(1),
   'previous-workspace': () => stepWorkspace(-1),
   'next-backdrop': nextBackdrop,
@@ -113,10 +123,10 @@ const performs: Record<
 };
 
 /** Opens a menu on the screen of what asked for it. */
-function openMenu(menu: MenuKey, { item, screen, at }: MenuAsked): void {
+function openMenu(menu: AnyMenu, { item, screen, at, index }: MenuAsked): void {
   const edge = presentDesk()?.edges.find(({ items }) => items.some(({ id }) => id === item));
   const on = edge?.screen ?? screen ?? page.screen() ?? presentDesk()?.screens[0]?.id;
-  if (on) useConditions.getState().setOpen({ menu, screen: on, item: item ?? null, at: at ?? null });
+  if (on) useConditions.getState().setOpen({ menu, screen: on, item: item ?? null, at: at ?? null, index });
 }
 
 const isRunning = (application: string) =>

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Conditions, OpenMenu } from '../../core/scene/scene.ts';
+import type { Conditions, OpenMenu, OpenOverview } from '../../core/scene/scene.ts';
 import type { Look } from '../../core/look/schema.ts';
 import type { Rect } from '../../core/values/geometry.ts';
 import type { TrialWindow } from '../../core/windows/trial.ts';
@@ -32,6 +32,7 @@ interface ConditionsState {
   cleared: readonly string[];
   /** The window that arrows move or size. */
   handled: Handled | null;
+  overview: OpenOverview | null;
   workspace: number;
   /** The menu that is open. */
   open: OpenMenu | null;
@@ -85,6 +86,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
   windowHint: null,
   cleared: [],
   handled: null,
+  overview: null,
   workspace: 0,
   open: null,
   lately: readLately(),
@@ -120,6 +122,7 @@ export const useConditions = create<ConditionsState>()((set) => ({
       windowHint: null,
       cleared: [],
       handled: null,
+      overview: null,
       workspace: 0,
       open: null,
       openMore: null,
@@ -142,13 +145,15 @@ export const useConditions = create<ConditionsState>()((set) => ({
 }));
 
 export function conditionsOf(state: ConditionsState): Conditions {
-  const { moment, half, windows, windowHint, workspace, open, lately, openMore, out, feeds } = state;
+  const { moment, half, windows, windowHint, overview, workspace, open, lately, openMore, out, feeds } =
+    state;
   const { isPlain, isQuiet, roles, backdropStep } = state;
   return {
     moment,
     half: half ?? undefined,
     windows,
     windowHint,
+    overview,
     workspace,
     open,
     lately,

@@ -13,6 +13,7 @@ import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
 import type { SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
 import { isHorizontal, type Point, type Rect } from '../../core/values/geometry.ts';
+import { deskActions } from './actions.ts';
 import { useConditions } from './conditions.ts';
 import { presentDesk } from './desk.ts';
 import { useScene } from './scene.ts';
@@ -133,6 +134,7 @@ export function watchPresence(): () => void {
     'pointermove',
     ({ clientX, clientY }) => {
       pointer = pointOnScreen(clientX, clientY);
+      askCorner(pointer);
       look();
     },
     options,
@@ -174,6 +176,25 @@ function hasRoom(
   isThere: boolean,
 ): boolean {
   return shows.by === 'steps' && !isInTheWay(rect, list, shows.from, isThere);
+}
+
+/** So near to a corner the pointer is in it, px. */
+const IN_CORNER = 3;
+let wasInCorner = false;
+
+/** Opens the overview where the pointer comes into the corner of a screen that the desk has for it. */
+function askCorner(pointer: Pointer | null): void {
+  const corner = presentDesk()?.windows.workspaces.corner ?? 'none';
+  const screen = useScene.getState().scene?.screens.find(({ id }) => id === pointer?.screen);
+  if (corner === 'none' || !pointer || !screen) return;
+  const { width, height } = screen.rect;
+  const { x, y } = pointer.at;
+  const isAcross = corner.endsWith('left') ? x <= IN_CORNER : x >= width - IN_CORNER;
+  const isDown = corner.startsWith('top') ? y <= IN_CORNER : y >= height - IN_CORNER;
+  const isIn = isAcross && isDown;
+  // Only as it comes in: whoever stays there does not open and close it by turns.
+  if (isIn && !wasInCorner) deskActions.perform('overview');
+  wasInCorner = isIn;
 }
 
 /** Whether the pointer is as near to a widget as it wants it. */

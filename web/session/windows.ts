@@ -29,11 +29,13 @@ import {
   startSizes,
   type TrialWindow,
 } from '../../core/windows/trial.ts';
-import type { WindowAct as OnWindow } from '../render/actions.ts';
+import { named, type Edit } from '../../core/desk/edits/edit.ts';
+import { edits } from '../../core/desk/edits/edits.ts';
+import type { OverviewAct, WindowAct as OnWindow } from '../render/actions.ts';
 import { persist } from '../later.ts';
 import { toast } from '../ui/toast.ts';
 import { useConditions } from './conditions.ts';
-import { presentDesk } from './desk.ts';
+import { presentDesk, useDesk } from './desk.ts';
 import { useScene } from './scene.ts';
 
 /** What is done with the windows that are open: they are conditions, so nothing of it is a step of the history. */
@@ -248,8 +250,14 @@ export function perform(act: WindowAct, on: string | null): void {
   if (tiling)
     return change((windows) => tile(windows, tiling, workspace, front?.screen ?? screenOf(on)?.id ?? ''));
   switch (act) {
-    case 'overview':
-      return;
+    case 'overview': {
+      const { overview } = useConditions.getState();
+      const screen = screenOf(on)?.id;
+      return useConditions.setState({
+        open: null,
+        overview: overview || screen === undefined ? null : { screen, query: '', chosen: null },
+      });
+    }
     case 'clear-view': {
       const { list, cleared } = clearView(windowsNow(), workspace, useConditions.getState().cleared);
       return useConditions.setState({ windows: list, cleared });
@@ -293,6 +301,56 @@ function carryFront(front: TrialWindow, by: 1 | -1): void {
   if (!to) return;
   change((windows) => toFront(carry(windows, front.id, to.id), front.id));
   showWorkspace(to.id);
+}
+
+/** What is done in the overview. */
+export function doOverview(act: OverviewAct): void {
+  const { overview } = useConditions.getState();
+  const close = () => useConditions.setState({ overview: null });
+  const set = (change: object) =>
+    overview && useConditions.setState({ overview: { ...overview, ...change } });
+  const edit = (by: Edit) => void useDesk.getState().edit(by);
+  switch (act.does) {
+    case 'close':
+      return close();
+    case 'type':
+      return void set({ query: act.query, chosen: null });
+    case 'step': {
+      const at = overview?.chosen ?? startOf();
+      return void set({ chosen: at + act.by });
+    }
+    case 'take': {
+      const chosen = useScene.getState().scene?.screens.find((one) => one.overview)?.overview?.chosen;
+      if (chosen?.by === 'workspace') return (close(), showWorkspace(chosen.id));
+      if (chosen?.by === 'window') return doOverview({ does: 'window', window: chosen.id });
+      if (chosen) return doOverview({ does: 'start', application: chosen.id });
+      return;
+    }
+    case 'go':
+      close();
+      return useConditions.getState().goTo(act.index);
+    case 'window': {
+      close();
+      const workspace = found(act.window)?.workspace;
+      change((windows) => toFront(windows, act.window));
+      return workspace === undefined ? undefined : showWorkspace(workspace);
+    }
+    case 'start':
+      close();
+      return open(act.application, overview?.screen ?? null);
+    case 'add':
+      return edit(edits.addWorkspace(nanoid(8), `Workspace ${(presentDesk()?.workspaces.length ?? 0) + 1}`));
+    case 'rename':
+      return edit(edits.renameWorkspace(act.workspace, act.name));
+    case 'remove':
+      return edit(named('Remove workspace', edits.remove([act.workspace])));
+  }
+}
+
+/** The entry that is chosen before anybody walks: the first that was found, or the workspace in front. */
+function startOf(): number {
+  const { overview, workspace } = useConditions.getState();
+  return overview?.query.trim() ? 0 : workspace;
 }
 
 function handle(window: TrialWindow, by: 'move' | 'size'): void {

@@ -84,7 +84,7 @@ export const useView = create<ViewState>()((set) => ({
   target: null,
   off: null,
   setMode(mode) {
-    useConditions.setState({ open: null, openMore: null, handled: null, windowHint: null });
+    useConditions.setState({ open: null, openMore: null, handled: null, windowHint: null, overview: null });
     set({ mode, selection: none });
   },
   goToChapter: (chapter, page = null, spot = null) => set({ chapter, page, spot, selection: none }),

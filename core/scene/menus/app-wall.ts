@@ -88,6 +88,7 @@ export function solveAppWall(open: OpenMenu, { rect: screen }: { rect: Rect }, s
         ? putLine(nothing, { left: view.x }, middleBaseline(nothing, view.y, 60))
         : null,
     ...laid,
+    beside: null,
   };
 }
 

@@ -10,6 +10,7 @@ export type Does =
   | { by: 'start'; application: string; action?: string }
   | { by: 'act'; act: DeskAct }
   | { by: 'workspace'; index: number }
+  | { by: 'say'; sentence: string }
   | { by: 'folder'; folder: string | null }
   /** It tells something that can be taken along. */
   | { by: 'take'; text: string };

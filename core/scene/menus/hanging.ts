@@ -1,9 +1,8 @@
 import type { Surface } from '../../colour/look.ts';
 import { cutLine, middleBaseline, putLine, type Fonts, type Run } from '../../kinds/layout.ts';
-import type { MenuKey } from '../../menus/schema.ts';
 import { menuTitles } from '../../menus/schema.ts';
 import { clamp, moveInside, type Rect, type Size } from '../../values/geometry.ts';
-import type { OpenMenu, SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
+import type { AnyMenu, OpenMenu, SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
 
 /** A menu that hangs from a lit line: what is typed, or a title, stands on the line, and the entries hang beneath. */
 
@@ -23,10 +22,10 @@ const INSIDE = 16;
 const HEAD_SIZE = 26;
 
 /** The id of a menu among the parts of a screen. */
-export const idOfMenu = (menu: MenuKey) => `menu ${menu}`;
+export const idOfMenu = (menu: AnyMenu) => `menu ${menu}`;
 
 export interface Hanging {
-  menu: MenuKey;
+  menu: AnyMenu;
   open: OpenMenu;
   width: number;
   /** What the field says while nothing is typed, or the title; neither where the menu has no head. */
@@ -73,7 +72,8 @@ export function hang(hanging: Hanging): SceneMenu {
   return {
     id: idOfMenu(menu),
     menu,
-    label: menuTitles[menu],
+    label: menu === 'frontMenu' ? '' : menuTitles[menu],
+    beside: null,
     rect,
     surface,
     isHanging: true,

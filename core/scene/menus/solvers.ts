@@ -1,18 +1,19 @@
-import type { MenuKey } from '../../menus/schema.ts';
-import type { OpenMenu, SceneMenu } from '../scene.ts';
+import type { AnyMenu, OpenMenu, SceneMenu } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { solveAppList } from './app-list.ts';
 import { solveAppWall } from './app-wall.ts';
 import { solveDeskMenu } from './desk-menu.ts';
+import { solveFrontMenu } from './front-menu.ts';
 import type { MenuGround } from './hanging.ts';
 import { solveQuickFind } from './quick-find.ts';
 
 type Solve = (open: OpenMenu, ground: MenuGround, solving: Solving) => SceneMenu;
 
 /** How each menu is worked out. */
-export const solvers: Record<MenuKey, Solve> = {
+export const solvers: Record<AnyMenu, Solve> = {
   appList: solveAppList,
   appWall: solveAppWall,
   quickFind: solveQuickFind,
   deskMenu: solveDeskMenu,
+  frontMenu: solveFrontMenu,
 };

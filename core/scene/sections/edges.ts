@@ -124,6 +124,7 @@ const NAME_GAP = 8 + PLATE;
 function contextOf(edge: Edge, onSurface: ReturnType<typeof groundFor>['context'], room: Room): ItemContext {
   return {
     ...onSurface,
+    screen: edge.screen,
     edge: edge.kind,
     side: edge.side,
     thickness: edge.thickness,
@@ -158,7 +159,7 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
     contexts.set(room, context);
     return context;
   };
-  const key = [edge.kind, edge.side, edge.thickness, beneath, inRoom('full').tellsAt].join(' ');
+  const key = [edge.screen, edge.kind, edge.side, edge.thickness, beneath, inRoom('full').tellsAt].join(' ');
   const moreFor = (count: number) => layLines([`+${count}`], inRoom('tight'));
   const { shown, hidden, laid } = fitItems(
     edge,

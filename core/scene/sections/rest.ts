@@ -45,6 +45,7 @@ function solveRest(edge: SceneEdge, screen: Rect, solving: Solving): SceneRest |
   } = groundFor(solidFinish(source.finish ?? solving.desk.look.finish), solving);
   const context: ItemContext = {
     ...onSurface,
+    screen: source.screen,
     // Each lies flat, as on a panel, whatever side the edge is on.
     edge: 'panel',
     side: 'top',
@@ -54,7 +55,7 @@ function solveRest(edge: SceneEdge, screen: Rect, solving: Solving): SceneRest |
     tellsAt: null,
     room: 'full',
   };
-  const key = ['rest', ROW, beneath].join(' ');
+  const key = ['rest', source.screen, ROW, beneath].join(' ');
   const looked = source.items
     .filter(({ id }) => more.ids.includes(id))
     .map((item) => lookAtItem(item, key, context, solving));

@@ -15,6 +15,7 @@ import { contentOf, titleOf, type ContentKind, type Slot, type TrialWindow } fro
 import type { Application } from '../../desk/sections/applications.ts';
 import type { Ground } from '../sections/section.ts';
 import type { SceneWindow } from '../scene.ts';
+import { solveOverview } from './overview.ts';
 import { groundFor, lookOnce, type Solving } from '../solving.ts';
 
 /** A window as it is drawn: its frame by the desk's, its content in the palette. */
@@ -73,7 +74,7 @@ function solveHint(slot: Slot, { free }: Ground, { desk }: Solving): Rect {
   return slotRect(slot, free, desk.windows.gaps);
 }
 
-export const windowSolvers = { window: solveWindow, slot: solveHint };
+export const windowSolvers = { window: solveWindow, slot: solveHint, overview: solveOverview };
 
 function stanceOf({ isFilled, slot }: TrialWindow): string {
   if (isFilled) return 'filled';

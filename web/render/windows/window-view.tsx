@@ -13,13 +13,15 @@ import type { Rect } from '../../../core/values/geometry.ts';
 import { pressOf } from '../../../core/windows/frame.ts';
 import { grips, type Grip } from '../../../core/windows/catching.ts';
 import type { ContentDoes } from '../../../core/windows/contents/content.ts';
-import { windowButtonTitles, type WindowMoves } from '../../../core/windows/schema.ts';
+import type { WindowMoves } from '../../../core/windows/schema.ts';
+import { windowButtonTitles } from '../../../core/values/window-buttons.ts';
 import { Actions, type DeskActions } from '../actions.ts';
+import { onScreen } from '../on-screen.ts';
 import { Runs, paint, placeOf } from '../runs.tsx';
 import { surfaceBox, surfaceColours } from '../surface.ts';
 import { ContentView } from './content-view.tsx';
 import { moveFrom, moveWindow } from './moves.ts';
-import { WindowSign } from './window-signs.tsx';
+import { WindowSign } from '../window-signs.tsx';
 
 /** Px that a side of a window can be taken at, and the length of a corner. */
 const GRIP = 8;
@@ -157,17 +159,6 @@ function sameButPlace(one: SceneWindow, other: SceneWindow): boolean {
   return (Object.keys(one) as (keyof SceneWindow)[]).every(
     (key) => key === 'rect' || key === 'home' || one[key] === other[key],
   );
-}
-
-/** The screen that an element is on: its scale, and where a point of the page lies on it. */
-function onScreen(element: Element | null) {
-  const screen = element?.closest<HTMLElement>('[data-screen]');
-  const box = screen?.getBoundingClientRect();
-  const scale = screen && box ? box.width / screen.offsetWidth : 1;
-  return {
-    scale,
-    at: (x: number, y: number) => ({ x: (x - (box?.left ?? 0)) / scale, y: (y - (box?.top ?? 0)) / scale }),
-  };
 }
 
 /** The title moves a window, and a double press fills it; its sides and corners size it. */

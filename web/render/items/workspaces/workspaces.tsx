@@ -1,3 +1,5 @@
+import { useContext } from 'react';
+import { Glances } from '../../glances.ts';
 import type { ItemDrawing } from '../../item-drawing.ts';
 import { Press } from '../../press.tsx';
 import { Runs, placeOf } from '../../runs.tsx';
@@ -14,6 +16,26 @@ const smallLook = (isCurrent: boolean) => ({
   boxShadow: `inset 0 0 0 1.5px ${isCurrent ? 'var(--accent)' : 'color-mix(in srgb, var(--ink) 40%, transparent)'}`,
   borderRadius: 3,
 });
+
+/** The windows of a workspace as they stand there. */
+function WindowsThere({ workspace, isCurrent }: { workspace: string; isCurrent: boolean }) {
+  const glance = useContext(Glances).find((one) => one.workspace === workspace);
+  return glance?.windows.map(({ id, rect, isFront }) => (
+    <span
+      key={id}
+      data-glance={id}
+      className="absolute rounded-[1px]"
+      style={{
+        left: `${rect.x * 100}%`,
+        top: `${rect.y * 100}%`,
+        width: `${rect.width * 100}%`,
+        height: `${rect.height * 100}%`,
+        background: `color-mix(in srgb, ${isCurrent ? 'var(--accent)' : 'var(--ink)'} 45%, transparent)`,
+        boxShadow: `inset 0 1px 0 ${isFront ? 'var(--accent)' : 'var(--ink)'}`,
+      }}
+    />
+  ));
+}
 
 export const WorkspacesItem: ItemDrawing<'workspaces'> = ({ view, layout }) => (
   <>
@@ -35,7 +57,9 @@ export const WorkspacesItem: ItemDrawing<'workspaces'> = ({ view, layout }) => (
                   ...placeOf({ ...bar, x: bar.x - press.x, y: bar.y - press.y }),
                   ...(view.face === 'small' ? smallLook(mark.isCurrent) : markLook(mark.isCurrent)),
                 }}
-              />
+              >
+                {view.face === 'small' && <WindowsThere workspace={mark.id} isCurrent={mark.isCurrent} />}
+              </span>
             )}
           </Press>
         </div>

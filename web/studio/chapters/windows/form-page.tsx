@@ -1,7 +1,8 @@
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { windowButtons, windowForms, type WindowForm } from '../../../../core/windows/schema.ts';
+import { windowButtons } from '../../../../core/values/window-buttons.ts';
+import { windowForms, type WindowForm } from '../../../../core/windows/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Section } from '../../../ui/section.tsx';
 import type { Values } from '../../form/control.ts';

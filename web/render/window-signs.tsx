@@ -1,4 +1,4 @@
-import type { ButtonShape, WindowButton } from '../../../core/windows/schema.ts';
+import type { ButtonShape, WindowButton } from '../../core/values/window-buttons.ts';
 
 interface Sign {
   path: string;

@@ -1,0 +1,110 @@
+import { surfaceOf } from '../../colour/look.ts';
+import { hangFromNeighbour } from '../../arrange/place.ts';
+import { lookUp } from '../../values/look-up.ts';
+import { isHorizontal, type Rect } from '../../values/geometry.ts';
+import { frontMenusOf, type FrontEntry } from '../../windows/menus.ts';
+import { contentOf } from '../../windows/trial.ts';
+import { besideOf, opposite, solidFinish } from '../sections/beside.ts';
+import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
+import type { Solving } from '../solving.ts';
+import type { Findable } from './entries.ts';
+import { AROUND, hang, type MenuGround } from './hanging.ts';
+import { layRow, rowHeight, type RowStyle } from './row.ts';
+
+const DIVIDER = 15;
+const WIDTH = 300;
+
+/** One of the front window's menus, or all of them where they hang from one name. */
+export function solveFrontMenu(open: OpenMenu, ground: MenuGround, solving: Solving): SceneMenu {
+  const { desk, palette, facts } = solving;
+  const surface = surfaceOf(solidFinish(desk.look.finish), palette);
+  const front = facts.windows.find(({ isFront }) => isFront);
+  const application = desk.applications.find(({ id }) => id === front?.application);
+  const all = application ? frontMenusOf(contentOf(application)) : [];
+  const anchor = anchorOf(open, ground);
+  const one = anchor?.isOne ? null : (all[open.index ?? 0] ?? null);
+  const shown = one ? [one] : all;
+  const style: RowStyle = {
+    width: WIDTH - 2 * AROUND,
+    height: rowHeight(18, false),
+    iconSize: 18,
+    hasIcons: false,
+    hasNames: true,
+    hasComments: false,
+    hasNotes: false,
+    fonts: facts.fonts,
+  };
+  const entries: SceneMenuEntry[] = [];
+  const lines: Rect[] = [];
+  let y = 0;
+  shown.forEach(({ entries: those }, index) => {
+    for (const entry of [...(index > 0 ? [{ by: 'line' } as const] : []), ...those]) {
+      if (entry.by === 'line') {
+        lines.push({ x: 16, y: y + Math.floor(DIVIDER / 2), width: style.width - 32, height: 1 });
+        y += DIVIDER;
+      } else {
+        entries.push(layRow(findableOf(entry, entries.length), { x: 0, y }, style));
+        y += style.height;
+      }
+    }
+  });
+  return {
+    ...hang({
+      menu: 'frontMenu',
+      open,
+      width: WIDTH,
+      hint: null,
+      title: null,
+      none: 'No window is open',
+      entries,
+      lines,
+      content: { width: style.width, height: y },
+      most: ground.rect.height,
+      surface,
+      fonts: facts.fonts,
+      screen: ground.rect,
+      place: (size) =>
+        anchor ? anchor.place(size) : { x: ground.free.x + 24, y: ground.free.y + 24, ...size },
+    }),
+    label: one?.name ?? application?.Name ?? 'Menus',
+    beside: one ? { at: open.index ?? 0, count: all.length } : null,
+  };
+}
+
+/** Where it hangs: beneath the name that was pressed. */
+function anchorOf({ item: id, index = 0 }: OpenMenu, { edges, rect: screen }: MenuGround) {
+  for (const edge of edges) {
+    const item = edge.items.find((one) => one.type === 'front-menus' && (!id || one.id === id));
+    if (!item) continue;
+    const { menus } = item.layout as { menus: readonly Rect[] };
+    const isOne = lookUp(item.view as Record<string, unknown>, 'isOne') === true;
+    const press = menus[isOne ? 0 : index] ?? menus[0];
+    const at = press
+      ? { ...press, x: item.rect.x + item.at.x + press.x, y: item.rect.y + item.at.y + press.y }
+      : item.rect;
+    const flat = isHorizontal(edge.side);
+    return {
+      isOne,
+      place: (size: { width: number; height: number }) =>
+        hangFromNeighbour(opposite[edge.side], 'start', besideOf(edge, at), size, {
+          x: flat ? 0 : 2,
+          y: flat ? 2 : 0,
+        }),
+      screen,
+    };
+  }
+  return null;
+}
+
+function findableOf(entry: Exclude<FrontEntry, { by: 'line' }>, index: number): Findable {
+  return {
+    key: `front ${index} ${entry.name}`,
+    does: entry.by === 'act' ? { by: 'act', act: entry.act } : { by: 'say', sentence: entry.would },
+    name: entry.name,
+    words: [],
+    comment: '',
+    note: '',
+    icon: '',
+    application: null,
+  };
+}

@@ -1,0 +1,79 @@
+import { iconCells } from '../../arrange/icon-grid.ts';
+import type { Application } from '../../desk/sections/applications.ts';
+import { cutLine, putLine } from '../../kinds/layout.ts';
+import { bareFinish, type Finish } from '../../values/finish.ts';
+import type { SceneIcon } from '../scene.ts';
+import { groundFor, type Solving } from '../solving.ts';
+import { defineSceneSection } from './section.ts';
+import { placedTexts } from './texts.ts';
+
+/** Px around an icon in its cell, between it and its name, and off the sides of the free area. */
+const AROUND = 10;
+const GAP = 8;
+const MARGIN = 16;
+/** Of an icon: how wide its name may be, and the least that is. */
+const WIDE = 1.7;
+const LEAST = 92;
+const LABEL = 15;
+/** Below the line of writing. */
+const DEEP = 5;
+
+/** Icons on the bare desk, of applications: on a grid in the free area of the first screen, which gives way to what stands there. */
+export const icons = defineSceneSection({
+  key: 'icons',
+  solve({ id, free, rects }, solving) {
+    const { desk, facts } = solving;
+    const { icons: look } = desk.windows;
+    if (look.shown === 'none' || desk.screens[0]?.id !== id) return [];
+    const shown = applicationsShown(desk.windows.icons, desk.applications);
+    const { size, labels, from, flow, spacing } = look;
+    const width = labels ? Math.max(LEAST, Math.round(size * WIDE)) : size + 2 * AROUND;
+    const height = size + 2 * AROUND + (labels ? GAP + LABEL + DEEP : 0);
+    const grid = { cell: { width, height }, spacing, margin: MARGIN, from, flow };
+    const { surface } = groundFor(bareOf(desk.look.finish), solving);
+    return iconCells(shown.length, free, grid, [...rects.values()]).flatMap((rect, index): SceneIcon[] => {
+      const application = shown[index];
+      if (!application) return [];
+      const style = { font: 'text' as const, size: LABEL, weight: 500 };
+      const line = labels ? cutLine(application.Name, style, facts.fonts, width - 4) : null;
+      return [
+        {
+          id: `icon ${application.id}`,
+          application: application.id,
+          name: application.Name,
+          icon: application.Icon,
+          rect,
+          surface,
+          sign: { x: (width - size) / 2, y: AROUND, width: size, height: size },
+          label: line && putLine(line, { centre: width / 2 }, AROUND + size + GAP + LABEL - 2),
+        },
+      ];
+    });
+  },
+  parts: (list) =>
+    list.map(({ id, rect, surface, label }) => ({
+      id,
+      rect,
+      surface,
+      scale: 1,
+      texts: () => placedTexts(null, label ? [label] : [], rect),
+    })),
+});
+
+const bares = new WeakMap<Finish, Finish>();
+
+/** The same object for the same finish. */
+function bareOf(finish: Finish): Finish {
+  let bare = bares.get(finish);
+  if (!bare) bares.set(finish, (bare = bareFinish(finish)));
+  return bare;
+}
+
+function applicationsShown(
+  { shown, applications }: Solving['desk']['windows']['icons'],
+  all: readonly Application[],
+): readonly Application[] {
+  if (shown === 'all') return all;
+  const known = new Map(all.map((one) => [one.id, one]));
+  return applications.flatMap((id) => known.get(id) ?? []);
+}

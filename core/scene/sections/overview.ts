@@ -1,0 +1,33 @@
+import { windowSolver } from '../windows/learn.ts';
+import { defineSceneSection } from './section.ts';
+import { placedTexts } from './texts.ts';
+
+/** All workspaces and their windows at once, where that was asked for. */
+export const overview = defineSceneSection({
+  key: 'overview',
+  solve: (ground, solving) =>
+    solving.overview?.screen === ground.id
+      ? (windowSolver()?.overview(ground, solving.overview, solving) ?? null)
+      : null,
+  parts: (open) =>
+    open
+      ? [
+          {
+            id: 'overview',
+            rect: open.rect,
+            surface: open.surface,
+            scale: 1,
+            texts: () =>
+              placedTexts(
+                null,
+                [
+                  ...(open.search.typed === '' ? [open.search.hint] : []),
+                  ...open.workspaces.flatMap(({ name, note }) => [name, note]),
+                  ...open.found.map(({ run }) => run),
+                ],
+                { x: 0, y: 0 },
+              ),
+          },
+        ]
+      : [],
+});

@@ -1,0 +1,34 @@
+import { memo, useContext } from 'react';
+import type { SceneIcon } from '../../core/scene/scene.ts';
+import { Actions } from './actions.ts';
+import { ApplicationIcon } from './icons.tsx';
+import { Press } from './press.tsx';
+import { Runs, placeOf } from './runs.tsx';
+import { surfaceColours } from './surface.ts';
+
+/** Icons of applications on the bare desk: a press starts one. */
+export const DesktopIcons = memo(function DesktopIcons({ icons }: { icons: readonly SceneIcon[] }) {
+  const isInUse = useContext(Actions) !== null;
+  return icons.map(({ id, application, name, icon, rect, surface, sign, label }) => (
+    <div
+      key={id}
+      data-desktop-icon={application}
+      style={{
+        ...placeOf(rect),
+        ...surfaceColours(surface),
+        pointerEvents: isInUse ? undefined : 'none',
+      }}
+    >
+      <Press
+        label={`Start ${name}`}
+        onPress={(actions) => actions.start(application)}
+        className="panel-press"
+      >
+        <span style={{ ...placeOf(sign), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}>
+          <ApplicationIcon application={application} name={icon} size={sign.width} />
+        </span>
+        {label && <Runs runs={[label]} />}
+      </Press>
+    </div>
+  ));
+});
