@@ -88,8 +88,23 @@ function edges(): Desk['edges'] {
     starters('dock', ['files', 'tallybook', 'chart-table', 'wavebox', 'postbag', 'field-camera', 'terminal']),
   );
   return [
-    { ...panel, margin: 0, padding: 18, align: 'end' },
-    { ...dock, align: 'start', margin: 28, padding: 10, spacing: 16, thickness: 72, iconSize: 38 },
+    {
+      ...panel,
+      margin: 0,
+      padding: 18,
+      align: 'end',
+      besideFilled: { ...surface, kind: 'matte', tint: 'ground', radius: 0, shadow: 0 },
+    },
+    {
+      ...dock,
+      shows: { by: 'steps', from: 'any', in: 150, out: 250 },
+      align: 'start',
+      margin: 28,
+      padding: 10,
+      spacing: 16,
+      thickness: 72,
+      iconSize: 38,
+    },
   ];
 }
 

@@ -10,6 +10,7 @@ import { bareFinish } from '../core/values/finish.ts';
 import type { Desk } from '../core/desk/desk.ts';
 import type { Screen } from '../core/desk/sections/screens.ts';
 import type { Widget } from '../core/desk/sections/widgets.ts';
+import { plainWindows } from '../core/windows/schema.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { surface, wide, rolesFrom, at, items, starters, desk } from './sketch.ts';
 
@@ -38,6 +39,12 @@ export function nightWatch(): Desk {
       ['tray', {}, 'figures'],
       ['date', { pattern: 'yyyy-MM-dd' }],
     ]),
+  );
+  // The windows stand after the workspaces, the front one's title beside the clock.
+  panel.items.splice(
+    2,
+    0,
+    ...items('windows', ['divider', ['open-windows', { screens: 'here', width: 150 }, 'both']]),
   );
   const dock = createDock(
     'dock',
@@ -71,6 +78,23 @@ export function nightWatch(): Desk {
     edges: [{ ...panel, length: { by: 'side' }, thickness: 36, iconSize: 18, padding: 16, finish }, dock],
     widgets: widgets(finish),
     workspaces: ['Watch', 'Log', 'Signals'],
+    windows: {
+      title: { shown: 'unfilled', height: 34, size: 15, font: 'text', align: 'left', back: 'body' },
+      lines: {
+        line: 2,
+        reach: 0,
+        front: 'accent',
+        behind: 'raised',
+        glow: false,
+        border: 1,
+        borderFront: 'accent',
+        borderBehind: 'raised',
+      },
+      buttons: { ...plainWindows.buttons, shape: 'notches', size: 11, spacing: 14 },
+      behind: { dims: 55, seeThrough: 0, shade: 20 },
+      gaps: { outer: 12, inner: 12, catches: true, snap: 12 },
+      workspaces: { arranged: 'row', columns: 3, corner: 'top-left' },
+    },
   });
 }
 

@@ -12,6 +12,7 @@ import { plainMenus } from '../core/menus/schema.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { plainOutside } from '../core/sources/outside.ts';
 import { netsCalendar } from './nets-calendar.ts';
+import { plainWindows } from '../core/windows/schema.ts';
 import { at, desk, items, rolesFrom, starters, surface } from './sketch.ts';
 
 /** A slim strip above, a floating dock below; applications stand on a wall of large icons. */
@@ -33,6 +34,7 @@ export function ringingDay(): Desk {
       'session',
     ]),
   );
+  strip.items.splice(2, 0, ...items('windows', ['divider', 'front-menus', ['clear-view', {}, 'sign']]));
   const dock = createDock(
     'dock',
     'main',
@@ -93,6 +95,10 @@ export function ringingDay(): Desk {
       },
     },
     workspaces: ['Nets', 'Rings', 'Letters'],
+    windows: {
+      title: { shown: 'always', height: 40, size: 18, font: 'display', align: 'centre', back: 'body' },
+      buttons: { ...plainWindows.buttons, side: 'left', shape: 'drops', size: 12, spacing: 10 },
+    },
   });
 }
 

@@ -55,6 +55,7 @@ export function soundRoom(): Desk {
     'left',
     items('panel', ['app-list', 'divider', ['workspaces', {}, 'numbers'], 'spring', 'tray', 'clock']),
   );
+  panel.items.splice(1, 0, ...items('windows', [['open-windows', {}, 'sign']]));
   const dock = createDock(
     'dock',
     'main',

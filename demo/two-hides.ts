@@ -19,8 +19,9 @@ export function twoHides(): Desk {
   const rail = createPanel('rail', 'main', 'left', [
     ...items('rail', ['quick-find', 'divider']),
     ...starters('rail-start', ['tallybook', 'wavebox', 'field-camera']),
-    ...items('rail-end', ['divider', ['workspaces', {}, 'dots'], 'clock']),
+    ...items('rail-end', ['divider', ['workspaces', {}, 'small'], 'clock']),
   ]);
+  rail.items.splice(2, 0, ...items('rail-windows', ['overview']));
   const second = createPanel('second', 'east', 'right', [
     ...items('second', ['app-wall', 'divider']),
     ...starters('second-start', ['chart-table', 'postbag', 'terminal']),

@@ -10,6 +10,7 @@ import type { Edge } from './sections/edges.ts';
 import { createItem } from './defaults.ts';
 import { readDesk } from './read.ts';
 import { problemText } from './problem.ts';
+import { plainWindows } from '../windows/schema.ts';
 import { FORMAT } from './desk.ts';
 import { deskJsonSchema } from './schema.ts';
 import { steps } from './upgrade.ts';
@@ -147,6 +148,66 @@ describe('upgrading', () => {
 
   const without = (record: object, keys: readonly string[]) =>
     Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
+
+  it('brings format 7, which knew no windows, to the present one; keys that menus have stay theirs', () => {
+    const desk = dawnCount();
+    const { appList } = desk.menus;
+    const taken = plainWindows.shortcuts[0]?.shortcut ?? '';
+    const old = {
+      ...without(desk, ['windows']),
+      format: 7,
+      menus: { ...desk.menus, appList: { ...appList, shortcut: taken } },
+      edges: desk.edges.map((edge) => without(edge, ['besideFilled'])),
+    };
+    const read = readDesk(old);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.windows).to.deep.equal({
+      ...plainWindows,
+      shortcuts: plainWindows.shortcuts.slice(1),
+    });
+    expect(read.value.edges.map(({ besideFilled }) => besideFilled)).to.deep.equal(
+      desk.edges.map(() => null),
+    );
+  });
+
+  it('refuses two rules for one application, and keys that are taken', () => {
+    const desk = dawnCount();
+    const rule = {
+      id: 'rule',
+      application: 'tallybook',
+      workspace: 0,
+      place: 'free' as const,
+      width: null,
+      height: null,
+      frame: 'desk' as const,
+      seeThrough: 0,
+    };
+    const cases: [Partial<typeof desk.windows>, string, RegExp][] = [
+      [{ rules: [rule, { ...rule, id: 'other' }] }, 'windows.rules[1].application', /another rule/],
+      [{ rules: [{ ...rule, id: 'clock' }] }, 'windows.rules[0].id', /used twice/],
+      [
+        { shortcuts: [{ act: 'overview', shortcut: desk.menus.quickFind.shortcut }] },
+        'windows.shortcuts[0].shortcut',
+        /taken already: Quick find/,
+      ],
+      [
+        {
+          shortcuts: [
+            { act: 'overview', shortcut: 'Ctrl+Alt+Y' },
+            { act: 'clear-view', shortcut: 'Ctrl+Alt+Y' },
+          ],
+        },
+        'windows.shortcuts[1].shortcut',
+        /taken already: Overview/,
+      ],
+    ];
+    for (const [change, path, message] of cases) {
+      const read = readDesk({ ...desk, windows: { ...desk.windows, ...change } });
+      const [problem] = read.ok ? [] : read.problems;
+      expect(problem?.message).to.match(message);
+      expect([path, path.replace('[0]', '[1]')]).to.include(problem?.path);
+    }
+  });
 
   it('brings format 6, which played nothing and knew no groups, to the present one', () => {
     const desk = dawnCount();

@@ -220,7 +220,8 @@ describe('every kind', () => {
         const desk = emptyDesk();
         const item = createItem('part', kind.type);
         desk.edges = [{ ...createPanel('edge', 'main', side, [item]), length: { by: 'side' } }];
-        const [part] = solve(desk, { moment: DAWN }).screens[0]?.edges[0]?.items ?? [];
+        const windows = [windowOf('tallybook', { workspace: desk.workspaces[0]?.id ?? '' })];
+        const [part] = solve(desk, { moment: DAWN, windows }).screens[0]?.edges[0]?.items ?? [];
         const along = side === 'top' ? part?.rect.width : part?.rect.height;
         expect(along, side).to.be.greaterThan(0);
       }

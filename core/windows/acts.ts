@@ -122,6 +122,8 @@ export interface Opening {
   rule: WindowRule | null;
 }
 
+/** Of a window: so much of what others it may cover before it stands a little off them instead. */
+const MUCH = 0.35;
 /** Px between two windows that open one after the other. */
 const STEP = 36;
 
@@ -200,7 +202,8 @@ export function roomFor(size: Size, free: Rect, others: readonly Rect[]): Rect {
     const covers = others.reduce((sum, other) => sum + shared(rect, other), 0);
     if (covers < least) [best, least] = [rect, covers];
   }
-  if (least > 0)
+  // Where all of them would cover much, each stands a little off the one before.
+  if (least > size.width * size.height * MUCH)
     best = moveInside({ ...middle, x: middle.x - 80 + (step % 240), y: middle.y - 60 + (step % 180) }, free);
   return moveInside(best, free);
 }

@@ -101,32 +101,33 @@ function nearest(candidates: readonly number[], within: number): number {
 /** Every move along one axis that brings a side of the rectangle to where it would catch. */
 function offsets(
   rect: Rect,
-  { free, others, inner, outer }: Catches,
+  { free, others, inner, outer, within }: Catches,
   axis: 'x' | 'y',
   grip: -1 | 0 | 1 | null,
 ): number[] {
   const [start, length, across] =
     axis === 'x' ? (['x', 'width', ['y', 'height']] as const) : (['y', 'height', ['x', 'width']] as const);
-  const near = { from: rect[start], to: rect[start] + rect[length] };
+  const [from, to] = [rect[start], rect[start] + rect[length]];
+  // What will catch beside it in the other direction counts as beside it.
+  const near = inner + within;
   const moves: number[] = [];
-  const first = (to: number) => void (grip !== 1 && grip !== 0 && moves.push(to - near.from));
-  const last = (to: number) => void (grip !== -1 && grip !== 0 && moves.push(to - near.to));
-  const [begin, end] = [free[start], free[start] + free[length]];
+  const first = (by: number) => void (grip !== 1 && grip !== 0 && moves.push(by - from));
+  const last = (by: number) => void (grip !== -1 && grip !== 0 && moves.push(by - to));
   for (const off of outer > 0 ? [0, outer] : [0]) {
-    first(begin + off);
-    last(end - off);
+    first(free[start] + off);
+    last(free[start] + free[length] - off);
   }
   for (const other of others) {
-    const [from, to] = [other[start], other[start] + other[length]];
+    const [its, end] = [other[start], other[start] + other[length]];
     const [side, long] = across;
     const isBeside =
-      rect[side] < other[side] + other[long] + inner && other[side] < rect[side] + rect[long] + inner;
+      rect[side] < other[side] + other[long] + near && other[side] < rect[side] + rect[long] + near;
     if (!isBeside) continue;
     // Beside one another with the gap between, or level with one another.
-    first(to + inner);
-    last(from - inner);
-    first(from);
-    last(to);
+    first(end + inner);
+    last(its - inner);
+    first(its);
+    last(end);
   }
   return moves;
 }

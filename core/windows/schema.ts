@@ -335,7 +335,7 @@ export const plainWindows: Windows = {
     spacing: 12,
     weight: 2,
   },
-  behind: { dims: 45, seeThrough: 0, shade: 10 },
+  behind: { dims: 55, seeThrough: 0, shade: 10 },
   finish: null,
   gaps: { outer: 16, inner: 16, catches: true, snap: 12 },
   moves: {

@@ -71,6 +71,9 @@ export function slotRect(slot: Slot, free: Rect, { outer, inner }: Gaps): Rect {
   return { x, y, width, height };
 }
 
+/** So many windows abreast still have room between their gaps. */
+const LEAST_SHARES = 12;
+
 /** Gaps give way where there is too little room for them. */
 function along(
   at: number,
@@ -82,7 +85,8 @@ function along(
 ): [number, number] {
   const off = clamp(outer, 0, length / 4);
   const room = length - 2 * off;
-  const gap = clamp(inner, 0, Math.max(0, (room * Math.min(share, 1 - share)) / 2));
+  // The same for all slots, or they would not meet.
+  const gap = clamp(inner, 0, room / LEAST_SHARES);
   const from = start + off + at * (room + gap);
   const to = start + off + (at + share) * (room + gap) - gap;
   return [from, Math.max(1, to - from)];

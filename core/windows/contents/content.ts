@@ -97,6 +97,8 @@ export function createPage({ size, fonts, textColour, plainColour }: ContentCont
     text(words: string, style: LineStyle, across: Across, top: number, height: number, room = size.width) {
       if (room < style.size || top < -1 || top + height > size.height + 1) return;
       const line = cutLine(words, style, fonts, room);
+      // Not even one letter has room.
+      if (line.width > room + 0.5) return;
       runs.push(putLine(line, across, middleBaseline(line, top, height)));
     },
     /** How wide some words come to be, px. */

@@ -61,7 +61,14 @@ export function layTerminal(context: ContentContext): Content {
       // Blanks at an end have no ink: they are counted by themselves.
       const lead = words.length - words.trimStart().length;
       const blank = page.width('00', style) - page.width('0', style);
-      page.text(words.trim(), style, { left: left + lead * blank }, top, ROW, width - left - AROUND);
+      page.text(
+        words.trim(),
+        style,
+        { left: left + lead * blank },
+        top,
+        ROW,
+        width - left - lead * blank - AROUND,
+      );
       left += words.length * blank;
     }
     top += ROW;

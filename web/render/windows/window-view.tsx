@@ -127,6 +127,16 @@ const Inside = memo(
             <div className="pointer-events-none absolute inset-0 bg-black" style={{ opacity: shade }} />
           )}
         </div>
+        {shade > 0 && frame.title && back && (
+          <div
+            className="pointer-events-none bg-black"
+            style={{
+              ...placeOf(frame.title),
+              opacity: shade * back.opacity,
+              borderRadius: `${radius}px ${radius}px 0 0`,
+            }}
+          />
+        )}
         {border > 0 && (
           <div
             className="pointer-events-none absolute inset-0"

@@ -50,7 +50,7 @@ export function DifferenceSection({ desk }: { desk: Desk }) {
               {verdict(by)}
             </span>
             <span className="text-right font-mono tabular-nums" title="ΔE OK × 100">
-              {by.toFixed(0)}
+              {Math.floor(by)}
             </span>
           </li>
         ))}

@@ -75,7 +75,7 @@ function OpenRow({ window, desk }: { window: TrialWindow; desk: Desk }) {
     <li className="flex items-center gap-2">
       <button
         type="button"
-        className="flex h-8 min-w-0 flex-1 items-baseline gap-2 rounded px-1 text-left hover:text-brass"
+        className="flex h-8 min-w-0 flex-1 items-center gap-2 rounded px-1 text-left hover:text-brass"
         onClick={() => deskActions.window({ does: 'go', window: window.id })}
       >
         <span className="truncate">{title}</span>
