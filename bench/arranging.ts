@@ -11,6 +11,9 @@ import { mainCategories } from '../core/menus/categories.ts';
 import { asked, away, presenceAt } from '../core/presence/presence.ts';
 import { createRandom } from '../core/sources/noise.ts';
 import { learnExpressions } from '../core/expressions/learn.ts';
+import { isInTheWay } from '../core/presence/in-the-way.ts';
+import type { TrialWindow } from '../core/windows/trial.ts';
+import { learnWindows } from '../core/scene/windows/learn.ts';
 import { learnMenus } from '../core/scene/menus/learn.ts';
 import { say } from '../core/expressions/evaluate.ts';
 import { tellingOf } from '../core/expressions/telling.ts';
@@ -84,6 +87,51 @@ function manyApplications(count: number): Desk['applications'] {
   );
 }
 
+/** So many windows over all screens of a desk, of every kind of application. */
+function manyWindows({ screens, workspaces, applications }: Desk, count: number): TrialWindow[] {
+  return Array.from({ length: count }, (_, index) => ({
+    id: `window${index}`,
+    application: applications[index % applications.length]?.id ?? '',
+    screen: screens[index % screens.length]?.id ?? '',
+    workspace: workspaces[0]?.id ?? '',
+    rect: { x: (index * 97) % 1800, y: (index * 53) % 900, width: 620, height: 420 },
+    slot: null,
+    isFilled: false,
+    isMinimised: false,
+    chosen: index % 5,
+    turned: [],
+    order: index,
+  }));
+}
+
+/** How often an edge that steps aside came and went while ten windows moved about. */
+function steppingOver(events: readonly PresenceEvent[]): number {
+  const delays = { in: 150, out: 250 };
+  const edge = { x: 400, y: 1340, width: 1200, height: 100 };
+  let state = away;
+  let changes = 0;
+  events.forEach(({ at }, index) => {
+    const now = presenceAt(state, at, delays);
+    if (now.isThere !== state.isThere) changes++;
+    const windows = Array.from({ length: 10 }, (_, one) => ({
+      rect: {
+        x: (index * 31 + one * 211) % 2000,
+        y: (index * 17 + one * 97) % 1200,
+        width: 620,
+        height: 420,
+      },
+      isFront: one === 9,
+    }));
+    state = asked(
+      now,
+      !isInTheWay(edge, windows, index % 2 === 0 ? 'any' : 'front', now.isThere),
+      at,
+      delays,
+    );
+  });
+  return changes;
+}
+
 interface PresenceEvent {
   at: number;
   isAsked: boolean;
@@ -134,7 +182,7 @@ function sayAll({ place, seed, sources, workspaces }: Desk, moment: number): str
 }
 
 export async function benchArranging(): Promise<Row[]> {
-  await Promise.all([learnWidgets(), learnSources(), learnMenus(), learnExpressions()]);
+  await Promise.all([learnWidgets(), learnSources(), learnMenus(), learnWindows(), learnExpressions()]);
   const once = largeDesk(1);
   const tenfold = largeDesk(10);
   const mixed = { ...once, edges: [], widgets: once.widgets.slice(0, 60) };
@@ -154,6 +202,7 @@ export async function benchArranging(): Promise<Row[]> {
   const withMenu = { ...once, applications: manyApplications(400) };
   const open = { menu: 'appList' as const, screen: 's0' };
   const events = presenceEvents(5000);
+  const windows = manyWindows(once, 40);
 
   const bench = new Bench({ time: 1500, warmupTime: 400 });
   bench
@@ -163,6 +212,13 @@ export async function benchArranging(): Promise<Row[]> {
     .add('mixed', () => void solve(mixed, { moment: (minute += 60_000) }))
     .add('expressions', () => void sayAll(once, (moment += 1000)))
     .add('presence', () => void presenceOver(events))
+    .add('stepping', () => void steppingOver(events))
+    // One of forty windows goes on by some px.
+    .add('windows', () => {
+      x = (x + 3) % 1500;
+      const moved = windows.map((one, index) => (index === 39 ? { ...one, rect: { ...one.rect, x } } : one));
+      solve(once, { moment: DAWN, windows: moved });
+    })
     .add('solve tenfold', () => void solve(tenfold, { moment: (moment += 1000) }))
     .add(
       'snap',
@@ -206,7 +262,21 @@ function rowsOf(mean: (name: string) => number): Row[] {
     under('solve: a new minute of 60 mixed widgets', mean('mixed'), 6),
     under('solve: the same with a menu of 400 applications open', mean('solve with a menu'), 5),
     under('a text of six expressions, another second', mean('expressions'), 0.5),
+    {
+      what: 'solve: the same with 40 windows, one of them moved',
+      value: mean('windows'),
+      unit: 'ms',
+      reach: '',
+      isMet: null,
+    },
     under('presence of an edge over a day of 5,000 events', mean('presence'), 5),
+    {
+      what: '… that steps aside for ten windows',
+      value: mean('stepping'),
+      unit: 'ms',
+      reach: '',
+      isMet: null,
+    },
     under('snap one move among 500 parts', mean('snap'), 0.2),
   ];
 }

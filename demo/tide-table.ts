@@ -8,7 +8,7 @@ import {
 import type { Desk } from '../core/desk/desk.ts';
 import { plainMenus } from '../core/menus/schema.ts';
 import type { Finish } from '../core/values/finish.ts';
-import { plainWindows } from '../core/windows/schema.ts';
+import { plainWindows, type Windows } from '../core/windows/schema.ts';
 import { at, desk, items, rolesFrom, starters, surface } from './sketch.ts';
 
 /** A full strip below, its items in groups; applications in a list of two columns, by category. */
@@ -104,16 +104,19 @@ export function tideTable(): Desk {
       },
     },
     workspaces: ['Ebb', 'Flood'],
-    windows: {
-      title: { shown: 'unfilled', height: 42, size: 19, font: 'display', align: 'right', back: 'veil' },
-      buttons: { ...plainWindows.buttons, side: 'left', shape: 'wedges', size: 11, spacing: 14 },
-      icons: {
-        ...plainWindows.icons,
-        shown: 'some',
-        applications: ['files', 'postbag', 'field-camera', 'wavebox'],
-        size: 52,
-        from: 'bottom-right',
-      },
-    },
+    windows,
   });
 }
+
+/** Titles that go where a window fills the screen; some applications lie on the bare desk. */
+const windows: Partial<Windows> = {
+  title: { shown: 'unfilled', height: 42, size: 19, font: 'display', align: 'right', back: 'veil' },
+  buttons: { ...plainWindows.buttons, side: 'left', shape: 'wedges', size: 11, spacing: 14 },
+  icons: {
+    ...plainWindows.icons,
+    shown: 'some',
+    applications: ['files', 'postbag', 'field-camera', 'wavebox'],
+    size: 52,
+    from: 'bottom-right',
+  },
+};

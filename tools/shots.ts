@@ -16,12 +16,6 @@ interface Shot {
 
 const shots: Shot[] = [
   { name: 'shelf', path: '/', prepare: (page) => page.getByText('Check the scales').waitFor() },
-  // Before others change that desk.
-  {
-    name: 'studio-bare',
-    path: '/desk/bare-desk',
-    prepare: (page) => page.getByRole('region', { name: 'To start from' }).waitFor(),
-  },
   { name: 'studio-widgets', path: '/desk/dawn-count', prepare: (page) => handle(page, 'load').click() },
   {
     name: 'studio-tiles',
@@ -44,26 +38,6 @@ const shots: Shot[] = [
     name: 'studio-backdrop',
     path: '/desk/dawn-count',
     prepare: (page) => chapter(page, 'Backdrop'),
-  },
-  {
-    name: 'studio-adjust',
-    path: '/desk/bare-desk',
-    async prepare(page) {
-      await chapter(page, 'Backdrop');
-      await page.getByRole('radio', { name: 'Motif' }).click();
-      await page.getByRole('button', { name: 'The bay all day' }).click();
-      await page.getByRole('switch', { name: 'Follows' }).click();
-      await page.getByRole('button', { name: /^Adjust/ }).click();
-      for (const [name, value] of [
-        ['Saturation, exact', '-20'],
-        ['Darkening: strength, exact', '45'],
-        ['Grain, exact', '12'],
-      ] as const) {
-        await page.getByRole('textbox', { name }).fill(value);
-        await page.keyboard.press('Enter');
-      }
-      await page.locator('[data-stage] canvas[data-live-backdrop]').waitFor({ state: 'detached' });
-    },
   },
   {
     name: 'studio-palette',
@@ -168,17 +142,6 @@ const shots: Shot[] = [
     },
   },
   {
-    name: 'studio-readout',
-    path: '/desk/night-watch',
-    async prepare(page) {
-      await handle(page, 'watch-line').click();
-      await page.getByRole('textbox', { name: 'Text' }).click();
-      await page.keyboard.press('Control+End');
-      await page.keyboard.type('\nWind {weather.wi');
-      await page.getByRole('option', { name: /weather\.wind/ }).waitFor();
-    },
-  },
-  {
     name: 'studio-calendars-linen',
     path: '/desk/ringing-day',
     theme: 'light',
@@ -189,6 +152,57 @@ const shots: Shot[] = [
     },
   },
   { name: 'live', path: '/live/sound-room', prepare: untilDrawn },
+  {
+    name: 'studio-windows',
+    path: '/desk/dawn-count',
+    async prepare(page) {
+      await chapter(page, 'Windows');
+      for (const name of ['Terminal', 'Tallybook']) {
+        await page.getByRole('combobox', { name: 'Open another window' }).click();
+        await page.getByRole('option', { name }).click();
+      }
+      await page.locator('[data-window]').nth(1).waitFor();
+      await page
+        .locator('aside')
+        .getByRole('button', { name: /^Not in front/ })
+        .click();
+      await page.getByText('Usual eyes').waitFor();
+    },
+  },
+  {
+    name: 'try-windows',
+    path: '/desk/ringing-day',
+    async prepare(page) {
+      await page.getByRole('button', { name: 'Try' }).click();
+      for (const name of ['Files', 'Postbag', 'Tallybook'])
+        await page
+          .locator('[data-edge="dock"]')
+          .getByRole('button', { name: `Start ${name}` })
+          .click();
+      await page.locator('[data-window]').nth(2).waitFor();
+      await page.keyboard.press('Control+Alt+4');
+      await page.locator('[data-front-menu="1"]').click();
+      await page.getByRole('menu', { name: 'Count' }).waitFor();
+    },
+  },
+  {
+    name: 'live-overview',
+    path: '/live/two-hides',
+    async prepare(page) {
+      for (const name of ['Tallybook', 'Terminal', 'Wavebox']) {
+        await page.keyboard.press('Control+Space');
+        await page.getByRole('combobox').fill(name);
+        await page.getByRole('option', { name, exact: true }).waitFor();
+        await page.keyboard.press('Enter');
+        await page.getByRole('combobox').waitFor({ state: 'detached' });
+      }
+      await page.keyboard.press('Control+Alt+2');
+      await page.keyboard.press('Control+Alt+ArrowDown');
+      await page.keyboard.press('Control+Alt+o');
+      await page.getByRole('dialog', { name: 'Overview of all workspaces' }).waitFor();
+      await page.locator('nav[data-shown="false"]').waitFor({ state: 'attached' });
+    },
+  },
 ];
 
 /** Waits for a piece to be looked into, and its spectrum to stand. */

@@ -157,6 +157,7 @@ withApp('editing', ({ server, open }) => {
     const items = (await stored(server, 'sound-room')).desk.edges[0]?.items.map(({ type }) => type);
     expect(items).to.deep.equal([
       'app-list',
+      'open-windows',
       'workspaces',
       'workspaces',
       'divider',

@@ -11,7 +11,7 @@ import { isInTheWay } from '../../core/presence/in-the-way.ts';
 import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
-import type { SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
+import type { Scene, SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
 import { isHorizontal, type Point, type Rect } from '../../core/values/geometry.ts';
 import { deskActions } from './actions.ts';
 import { useConditions } from './conditions.ts';
@@ -68,7 +68,8 @@ export function watchPresence(): () => void {
   function isAskedFor(slipping: Slipping, screen: SceneScreen | undefined): boolean {
     const { id } = slipping;
     const edge = screen?.edges.find((one) => one.id === id);
-    if (!screen || !edge) return false;
+    // Before anything is solved nothing is in its way.
+    if (!screen || !edge) return slipping.shows.by === 'steps';
     const { openMore, open } = useConditions.getState();
     if (hasRoom(slipping, edge, screen, states.get(id)?.isThere ?? true)) return true;
     // What hangs from one of its buttons holds it.
@@ -143,24 +144,36 @@ export function watchPresence(): () => void {
   addEventListener('focusin', look, options);
   addEventListener('focusout', () => setTimeout(look), options);
   addEventListener('keydown', onKeyDown, options);
-  const stopHearing = useConditions.subscribe((state, before) => {
-    const isRehearsing = !state.isNow || !before.isNow;
-    if (
-      state.windows !== before.windows ||
-      state.workspace !== before.workspace ||
-      state.openMore !== before.openMore ||
-      state.open?.menu !== before.open?.menu ||
-      (isRehearsing && state.moment !== before.moment)
-    )
-      look();
-  });
+  const stopHearing = useConditions.subscribe((state, before) => isOfMatter(state, before) && look());
+  const stopSeeing = useScene.subscribe((state, before) => haveMoved(state.scene, before.scene) && look());
   look();
   return () => {
     stopping.abort();
     stopHearing();
+    stopSeeing();
     clearTimeout(timer);
     useConditions.getState().setOut(null);
   };
+}
+
+/** Whether windows stand elsewhere than before: they are seen in the scene, where they are solved. */
+function haveMoved(scene: Scene | null, before: Scene | null): boolean {
+  return (
+    scene?.screens.some(({ windows: { list } }, index) => list !== before?.screens[index]?.windows.list) ??
+    false
+  );
+}
+
+type State = ReturnType<typeof useConditions.getState>;
+
+/** Whether something changed that an edge comes or goes for. */
+function isOfMatter(state: State, before: State): boolean {
+  const isRehearsing = !state.isNow || !before.isNow;
+  return (
+    state.openMore !== before.openMore ||
+    state.open?.menu !== before.open?.menu ||
+    (isRehearsing && state.moment !== before.moment)
+  );
 }
 
 /** What steps aside is there until a window needs its place; what slips away comes when it is asked for. */

@@ -298,10 +298,10 @@ function SmallWindow({
 }) {
   const [by, setBy] = useState<Point | null>(null);
   const bind = useDrag(
-    ({ event, movement: [mx, my], last, tap, xy: [x, y] }) => {
+    ({ event, initial: [startX, startY], last, tap, xy: [x, y] }) => {
       if (!actions || tap) return setBy(null);
       const { scale, at } = onScreen(event.target as Element);
-      if (!last) return setBy({ x: mx / scale, y: my / scale });
+      if (!last) return setBy({ x: (x - startX) / scale, y: (y - startY) / scale });
       setBy(null);
       const point = at(x, y);
       const to = workspaces.find(({ rect }) => isIn(point, rect));

@@ -1,4 +1,4 @@
-import { memo, useContext, useId, type KeyboardEvent } from 'react';
+import { memo, useContext, useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import type { Content, ContentDoes, ContentPress } from '../../../core/windows/contents/content.ts';
 import type { Size } from '../../../core/values/geometry.ts';
 import { Actions } from '../actions.ts';
@@ -60,11 +60,17 @@ function Presses({
   const rows = content.presses.filter(({ does }) => does.by === 'choose');
   const others = content.presses.filter(({ does }) => does.by !== 'choose');
   const chosen = rows.findIndex(({ isOn }) => isOn);
+  // Whoever presses faster than is drawn goes on from where the last press led.
+  const last = useRef(chosen);
+  useEffect(() => {
+    last.current = chosen;
+  }, [chosen]);
 
   function onKeyDown(event: KeyboardEvent) {
-    const to = walked(event.key, chosen, rows.length);
+    const to = walked(event.key, last.current, rows.length);
     const does = to === null ? undefined : rows[to]?.does;
     if (!does) return;
+    last.current = to ?? last.current;
     event.preventDefault();
     event.stopPropagation();
     onDo(does);

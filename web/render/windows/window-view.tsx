@@ -186,7 +186,7 @@ function Handles({
   actions: DeskActions;
 }) {
   const bindMove = useDrag(
-    ({ first, last, tap, movement: [mx, my], xy: [x, y], altKey, memo }) => {
+    ({ first, last, tap, initial: [startX, startY], xy: [x, y], altKey, memo }) => {
       const from = (first ? rect : (memo as Rect)) ?? rect;
       if (first) held = id;
       if (last) held = null;
@@ -196,7 +196,7 @@ function Handles({
         does: 'move',
         window: id,
         from,
-        by: { x: mx / scale, y: my / scale },
+        by: { x: (x - startX) / scale, y: (y - startY) / scale },
         at: at(x, y),
         isFree: altKey,
         isLast: last,
