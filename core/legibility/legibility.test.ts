@@ -15,6 +15,7 @@ import { learnSources } from '../sources/learn.ts';
 import { learnWidgets } from '../widgets/learn.ts';
 import { widgetKinds } from '../widgets/list.ts';
 import { solve } from '../scene/solve.ts';
+import { windowOf } from '../../tests/support/windows.ts';
 import { enough, judgeDesk, type Judgement, type PixelsOf } from './judge.ts';
 import { mended, mendsFor } from './mends.ts';
 
@@ -333,6 +334,26 @@ describe('every face of every widget', () => {
 
 describe('the demo', () => {
   for (const desk of demoDesks()) {
+    it(`${desk.name}: windows over one another can be read, over every backdrop, in both halves`, async () => {
+      const workspace = desk.workspaces[0]?.id ?? '';
+      const open = desk.applications.map(({ id }, index) =>
+        windowOf(id, {
+          workspace,
+          rect: { x: 60 + index * 90, y: 70 + index * 60, width: 640, height: 430 },
+        }),
+      );
+      // Each once in front; those behind are dimmed on purpose.
+      for (const front of open) {
+        const windows = [...open.filter((one) => one !== front), front];
+        const judged = await judgeDesk(desk, { ...now, windows }, bakedPixels, front.id);
+        expect(judged.length, front.id).to.be.greaterThan(0);
+        const weak = judged.filter((one) => enough(one) < 1 && one.isShown);
+        expect(
+          weak.map(({ text, half, contrast: found }) => `${front.id} ${text} ${half} ${found}`),
+        ).to.deep.equal([]);
+      }
+    });
+
     it(`${desk.name}: every text can be read, over every backdrop, in both halves`, async () => {
       const weak = (await judgeDesk(desk, now, bakedPixels)).filter((one) => enough(one) < 1);
       expect(

@@ -183,7 +183,7 @@ export const WindowRule = z.looseObject({
   place: field(z.enum(rulePlaces), {
     label: 'Opens',
     choices: {
-      free: 'Where there is room',
+      free: 'In free room',
       filled: 'Filled',
       left: 'Left half',
       right: 'Right half',
@@ -374,6 +374,7 @@ export const plainWindows: Windows = {
     { act: 'next-workspace', shortcut: 'Ctrl+Alt+ArrowRight' },
     { act: 'carry-before', shortcut: 'Ctrl+Alt+ArrowUp' },
     { act: 'carry-on', shortcut: 'Ctrl+Alt+ArrowDown' },
+    { act: 'carry-screen', shortcut: 'Ctrl+Alt+Shift+S' },
     { act: 'front-move', shortcut: 'Ctrl+Alt+G' },
     { act: 'front-size', shortcut: 'Ctrl+Alt+S' },
     { act: 'front-menus', shortcut: 'Ctrl+Alt+U' },

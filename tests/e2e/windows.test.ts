@@ -75,7 +75,7 @@ withApp('windows', ({ server, open }) => {
     const page = await open(`/live/${id}`);
     // Where things are is looked at once they are there.
     await page.emulateMedia({ reducedMotion: 'reduce' });
-    await page.getByRole('button', { name: 'Start Tallybook' }).waitFor();
+    await page.locator('[data-edge="dock"]').getByRole('button', { name: 'Start Tallybook' }).waitFor();
     return { page, id };
   };
   const SHEET = 'Dawn tally, week 48';

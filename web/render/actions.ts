@@ -29,7 +29,9 @@ export type WindowAct =
   | { does: 'move'; window: string; from: Rect; by: Point; at: Point; isFree: boolean; isLast: boolean }
   | { does: 'size'; window: string; from: Rect; grip: Grip; by: Point; isFree: boolean }
   | { does: 'content'; window: string; content: ContentDoes }
-  /** Goes to a window wherever it is, or minimises it where it is in front. */
+  /** Goes to a window wherever it is. */
+  | { does: 'show'; window: string }
+  /** The same, or minimises it where it is in front. */
   | { does: 'go'; window: string }
   | { does: 'carry'; window: string; workspace: string };
 

@@ -56,6 +56,9 @@ export const deskActions: DeskActions = {
       case 'act':
         deskActions.closeMenu();
         return deskActions.perform(does.act);
+      case 'window':
+        deskActions.closeMenu();
+        return deskActions.window({ does: 'show', window: does.window });
       case 'say':
         deskActions.closeMenu();
         return deskActions.say(does.sentence);
@@ -98,9 +101,15 @@ export const deskActions: DeskActions = {
   say: (sentence) => void toast(sentence),
 };
 
-/** Windows are worked by code that comes with the first of them; what is done meanwhile is done in order. */
-function onWindows(act: (windows: typeof WindowsModule) => void): void {
-  void persist(() => import('./windows.ts')).then(act);
+let windowsKnown: typeof WindowsModule | null = null;
+
+/** Windows are worked by code that comes with the first of them; what is done meanwhile is done in order, and later at once. */
+export function onWindows(act: (windows: typeof WindowsModule) => void): void {
+  if (windowsKnown) return act(windowsKnown);
+  void persist(() => import('./windows.ts')).then((windows) => {
+    windowsKnown = windows;
+    act(windows);
+  });
 }
 
 const performs: Record<

@@ -10,7 +10,7 @@ import { presentDesk } from './desk.ts';
 export function finding({ menu }: OpenMenu, query: string): Pick<OpenMenu, 'found' | 'sum'> {
   const desk = presentDesk();
   if (!desk || query.trim() === '') return { found: null, sum: null };
-  const { moment, lately, feeds } = useConditions.getState();
+  const { moment, lately, feeds, windows } = useConditions.getState();
   if (menu === 'quickFind') {
     const readings = createReadings({
       moment,
@@ -22,7 +22,7 @@ export function finding({ menu }: OpenMenu, query: string): Pick<OpenMenu, 'foun
       feeds,
     });
     return {
-      found: findIn(findablesOf(desk, readings), query, lately, true),
+      found: findIn(findablesOf(desk, readings, windows), query, lately, true),
       sum: desk.menus.quickFind.sums ? sumOf(query) : null,
     };
   }

@@ -1,8 +1,7 @@
 import { menuKeys } from '../../core/menus/schema.ts';
-import { persist } from '../later.ts';
 import { matchesKeys } from './key-match.ts';
 import { useConditions } from './conditions.ts';
-import { deskActions } from './actions.ts';
+import { deskActions, onWindows } from './actions.ts';
 import { presentDesk } from './desk.ts';
 
 /** Opens menus and works windows by their keys while a desk is in use; gives back what stops it. */
@@ -16,7 +15,7 @@ export function hearMenuKeys(): () => void {
     if (isForHandled(event)) {
       event.preventDefault();
       event.stopPropagation();
-      void persist(() => import('./windows.ts')).then(({ handleKey }) => handleKey(event));
+      onWindows(({ handleKey }) => handleKey(event));
       return;
     }
     const menus = presentDesk()?.menus;

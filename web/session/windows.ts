@@ -1,6 +1,6 @@
 import { nanoid } from 'nanoid';
 import type { WindowAct } from '../../core/values/acts.ts';
-import type { Point, Rect } from '../../core/values/geometry.ts';
+import { moveInside, type Point, type Rect } from '../../core/values/geometry.ts';
 import {
   carry,
   clearView,
@@ -132,6 +132,9 @@ export function doWindow(act: OnWindow): void {
       return size(window, act);
     case 'content':
       return onContent(window, act.content);
+    case 'show':
+      change((windows) => toFront(windows, act.window));
+      return showWorkspace(window.workspace);
     case 'go': {
       const isFront = frontOf(windowsNow(), workspaceNow())?.id === act.window;
       change((windows) => (isFront ? minimise(windows, act.window) : toFront(windows, act.window)));
@@ -290,6 +293,8 @@ export function perform(act: WindowAct, on: string | null): void {
       return carryFront(front, 1);
     case 'carry-before':
       return carryFront(front, -1);
+    case 'carry-screen':
+      return carryToScreen(front);
   }
 }
 
@@ -351,6 +356,16 @@ export function doOverview(act: OverviewAct): void {
 function startOf(): number {
   const { overview, workspace } = useConditions.getState();
   return overview?.query.trim() ? 0 : workspace;
+}
+
+/** Carries a window to the next screen, where it stands as far in as here. */
+function carryToScreen(front: TrialWindow): void {
+  const screens = useScene.getState().scene?.screens ?? [];
+  const at = screens.findIndex(({ id }) => id === front.screen);
+  const to = screens[(at + 1) % screens.length];
+  if (screens.length < 2 || !to) return void toast('The desk has one screen only.');
+  const rect = within(moveInside(front.rect, to.free), to.rect);
+  change((windows) => windows.map((one) => (one.id === front.id ? { ...one, screen: to.id, rect } : one)));
 }
 
 function handle(window: TrialWindow, by: 'move' | 'size'): void {

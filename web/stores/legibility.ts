@@ -35,8 +35,15 @@ function conditions(): JudgeConditions {
   return { moment: Math.floor(moment / 60_000) * 60_000, workspace, windows };
 }
 
-function keyOf({ moment, workspace }: JudgeConditions): string {
-  return `${moment} ${workspace ?? 0}`;
+function keyOf({ moment, workspace, windows = [] }: JudgeConditions): string {
+  const open = windows.map(({ id, rect, slot, isFilled, isMinimised }) => [
+    id,
+    rect,
+    slot,
+    isFilled,
+    isMinimised,
+  ]);
+  return `${moment} ${workspace ?? 0} ${JSON.stringify(open)}`;
 }
 
 function settledDesk(): Desk | null {
@@ -82,7 +89,8 @@ useDesk.subscribe((state, before) => {
 useConditions.subscribe((state, before) => {
   if (
     Math.floor(state.moment / 60_000) !== Math.floor(before.moment / 60_000) ||
-    state.workspace !== before.workspace
+    state.workspace !== before.workspace ||
+    state.windows !== before.windows
   )
     schedule();
 });

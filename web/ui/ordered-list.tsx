@@ -58,7 +58,7 @@ export function OrderedList({
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
       <SortableContext items={rows.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-        <ul ref={list} className="grid gap-1">
+        <ul ref={list} className="grid grid-cols-[minmax(0,1fr)] gap-1">
           {rows.map((row) => (
             <Row key={row.id} row={row} isTall={isTall} onStep={step} />
           ))}

@@ -1,4 +1,6 @@
 import type { Desk } from '../../desk/desk.ts';
+import type { WindowFacts } from '../../kinds/kind.ts';
+import { titleOf } from '../../windows/trial.ts';
 import type { Application } from '../../desk/sections/applications.ts';
 import { formatBytes } from '../../sources/machine/units.ts';
 import type { Readings } from '../../sources/readings.ts';
@@ -11,6 +13,7 @@ export type Does =
   | { by: 'act'; act: DeskAct }
   | { by: 'workspace'; index: number }
   | { by: 'say'; sentence: string }
+  | { by: 'window'; window: string }
   | { by: 'folder'; folder: string | null }
   /** It tells something that can be taken along. */
   | { by: 'take'; text: string };
@@ -129,11 +132,39 @@ function startable(applications: readonly Application[]): readonly Findable[] {
   return all;
 }
 
+/** The windows that are open, and where. */
+function findableWindows(
+  { applications, workspaces }: Desk,
+  windows: readonly Pick<WindowFacts, 'id' | 'application' | 'workspace'>[],
+): Findable[] {
+  return windows.flatMap(({ id, application, workspace }) => {
+    const of = applications.find((one) => one.id === application);
+    const on = workspaces.find((one) => one.id === workspace);
+    if (!of) return [];
+    return [
+      {
+        key: `window ${id}`,
+        does: { by: 'window' as const, window: id },
+        name: titleOf(of),
+        words: [of.Name],
+        comment: '',
+        note: on ? `open, ${on.name}` : 'open',
+        icon: of.Icon,
+        application,
+      },
+    ];
+  });
+}
+
 /** All that quick find looks through. */
-export function findablesOf(desk: Desk, readings: Readings): Findable[] {
+export function findablesOf(
+  desk: Desk,
+  readings: Readings,
+  windows: readonly Pick<WindowFacts, 'id' | 'application' | 'workspace'>[] = [],
+): Findable[] {
   const { quickFind } = desk.menus;
   return [
-    ...(quickFind.applications ? startable(desk.applications) : []),
+    ...(quickFind.applications ? [...findableWindows(desk, windows), ...startable(desk.applications)] : []),
     ...(quickFind.commands
       ? [...deskActNames.filter((act) => act !== 'quick-find').map(findableAct), ...findableWorkspaces(desk)]
       : []),

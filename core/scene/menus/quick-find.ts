@@ -38,7 +38,10 @@ export function solveQuickFind(open: OpenMenu, ground: MenuGround, solving: Solv
     entries.push(layComputed(sum, style, palette.textOn('second', surface.tint) as Run['colour']));
     y += SUM;
   }
-  const found = shownIn(open, findablesOf(desk, readings), solving).slice(0, menu.answers - entries.length);
+  const found = shownIn(open, findablesOf(desk, readings, facts.windows), solving).slice(
+    0,
+    menu.answers - entries.length,
+  );
   for (const entry of found) {
     entries.push(layRow(entry, { x: 0, y }, style));
     y += style.height;

@@ -30,7 +30,7 @@ export const windows = defineSceneSection({
   parts: ({ list }) => list.map(partOf),
 });
 
-function partOf({ id, rect, surface, frame, back, content }: SceneWindow): ScenePart {
+function partOf({ id, rect, surface, frame, back, content, isFront }: SceneWindow): ScenePart {
   const { body, title, name } = frame;
   const inside = { x: rect.x + body.x, y: rect.y + body.y };
   return {
@@ -39,7 +39,10 @@ function partOf({ id, rect, surface, frame, back, content }: SceneWindow): Scene
     ground: { ...inside, width: body.width, height: body.height },
     surface,
     scale: 1,
-    texts: () => [...placedTexts(null, name ? [name] : [], rect), ...placedTexts(null, content.runs, inside)],
+    texts: () => [
+      ...placedTexts(null, name && isFront ? [name] : [], rect),
+      ...placedTexts(null, content.runs, inside),
+    ],
     backings: () => [
       ...(title && back
         ? [

@@ -59,7 +59,7 @@ export function RecordList({
   });
   const next = add?.(entries) ?? null;
   return (
-    <div className="mt-1 grid gap-2">
+    <div className="mt-1 grid grid-cols-[minmax(0,1fr)] gap-2">
       <OrderedList rows={rows} onMove={(id, index) => set(arrayMove([...entries], Number(id), index))} />
       {add && (
         <Button

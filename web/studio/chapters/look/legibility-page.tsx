@@ -9,6 +9,7 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { enough, type Judgement } from '../../../../core/legibility/judge.ts';
 import type { Mend } from '../../../../core/legibility/mends.ts';
 import { partOf } from '../../../../core/desk/parts.ts';
+import { useConditions } from '../../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { nameOfPart } from '../../acts.ts';
 import { findMends, useJudging, useLegibility } from '../../../stores/legibility.ts';
@@ -133,7 +134,9 @@ function whereIs({ part, half }: Judgement): string {
   const desk = presentDesk();
   const found = desk && partOf(desk, part);
   const menu = menuOf(part);
-  const name = menu ? `the ${menuTitles[menu].toLowerCase()}` : found ? nameOfPart(found) : 'a part';
+  const isWindow = useConditions.getState().windows.some(({ id }) => id === part);
+  const other = isWindow ? 'a window' : 'a part';
+  const name = menu ? `the ${menuTitles[menu].toLowerCase()}` : found ? nameOfPart(found) : other;
   return `${name.replace(/^the /, '')}, in the ${half} half`;
 }
 

@@ -21,7 +21,9 @@ export function ShortcutsPage({ desk }: { desk: Desk }) {
         entries={shortcuts}
         least={least}
         most={most}
-        told={({ act, shortcut }) => `${deskActTitles[act as Shortcut['act']]} ${String(shortcut)}`}
+        told={({ act, shortcut }) =>
+          `${shortcut === '' ? 'no keys' : String(shortcut)}  ${deskActTitles[act as Shortcut['act']]}`
+        }
         onTurn={(next) => turn(named('Shortcuts', edits.setDeskShortcuts(next as unknown as Shortcut[])))}
         onEnd={endGesture}
         add={(entries) => {
