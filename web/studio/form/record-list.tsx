@@ -16,6 +16,7 @@ export function RecordList({
   add,
   inside,
   told,
+  row,
 }: {
   /** What one of them is called. */
   one: string;
@@ -30,6 +31,8 @@ export function RecordList({
   inside: (entry: Values, title: string, onTurn: (change: Values) => void) => ReactNode;
   /** What one is told by: each is open once it is pressed, and no other then. Without, all are open. */
   told?: (entry: Values) => string;
+  /** What stands in a row instead of that, in two lines. */
+  row?: (entry: Values) => ReactNode;
 }) {
   const [open, setOpen] = useState<number | null>(null);
   function set(next: readonly Values[]): void {
@@ -42,7 +45,9 @@ export function RecordList({
       // Records have no ids of their own: where one stands is what it is known by.
       id: String(index),
       title,
-      content: (
+      content: row ? (
+        row(entry)
+      ) : (
         <span className="min-w-0 truncate text-dust">
           {title} {told && <span className="text-chalk">{told(entry)}</span>}
         </span>
@@ -60,7 +65,11 @@ export function RecordList({
   const next = add?.(entries) ?? null;
   return (
     <div className="mt-1 grid grid-cols-[minmax(0,1fr)] gap-2">
-      <OrderedList rows={rows} onMove={(id, index) => set(arrayMove([...entries], Number(id), index))} />
+      <OrderedList
+        rows={rows}
+        isTall={row !== undefined}
+        onMove={(id, index) => set(arrayMove([...entries], Number(id), index))}
+      />
       {add && (
         <Button
           className="justify-self-start"

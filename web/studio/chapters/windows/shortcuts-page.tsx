@@ -4,6 +4,7 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { deskActNames, deskActTitles } from '../../../../core/values/acts.ts';
 import { DeskShortcut, Windows, type DeskShortcut as Shortcut } from '../../../../core/windows/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
+import { Keys } from '../../key-names.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { RecordList } from '../../form/record-list.tsx';
@@ -24,6 +25,14 @@ export function ShortcutsPage({ desk }: { desk: Desk }) {
         told={({ act, shortcut }) =>
           `${shortcut === '' ? 'no keys' : String(shortcut)}  ${deskActTitles[act as Shortcut['act']]}`
         }
+        row={({ act, shortcut }) => (
+          <span className="grid min-w-0">
+            <span className="truncate">{deskActTitles[act as Shortcut['act']]}</span>
+            <span className="truncate text-[12px] leading-tight text-dust">
+              {shortcut === '' ? 'no keys' : <Keys keys={String(shortcut)} />}
+            </span>
+          </span>
+        )}
         onTurn={(next) => turn(named('Shortcuts', edits.setDeskShortcuts(next as unknown as Shortcut[])))}
         onEnd={endGesture}
         add={(entries) => {
