@@ -35,7 +35,7 @@ import type { Rect } from '../values/geometry.ts';
 import { families } from '../values/family.ts';
 import { finishKinds } from '../values/finish.ts';
 import { roles } from '../values/roles.ts';
-import { rulePlaces } from '../windows/schema.ts';
+import { habitPlaces } from '../windows/schema.ts';
 
 /** Picks, one after another, what an edit is done to: from a list, or a whole number up to a limit. */
 interface Choices {
@@ -200,16 +200,16 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       edits.setWindows('icons', { shown: choose.of(['none', 'some', 'all']), size: 24 + choose.upTo(104) }),
     ]),
   setWindowFinish: (desk, choose) => edits.setWindowFinish(choose.of([null, desk.look.finish])),
-  setWindowRules: (desk, choose) =>
-    edits.setWindowRules(
+  setHabits: (desk, choose) =>
+    edits.setHabits(
       choose.of([
         [],
         [
           {
-            id: choose.newId('rule'),
+            id: choose.newId('habit'),
             application: choose.of(orGone(desk.applications)),
             workspace: choose.upTo(32),
-            place: choose.of(rulePlaces),
+            place: choose.of(habitPlaces),
             width: choose.of([null, 400]),
             height: null,
             frame: 'line',

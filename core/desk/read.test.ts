@@ -170,10 +170,10 @@ describe('upgrading', () => {
     );
   });
 
-  it('refuses two rules for one application, and keys that are taken', () => {
+  it('refuses two habits of one application, and keys that are taken', () => {
     const desk = dawnCount();
-    const rule = {
-      id: 'rule',
+    const habit = {
+      id: 'habit',
       application: 'tallybook',
       workspace: 0,
       place: 'free' as const,
@@ -183,8 +183,8 @@ describe('upgrading', () => {
       seeThrough: 0,
     };
     const cases: [Partial<typeof desk.windows>, string, RegExp][] = [
-      [{ rules: [rule, { ...rule, id: 'other' }] }, 'windows.rules[1].application', /another rule/],
-      [{ rules: [{ ...rule, id: 'clock' }] }, 'windows.rules[0].id', /used twice/],
+      [{ habits: [habit, { ...habit, id: 'other' }] }, 'windows.habits[1].application', /another habit/],
+      [{ habits: [{ ...habit, id: 'clock' }] }, 'windows.habits[0].id', /used twice/],
       [
         { shortcuts: [{ act: 'overview', shortcut: desk.menus.quickFind.shortcut }] },
         'windows.shortcuts[0].shortcut',

@@ -34,7 +34,7 @@ const opening = (id: string, change: Partial<Opening> = {}): Opening => ({
   workspace: 0,
   screen,
   gaps,
-  rule: null,
+  habit: null,
   ...change,
 });
 const idsOf = (list: readonly TrialWindow[]) => list.map(({ id }) => id);
@@ -49,9 +49,9 @@ describe('windows', () => {
     expect(Math.abs((a?.rect.x ?? 0) - (b?.rect.x ?? 0))).to.be.greaterThan(400);
   });
 
-  it('open by the rule of their application', () => {
-    const rule = {
-      id: 'rule',
+  it('open by the habit of their application', () => {
+    const habit = {
+      id: 'habit',
       application: 'of-a',
       workspace: 2,
       place: 'left' as const,
@@ -60,7 +60,7 @@ describe('windows', () => {
       frame: 'line' as const,
       seeThrough: 0,
     };
-    const [window] = open([], opening('a', { rule }));
+    const [window] = open([], opening('a', { habit }));
     expect(window?.workspace).to.equal('workspace-2');
     expect(window && rectOf(window, screen.free, screen.rect, gaps)).to.deep.equal({
       x: 16,
@@ -68,9 +68,11 @@ describe('windows', () => {
       width: 779,
       height: 828,
     });
-    expect(open([], opening('a', { rule: { ...rule, place: 'filled' } }))[0]?.isFilled).to.equal(true);
+    expect(open([], opening('a', { habit: { ...habit, place: 'filled' } }))[0]?.isFilled).to.equal(true);
     // A workspace that is not there is the last one.
-    expect(open([], opening('a', { rule: { ...rule, workspace: 9 } }))[0]?.workspace).to.equal('workspace-2');
+    expect(open([], opening('a', { habit: { ...habit, workspace: 9 } }))[0]?.workspace).to.equal(
+      'workspace-2',
+    );
   });
 
   it('are no more than there may be', () => {

@@ -1,7 +1,7 @@
 import { clamp, moveInside, right, bottom, type Rect, type Size } from '../values/geometry.ts';
 import { halves } from './catching.ts';
 import { slotRect, slotsFor, type Gaps, type Tiling } from './tiling.ts';
-import type { WindowRule } from './schema.ts';
+import type { WindowHabit } from './schema.ts';
 import { LEAST, MOST_WINDOWS, frontOf, type Slot, type TrialWindow } from './trial.ts';
 
 /** What can be done with the windows of a desk: each gives the list as it is after, and the very same where nothing changes. */
@@ -112,14 +112,14 @@ export function clearView(
 export interface Opening {
   id: string;
   application: string;
-  /** px, where no rule says another. */
+  /** px, where no habit says another. */
   size: Size;
   workspaces: readonly { id: string }[];
   /** Index of the workspace in front. */
   workspace: number;
   screen: WindowScreen;
   gaps: Gaps;
-  rule: WindowRule | null;
+  habit: WindowHabit | null;
 }
 
 /** Of a window: so much of what others it may cover before it stands a little off them instead. */
@@ -130,19 +130,19 @@ const STEP = 36;
 /** Opens a window in front of the others; no more than there may be. */
 export function open(list: List, opening: Opening): List {
   if (list.length >= MOST_WINDOWS) return list;
-  const { id, application, workspaces, screen, rule, gaps } = opening;
-  const at = rule?.workspace ? Math.min(rule.workspace, workspaces.length) - 1 : opening.workspace;
+  const { id, application, workspaces, screen, habit, gaps } = opening;
+  const at = habit?.workspace ? Math.min(habit.workspace, workspaces.length) - 1 : opening.workspace;
   const workspace = workspaces[at]?.id ?? workspaces[0]?.id;
   if (workspace === undefined) return list;
   const size = {
-    width: clamp(rule?.width ?? opening.size.width, LEAST.width, Math.max(LEAST.width, screen.free.width)),
+    width: clamp(habit?.width ?? opening.size.width, LEAST.width, Math.max(LEAST.width, screen.free.width)),
     height: clamp(
-      rule?.height ?? opening.size.height,
+      habit?.height ?? opening.size.height,
       LEAST.height,
       Math.max(LEAST.height, screen.free.height),
     ),
   };
-  const place = rule?.place ?? 'free';
+  const place = habit?.place ?? 'free';
   const slot =
     place === 'left' || place === 'right' || place === 'top' || place === 'bottom' ? halves[place] : null;
   const others = seenOn(list, workspace, screen.id).map((one) =>

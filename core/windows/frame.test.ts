@@ -97,11 +97,11 @@ describe('a window’s frame', () => {
     );
   });
 
-  it('is left away in part where a rule or a filled window says so', () => {
-    const rule = (frame: 'line' | 'none') => ({
-      rules: [
+  it('is left away in part where a habit or a filled window says so', () => {
+    const habit = (frame: 'line' | 'none') => ({
+      habits: [
         {
-          id: 'rule',
+          id: 'habit',
           application: 'tallybook',
           workspace: 0,
           place: 'free' as const,
@@ -112,9 +112,9 @@ describe('a window’s frame', () => {
         },
       ],
     });
-    const [line] = shown([windowOf('tallybook')], rule('line'));
+    const [line] = shown([windowOf('tallybook')], habit('line'));
     expect([line?.frame.title, line?.frame.line === null, line?.opacity]).to.deep.equal([null, false, 0.7]);
-    const [none] = shown([windowOf('tallybook')], rule('none'));
+    const [none] = shown([windowOf('tallybook')], habit('none'));
     expect([none?.frame.title, none?.frame.line, none?.frame.border]).to.deep.equal([null, null, 0]);
     const [filled] = shown([windowOf('tallybook', { isFilled: true })], {
       title: { ...plainWindows.title, shown: 'unfilled' },

@@ -1,7 +1,7 @@
 import { cutLine, middleBaseline, putLine, type Fonts, type Paint, type Run } from '../kinds/layout.ts';
 import type { Rect, Size } from '../values/geometry.ts';
 import type { WindowButton } from '../values/window-buttons.ts';
-import type { WindowRule, Windows } from './schema.ts';
+import type { WindowHabit, Windows } from './schema.ts';
 
 /** The frame of a window, in px from the window's corner. What it lays is drawn, pressed and judged. */
 export interface Frame {
@@ -24,8 +24,8 @@ interface Shown {
   size: Size;
   name: string;
   isFilled: boolean;
-  /** What a rule of the application leaves of the frame. */
-  keeps: WindowRule['frame'];
+  /** What a habit of the application leaves of the frame. */
+  keeps: WindowHabit['frame'];
   colour: Paint;
   fonts: Fonts;
 }

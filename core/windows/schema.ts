@@ -162,10 +162,10 @@ export const WindowMoves = z.looseObject({
 });
 export type WindowMoves = TypeOf<typeof WindowMoves>;
 
-export const rulePlaces = ['free', 'filled', 'left', 'right', 'top', 'bottom', 'centre'] as const;
+export const habitPlaces = ['free', 'filled', 'left', 'right', 'top', 'bottom', 'centre'] as const;
 
 /** What holds for the windows of one application. */
-export const WindowRule = z.looseObject({
+export const WindowHabit = z.looseObject({
   id: Id,
   application: field(z.string().max(64).meta({ description: 'Id of the application' }), {
     label: 'Application',
@@ -180,7 +180,7 @@ export const WindowRule = z.looseObject({
       .meta({ description: 'Number of the workspace that it opens on; 0 for the one in front' }),
     { label: 'Workspace' },
   ),
-  place: field(z.enum(rulePlaces), {
+  place: field(z.enum(habitPlaces), {
     label: 'Opens',
     choices: {
       free: 'In free room',
@@ -208,7 +208,7 @@ export const WindowRule = z.looseObject({
   }),
   seeThrough: slider(0, 80, 'See-through', { unit: '%', step: 5 }),
 });
-export type WindowRule = TypeOf<typeof WindowRule>;
+export type WindowHabit = TypeOf<typeof WindowHabit>;
 
 export const overviewCorners = ['none', 'top-left', 'top-right', 'bottom-left', 'bottom-right'] as const;
 
@@ -294,7 +294,7 @@ export const Windows = z.looseObject({
   finish: OwnFinish,
   gaps: WindowGaps,
   moves: WindowMoves,
-  rules: z.array(WindowRule).max(100),
+  habits: z.array(WindowHabit).max(100),
   workspaces: WorkspaceGrid,
   icons: DesktopIcons,
   shortcuts: z.array(DeskShortcut).max(60),
@@ -344,7 +344,7 @@ export const plainWindows: Windows = {
     fills: { way: 'scale', ms: 160 },
     closes: { way: 'fade', ms: 120 },
   },
-  rules: [],
+  habits: [],
   workspaces: { arranged: 'row', columns: 3, corner: 'none' },
   icons: {
     shown: 'none',

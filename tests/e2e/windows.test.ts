@@ -359,21 +359,21 @@ withApp('windows', ({ server, open }) => {
     expect((await stored(server, id)).desk.windows.title.height).to.equal(44);
   });
 
-  it('open by rules, of which an application has one', async () => {
+  it('open by habits, of which an application has one', async () => {
     const id = await addDesk(server, workDesk());
     const page = await open(`/desk/${id}`);
     await page.getByRole('button', { name: 'Windows', exact: true }).click();
     await page
       .getByRole('complementary')
-      .getByRole('button', { name: /^Rules/ })
+      .getByRole('button', { name: /^Habits/ })
       .click();
-    await page.getByRole('button', { name: 'Rule', exact: true }).click();
+    await page.getByRole('button', { name: 'Habit', exact: true }).click();
     const place = page.getByRole('combobox', { name: /opens$/i });
     await place.click();
     await page.getByRole('option', { name: 'Right half' }).click();
     await untilKept(page);
-    const [rule] = (await stored(server, id)).desk.windows.rules;
-    expect([rule?.application, rule?.place]).to.deep.equal(['tallybook', 'right']);
+    const [habit] = (await stored(server, id)).desk.windows.habits;
+    expect([habit?.application, habit?.place]).to.deep.equal(['tallybook', 'right']);
     await page.getByRole('button', { name: 'Try', exact: true }).click();
     await start(page, 'Tallybook');
     const window = windowOf(page, SHEET);

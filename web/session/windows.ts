@@ -94,7 +94,7 @@ export function open(application: string, on: string | null): void {
       workspace: useConditions.getState().workspace,
       screen,
       gaps: desk.windows.gaps,
-      rule: desk.windows.rules.find((rule) => rule.application === application) ?? null,
+      habit: desk.windows.habits.find((habit) => habit.application === application) ?? null,
     }),
   );
   const opened = windowsNow().at(-1);

@@ -40,7 +40,7 @@ function forgetApplications({ edges, menus, windows }: DeskDraft, gone: Readonly
     edge.items = edge.items.filter(
       ({ type, options }) => type !== 'application' || !gone.has(String(options['application'])),
     );
-  windows.rules = windows.rules.filter(({ application }) => !gone.has(application));
+  windows.habits = windows.habits.filter(({ application }) => !gone.has(application));
   windows.icons.applications = windows.icons.applications.filter((id) => !gone.has(id));
   const { appList, appWall, deskMenu } = menus;
   appList.favourites = appList.favourites.filter((id) => !gone.has(id));

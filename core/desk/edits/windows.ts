@@ -10,8 +10,8 @@ export const windowEdits = {
   setWindowFinish: (finish: Finish | null) =>
     editOf('Finish of windows', (desk) => void (desk.windows.finish = finish)),
 
-  setWindowRules: (rules: Windows['rules']) =>
-    editOf('Rules of windows', (desk) => void (desk.windows.rules = structuredClone(rules))),
+  setHabits: (habits: Windows['habits']) =>
+    editOf('Habits of windows', (desk) => void (desk.windows.habits = structuredClone(habits))),
 
   setDeskShortcuts: (shortcuts: Windows['shortcuts']) =>
     editOf('Shortcuts', (desk) => void (desk.windows.shortcuts = structuredClone(shortcuts))),

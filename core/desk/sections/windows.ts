@@ -6,13 +6,13 @@ import { defineSection, idsIn } from './section.ts';
 export const windows = defineSection({
   key: 'windows',
   schema: Windows,
-  ids: ({ rules }) => idsIn('rules', rules).map(([path, id]) => [['windows', ...path], id] as const),
-  check({ windows: { rules, shortcuts }, menus }, _, say) {
-    const ruled = new Set<string>();
-    rules.forEach(({ application }, index) => {
-      if (ruled.has(application))
-        say(['windows', 'rules', index, 'application'], `has another rule: "${application}"`);
-      ruled.add(application);
+  ids: ({ habits }) => idsIn('habits', habits).map(([path, id]) => [['windows', ...path], id] as const),
+  check({ windows: { habits, shortcuts }, menus }, _, say) {
+    const told = new Set<string>();
+    habits.forEach(({ application }, index) => {
+      if (told.has(application))
+        say(['windows', 'habits', index, 'application'], `has another habit: "${application}"`);
+      told.add(application);
     });
     const taken = new Map<string, string>(menuKeys.map((key) => [menus[key].shortcut, menuTitles[key]]));
     shortcuts.forEach(({ act, shortcut }, index) => {

@@ -9,7 +9,7 @@ import { contents } from '../../windows/contents/list.ts';
 import type { Content } from '../../windows/contents/content.ts';
 import { layFrame } from '../../windows/frame.ts';
 import { rectOf } from '../../windows/place.ts';
-import type { WindowRule } from '../../windows/schema.ts';
+import type { WindowHabit } from '../../windows/schema.ts';
 import { slotRect } from '../../windows/tiling.ts';
 import { contentOf, titleOf, type ContentKind, type Slot, type TrialWindow } from '../../windows/trial.ts';
 import type { Application } from '../../desk/sections/applications.ts';
@@ -28,7 +28,7 @@ function solveWindow(
   const { desk, palette, facts } = solving;
   const { windows } = desk;
   const isFront = solving.front === window.id;
-  const rule = desk.windows.rules.find((one) => one.application === window.application) ?? null;
+  const habit = desk.windows.habits.find((one) => one.application === window.application) ?? null;
   const own = windowFinish(windows.finish ?? desk.look.finish);
   const { surface, beneath } = groundFor(own, solving);
   const rect = rectOf(window, free, screen, windows.gaps);
@@ -38,7 +38,7 @@ function solveWindow(
     size: rect,
     name: titleOf(application),
     isFilled: window.isFilled,
-    keeps: rule?.frame ?? 'desk',
+    keeps: habit?.frame ?? 'desk',
     colour: (isFront ? ink : mix(ink, back.beneath, windows.behind.dims / 100)) as Paint,
     fonts: facts.fonts,
   });
@@ -60,7 +60,7 @@ function solveWindow(
     borderColour: palette.colour(isFront ? lines.borderFront : lines.borderBehind),
     glows: isFront && lines.glow,
     radius: window.isFilled ? 0 : surface.radius,
-    opacity: seenThrough(isFront ? 0 : behind.seeThrough, rule),
+    opacity: seenThrough(isFront ? 0 : behind.seeThrough, habit),
     shade: isFront ? 0 : behind.shade / 100,
     isFront,
     isFilled: window.isFilled,
@@ -121,8 +121,8 @@ function titleBack(
 }
 const VEIL = 0.62;
 
-function seenThrough(behind: number, rule: WindowRule | null): number {
-  return (1 - behind / 100) * (1 - (rule?.seeThrough ?? 0) / 100);
+function seenThrough(behind: number, habit: WindowHabit | null): number {
+  return (1 - behind / 100) * (1 - (habit?.seeThrough ?? 0) / 100);
 }
 
 function contentIn(

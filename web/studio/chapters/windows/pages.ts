@@ -15,6 +15,6 @@ export const formTitles: Readonly<Record<WindowForm, string>> = {
 export const windowPages: Readonly<Record<string, string>> = {
   ...formTitles,
   finish: 'Finish',
-  rules: 'Rules',
+  habits: 'Habits',
   shortcuts: 'Shortcuts',
 };

@@ -21,7 +21,7 @@ import { DifferenceNote } from './difference.tsx';
 import { FormPage } from './form-page.tsx';
 import { OpenWindows } from './open-windows.tsx';
 import { formTitles } from './pages.ts';
-import { RulesPage } from './rules-page.tsx';
+import { HabitsPage } from './habits-page.tsx';
 import { ShortcutsPage } from './shortcuts-page.tsx';
 import { WindowFinishPage } from './window-finish-page.tsx';
 
@@ -31,7 +31,7 @@ export default function WindowsChapter() {
   const desk = useDesk((state) => state.history?.present);
   if (!desk) return null;
   if (page === 'finish') return <WindowFinishPage desk={desk} />;
-  if (page === 'rules') return <RulesPage desk={desk} />;
+  if (page === 'habits') return <HabitsPage desk={desk} />;
   if (page === 'shortcuts') return <ShortcutsPage desk={desk} />;
   if (isForm(page)) return <FormPage key={page} form={page} desk={desk} />;
   const { windows } = desk;
@@ -53,7 +53,7 @@ export default function WindowsChapter() {
           note={`${windows.gaps.outer} px, ${windows.gaps.inner} between`}
         />
         <PageLink page="moves" icon={Move} title="Moves" note={movesNote(windows)} />
-        <PageLink page="rules" icon={Scale} title="Rules" note={rulesNote(windows)} />
+        <PageLink page="habits" icon={Scale} title="Habits" note={habitsNote(windows)} />
       </Section>
       <Section title="Around them">
         <PageLink page="workspaces" icon={MonitorDot} title="Workspaces" note={workspacesNote(desk)} />
@@ -93,8 +93,8 @@ function movesNote({ moves }: Windows): string {
   return moving.length === 0 ? 'none' : `up to ${Math.max(...moving.map(({ ms }) => ms))} ms`;
 }
 
-function rulesNote({ rules }: Windows): string {
-  return rules.length === 0 ? 'none' : String(rules.length);
+function habitsNote({ habits }: Windows): string {
+  return habits.length === 0 ? 'none' : String(habits.length);
 }
 
 function workspacesNote({ workspaces, windows }: Desk): string {
