@@ -37,6 +37,20 @@ describe('ways to start applications', () => {
     expect(having({ deskMenu: { ...deskMenu, entries: starts } })).to.equal(true);
   });
 
+  it('are icons on the bare desk, where some are shown', () => {
+    const bare = emptyDesk();
+    const having = (shown: 'none' | 'some' | 'all', applications: string[]) =>
+      hasWayToStart({
+        ...bare,
+        menus: closed,
+        windows: { ...bare.windows, icons: { ...bare.windows.icons, shown, applications } },
+      });
+    expect(having('none', ['files'])).to.equal(false);
+    expect(having('some', [])).to.equal(false);
+    expect(having('some', ['files'])).to.equal(true);
+    expect(having('all', [])).to.equal(true);
+  });
+
   it('come back as a button on the first edge, or with a strip where there is none', () => {
     const desk = with_(createItem('c', 'clock'));
     const [edge] = edgesWithWay(desk, 'main', newId);

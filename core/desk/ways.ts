@@ -8,14 +8,21 @@ const isOpener = (act: string) => openers.some((one) => one === act);
 
 /**
  * Whether anything on a desk starts an application: one on an edge, a button for a menu, keys for one, or a line of the
- * desk menu.
+ * desk menu, or an icon on the bare desk.
  */
-export function hasWayToStart({ edges, menus }: Pick<Desk, 'edges' | 'menus'>): boolean {
+export function hasWayToStart({
+  edges,
+  menus,
+  windows: { icons },
+  applications,
+}: Pick<Desk, 'edges' | 'menus' | 'windows' | 'applications'>): boolean {
   const { appList, appWall, quickFind, deskMenu } = menus;
   return (
     [appList, appWall].some(({ shortcut }) => shortcut !== '') ||
     (quickFind.shortcut !== '' && quickFind.applications) ||
     deskMenu.entries.some((entry) => entry.by === 'start' || (entry.by === 'act' && isOpener(entry.act))) ||
+    (icons.shown === 'all' && applications.length > 0) ||
+    (icons.shown === 'some' && icons.applications.length > 0) ||
     edges.some(({ items }) =>
       items.some(
         ({ type, presses }) =>
