@@ -75,6 +75,12 @@ const applications: Application[] = [
     Icon: 'utilities-terminal',
     Categories: ['Utility'],
   }),
+  createApplication('lamp-room', 'Lamp Room', {
+    Comment: 'The lamp and the hides',
+    Icon: 'preferences-system',
+    Categories: ['Utility'],
+    Keywords: ['settings', 'light'],
+  }),
   createApplication('almanac', 'Almanac', {
     Comment: 'Tides, sun and moon',
     Icon: 'office-calendar',

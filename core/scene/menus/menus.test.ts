@@ -150,7 +150,7 @@ describe('a menu that is open', () => {
       'Tallybook',
       'Field Camera',
     ]);
-    expect(list.entries).to.have.length(3 + 8);
+    expect(list.entries).to.have.length(3 + desk.applications.length);
   });
 
   it('is as high as its rows by hand: 10 of 400, of 58 px each, beneath a head of 60', () => {
