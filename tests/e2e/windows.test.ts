@@ -118,6 +118,35 @@ withApp('windows', ({ server, open }) => {
     }
   });
 
+  it('move as they come and go, for as long as the desk says, and not at all where motion is reduced', async () => {
+    const desk = workDesk();
+    const slow = { way: 'scale' as const, ms: 1500 };
+    const { page } = await live({
+      windows: { ...desk.windows, moves: { opens: slow, minimises: slow, fills: slow, closes: slow } },
+    });
+    await page.emulateMedia({ reducedMotion: 'no-preference' });
+    const lengths = () =>
+      page
+        .locator('[data-window]')
+        .evaluateAll((all) =>
+          all.flatMap((one) => one.getAnimations().map(({ effect }) => effect?.getTiming().duration)),
+        );
+    await start(page, 'Tallybook');
+    const window = windowOf(page, SHEET);
+    await window.waitFor();
+    expect(await lengths()).to.deep.equal([1500]);
+    // What is closed is seen on its way, out of reach, and then gone.
+    await page.keyboard.press('Control+Alt+x');
+    await page.locator('[inert] [data-window]').waitFor({ state: 'attached' });
+    await page.locator('[data-window]').waitFor({ state: 'detached' });
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await start(page, 'Tallybook');
+    await window.waitFor();
+    expect(await lengths()).to.deep.equal([]);
+    await page.keyboard.press('Control+Alt+x');
+    await page.locator('[data-window]').waitFor({ state: 'detached' });
+  });
+
   it('are minimised, filled and closed by their buttons; filled, they are as large as what edges leave', async () => {
     const { page } = await live();
     await start(page, 'Tallybook');

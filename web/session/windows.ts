@@ -178,8 +178,10 @@ function move(
   const isHeld = window.isFilled || window.slot !== null;
   if (isLast && slot) {
     useConditions.setState({ windowHint: null });
-    // It comes out of the half as large as it was before it went in.
-    change((windows) => put(windows, window.id, from));
+    // It comes out of the half as large as it was before it went in, and where it was unless that was a half, too.
+    const { width, height } = window.rect;
+    const isOwn = from.width === width && from.height === height;
+    change((windows) => put(windows, window.id, isOwn ? from : window.rect));
     return change((windows) => intoSlot(windows, window.id, slot));
   }
   useConditions.setState({ windowHint: slot && !isLast ? { screen: screen.id, slot } : null });
