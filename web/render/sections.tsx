@@ -18,12 +18,13 @@ export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: Scene
   windows: function Windows({ solved }) {
     // Its code comes with the first window.
     const hasAny = solved.list.length > 0;
+    const [startsEmpty] = useState(!hasAny);
     const [wasUsed, setUsed] = useState(hasAny);
     if (hasAny && !wasUsed) setUsed(true);
     return (
       wasUsed && (
         <Suspense>
-          <WindowsView windows={solved} />
+          <WindowsView windows={solved} startsEmpty={startsEmpty} />
         </Suspense>
       )
     );

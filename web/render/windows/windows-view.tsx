@@ -9,9 +9,16 @@ import { WindowView } from './window-view.tsx';
 type Move = WindowMoves['opens'];
 
 /** The windows of a screen from the back to the front, and those that are on their way out. */
-export default function WindowsView({ windows }: { windows: SceneWindows }) {
+export default function WindowsView({
+  windows,
+  startsEmpty,
+}: {
+  windows: SceneWindows;
+  /** There were none before this was drawn first: those that there are came. */
+  startsEmpty: boolean;
+}) {
   const { list, hint, moves } = windows;
-  const { comes, leaving, forget } = useComings(windows);
+  const { comes, leaving, forget } = useComings(windows, startsEmpty);
   return (
     <>
       {leaving.map(({ window, move }) => (
@@ -41,9 +48,11 @@ interface Gone {
 }
 
 /** Which windows come and which go, from one state to the next on the same workspace; none where another one is shown. */
-function useComings(windows: SceneWindows) {
+function useComings(windows: SceneWindows, startsEmpty: boolean) {
   const isInUse = useContext(Actions) !== null;
-  const [before, setBefore] = useState(windows);
+  const [before, setBefore] = useState(() =>
+    startsEmpty ? { ...windows, list: [], minimised: [] } : windows,
+  );
   const [leaving, setLeaving] = useState<readonly Gone[]>([]);
   const [coming, setComing] = useState<ReadonlyMap<string, Move>>(new Map());
   if (before !== windows) {
