@@ -77,7 +77,7 @@ const applications: Application[] = [
   }),
   createApplication('lamp-room', 'Lamp Room', {
     Comment: 'The lamp and the hides',
-    Icon: 'preferences-system',
+    Icon: 'applications-system',
     Categories: ['Utility'],
     Keywords: ['settings', 'light'],
   }),
