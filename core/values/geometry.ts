@@ -81,6 +81,10 @@ export function isInside(inner: Rect, outer: Rect, tolerance = 1e-6): boolean {
   );
 }
 
+export function isWithin({ x, y }: Point, rect: Rect): boolean {
+  return x >= rect.x && x <= right(rect) && y >= rect.y && y <= bottom(rect);
+}
+
 export function overlaps(a: Rect, b: Rect): boolean {
   return a.x < right(b) && b.x < right(a) && a.y < bottom(b) && b.y < bottom(a);
 }

@@ -1,6 +1,7 @@
 import { clamp, moveInside, right, bottom, type Rect, type Size } from '../values/geometry.ts';
 import { halves } from './catching.ts';
-import { slotRect, slotsFor, type Gaps, type Tiling } from './tiling.ts';
+import { rectOf } from './place.ts';
+import { slotsFor, type Gaps, type Tiling } from './tiling.ts';
 import type { WindowHabit } from './schema.ts';
 import { LEAST, MOST_WINDOWS, frontOf, type Slot, type TrialWindow } from './trial.ts';
 
@@ -145,9 +146,7 @@ export function open(list: List, opening: Opening): List {
   const place = habit?.place ?? 'free';
   const slot =
     place === 'left' || place === 'right' || place === 'top' || place === 'bottom' ? halves[place] : null;
-  const others = seenOn(list, workspace, screen.id).map((one) =>
-    one.slot ? slotRect(one.slot, screen.free, gaps) : one.isFilled ? screen.free : one.rect,
-  );
+  const others = seenOn(list, workspace, screen.id).map((one) => rectOf(one, screen.free, screen.rect, gaps));
   return [
     ...list,
     {

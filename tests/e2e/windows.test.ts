@@ -391,6 +391,7 @@ withApp('windows', ({ server, open }) => {
   it('open by habits, of which an application has one', async () => {
     const id = await addDesk(server, workDesk());
     const page = await open(`/desk/${id}`);
+    await page.emulateMedia({ reducedMotion: 'reduce' });
     await page.getByRole('button', { name: 'Windows', exact: true }).click();
     await page
       .getByRole('complementary')

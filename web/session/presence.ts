@@ -12,7 +12,7 @@ import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
 import type { Scene, SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
-import { isHorizontal, type Point, type Rect } from '../../core/values/geometry.ts';
+import { isHorizontal, isWithin, type Point, type Rect } from '../../core/values/geometry.ts';
 import { deskActions } from './actions.ts';
 import { useConditions } from './conditions.ts';
 import { presentDesk } from './desk.ts';
@@ -80,7 +80,7 @@ export function watchPresence(): () => void {
     const focused = document.activeElement?.closest<HTMLElement>('[data-edge]');
     if (focused?.dataset['edge'] === id && document.activeElement?.matches(':focus-visible')) return true;
     if (pointer?.screen !== screen.id) return false;
-    return isIn(pointer.at, states.get(id)?.isThere ? whole(edge, screen.rect) : side(edge, screen.rect));
+    return isWithin(pointer.at, states.get(id)?.isThere ? whole(edge, screen.rect) : side(edge, screen.rect));
   }
 
   function look(): void {
@@ -221,7 +221,7 @@ function isNear(
   if (!widget || !pointer) return false;
   const { x, y, width, height } = widget.rect;
   const around = { x: x - reach, y: y - reach, width: width + 2 * reach, height: height + 2 * reach };
-  return isIn(pointer.at, around);
+  return isWithin(pointer.at, around);
 }
 
 /** The screen that a point of the page lies on, and where on it. */
@@ -236,10 +236,6 @@ function pointOnScreen(x: number, y: number): Pointer | null {
     };
   }
   return null;
-}
-
-function isIn({ x, y }: Point, { x: left, y: top, width, height }: Rect): boolean {
-  return x >= left && x <= left + width && y >= top && y <= top + height;
 }
 
 /** The line along the screen's side on which the pointer asks for an edge. */

@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { defineItem, type ItemContext } from '../../kinds/kind.ts';
+import { defineItem } from '../../kinds/kind.ts';
 import { cutLine, middleBaseline, putLine, type Layout, type Run } from '../../kinds/layout.ts';
 import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { titleOf } from '../../windows/trial.ts';
+import { boxAlong, sizeAlong } from '../along.ts';
 import { signFaces, wordsOf } from '../faces.ts';
 import { itemText, paddingOf } from '../text.ts';
 
@@ -121,10 +122,10 @@ export const openWindows = defineItem({
           ),
         );
       return {
-        press: box(start, long, 3, thickness - 6, isVertical),
-        icon: icon > 0 ? box(start + AROUND, iconSize, across, iconSize, isVertical) : null,
+        press: boxAlong(start, long, 3, thickness - 6, isVertical),
+        icon: icon > 0 ? boxAlong(start + AROUND, iconSize, across, iconSize, isVertical) : null,
         // At the side of the screen, as the mark of what runs.
-        line: box(
+        line: boxAlong(
           start + AROUND,
           long - 2 * AROUND,
           side === 'top' || side === 'left' ? 0 : thickness - LINE,
@@ -141,14 +142,3 @@ export const openWindows = defineItem({
     };
   },
 });
-
-/** A rectangle by where it stands along the edge and across it. */
-function box(at: number, along: number, across: number, depth: number, isVertical: boolean): Rect {
-  return isVertical
-    ? { x: across, y: at, width: depth, height: along }
-    : { x: at, y: across, width: along, height: depth };
-}
-
-function sizeAlong(length: number, { thickness, isVertical }: ItemContext) {
-  return isVertical ? { width: thickness, height: length } : { width: length, height: thickness };
-}

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import { middleBaseline, putLine, setLine, type Layout } from '../../kinds/layout.ts';
 import type { Rect } from '../../values/geometry.ts';
+import { boxAlong, sizeAlong } from '../along.ts';
 import { itemText, paddingOf } from '../text.ts';
 
 const faces = [
@@ -52,15 +53,8 @@ export const workspaces = defineItem({
     face === 'numbers' || face === 'names' ? layNames(view, context) : layMarks(view, context),
 });
 
-/** A rectangle by where it stands along the edge and across it. */
-function box(at: number, along: number, across: number, depth: number, isVertical: boolean): Rect {
-  return isVertical
-    ? { x: across, y: at, width: depth, height: along }
-    : { x: at, y: across, width: along, height: depth };
-}
-
 function pressAt(at: number, along: number, { thickness, isVertical }: ItemContext): Rect {
-  return box(at, along, (thickness * (1 - PRESS_SHARE)) / 2, thickness * PRESS_SHARE, isVertical);
+  return boxAlong(at, along, (thickness * (1 - PRESS_SHARE)) / 2, thickness * PRESS_SHARE, isVertical);
 }
 
 /** Each mark after the other, and the length that all come to. */
@@ -72,10 +66,6 @@ function inARow(lengths: readonly number[], padding: number): { starts: number[]
     return start;
   });
   return { starts, length: at - (lengths.length > 0 ? MARK.gap : 0) + padding };
-}
-
-function sizeOf(length: number, { thickness, isVertical }: ItemContext) {
-  return isVertical ? { width: thickness, height: length } : { width: length, height: thickness };
 }
 
 /** Px along and across the edge of what stands for a workspace. */
@@ -96,14 +86,14 @@ function layMarks({ face, marks }: WorkspacesView, context: ItemContext): Worksp
   const lengths = sizes.map(({ along }) => along);
   const { starts, length } = inARow(lengths, paddingOf(context));
   return {
-    size: sizeOf(length, context),
+    size: sizeAlong(length, context),
     runs: [],
     marks: marks.map((_, index) => {
       const [at = 0, long = 0] = [starts[index], lengths[index]];
       const deep = sizes[index]?.across ?? 0;
       return {
         press: pressAt(at, long, context),
-        bar: box(at, long, (context.thickness - deep) / 2, deep, context.isVertical),
+        bar: boxAlong(at, long, (context.thickness - deep) / 2, deep, context.isVertical),
       };
     }),
   };
@@ -123,7 +113,7 @@ function layNames({ marks }: WorkspacesView, context: ItemContext): WorkspacesLa
       : putLine(line, { centre: at + long / 2 }, middleBaseline(line, 0, thickness));
   });
   return {
-    size: sizeOf(length, context),
+    size: sizeAlong(length, context),
     runs: placed,
     marks: marks.map(({ isCurrent }, index) => {
       const { ink, baseline } = placed[index] ?? { ink: { x: 0, width: 0 }, baseline: 0 };

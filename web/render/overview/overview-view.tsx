@@ -2,7 +2,7 @@ import { useDrag } from '@use-gesture/react';
 import clsx from 'clsx';
 import { useContext, useEffect, useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
 import type { SceneOverview, SceneOverviewWorkspace } from '../../../core/scene/scene.ts';
-import type { Point } from '../../../core/values/geometry.ts';
+import { isWithin, type Point } from '../../../core/values/geometry.ts';
 import { Actions, type DeskActions } from '../actions.ts';
 import { BackdropView } from '../backdrop-view.tsx';
 import { ApplicationIcon } from '../icons.tsx';
@@ -304,7 +304,7 @@ function SmallWindow({
       if (!last) return setBy({ x: (x - startX) / scale, y: (y - startY) / scale });
       setBy(null);
       const point = at(x, y);
-      const to = workspaces.find(({ rect }) => isIn(point, rect));
+      const to = workspaces.find(({ rect }) => isWithin(point, rect));
       if (to && to.id !== from.id) actions.window({ does: 'carry', window: window.id, workspace: to.id });
     },
     { filterTaps: true },
@@ -353,8 +353,4 @@ function SmallWindow({
       {inside}
     </button>
   );
-}
-
-function isIn({ x, y }: Point, rect: { x: number; y: number; width: number; height: number }): boolean {
-  return x >= rect.x && x <= rect.x + rect.width && y >= rect.y && y <= rect.y + rect.height;
 }
