@@ -97,7 +97,7 @@ export function ringingDay(): Desk {
     workspaces: ['Nets', 'Rings', 'Letters'],
     windows: {
       title: { shown: 'always', height: 40, size: 18, font: 'display', align: 'centre', back: 'body' },
-      buttons: { ...plainWindows.buttons, side: 'left', shape: 'drops', size: 12, spacing: 10 },
+      buttons: { ...plainWindows.buttons, shape: 'drops', size: 12, spacing: 12 },
     },
   });
 }

@@ -47,6 +47,9 @@ export interface OpenMenu {
   folder?: string | null;
 }
 
+/** Where a window would go that is being moved: into a part of the free area of a screen, or to a place on it. */
+export type WindowHint = { screen: string } & ({ slot: Slot } | { slot: null; rect: Rect });
+
 /** Under what a desk is solved. Everything that changes without the document changing. */
 export interface Conditions {
   /** Epoch ms. */
@@ -54,7 +57,7 @@ export interface Conditions {
   /** The windows that are open, from the back to the front; an application runs while it has one. */
   windows?: readonly TrialWindow[];
   /** Where a window would go that is being moved. */
-  windowHint?: { screen: string; slot: Slot } | null;
+  windowHint?: WindowHint | null;
   /** Index of the workspace in front. */
   workspace?: number;
   /** A half to look at, whatever the desk itself would say. */
@@ -251,6 +254,8 @@ export interface SceneWindows {
   /** Id of the workspace that they are on, and ids of those on it that are minimised: which of its moves a window makes. */
   workspace: string;
   minimised: readonly string[];
+  /** Ids of those on other screens and workspaces. */
+  elsewhere: readonly string[];
   moves: WindowMoves;
 }
 

@@ -5,7 +5,7 @@ import type { DeskFacts, WidgetContext } from '../kinds/kind.ts';
 import type { Layout, Paint } from '../kinds/layout.ts';
 import type { Need, Readings, Tick } from '../sources/readings.ts';
 import type { TrialWindow } from '../windows/trial.ts';
-import type { Conditions, OpenMenu, OpenOverview } from './scene.ts';
+import type { WindowHint, OpenMenu, OpenOverview } from './scene.ts';
 import { SIMULATED } from '../sources/source.ts';
 import type { Finish } from '../values/finish.ts';
 import type { Colour, Half } from '../values/roles.ts';
@@ -22,7 +22,7 @@ export interface Solving {
   lately: readonly string[];
   /** From the back to the front, all of them on screens and workspaces that are there. */
   windows: readonly TrialWindow[];
-  windowHint: NonNullable<Conditions['windowHint']> | null;
+  windowHint: WindowHint | null;
   /** Id of the workspace in front, and of the front window. */
   overview: OpenOverview | null;
   atWorkspace: string;

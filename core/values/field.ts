@@ -87,3 +87,16 @@ export function fieldWhen<S extends z.ZodType>(schema: S, when: NonNullable<Fiel
   if (!said) throw new Error('Only what is a field already can be shown at times');
   return field(schema.clone(), { ...said, when });
 }
+
+/** What a schema says of the value itself, without its defaults and what else stands around it. */
+export function unwrapped(schema: z.ZodType): z.ZodType {
+  return schema instanceof z.ZodDefault || schema instanceof z.ZodNullable
+    ? unwrapped(schema.unwrap() as z.ZodType)
+    : schema;
+}
+
+/** Letters that a text may have; undefined where nothing bounds them. */
+export function mostLetters(schema: z.ZodType): number | undefined {
+  const inner = unwrapped(schema);
+  return inner instanceof z.ZodString ? (inner.maxLength ?? undefined) : undefined;
+}

@@ -87,6 +87,10 @@ export function nextWindow(list: List, workspace: string, by: 1 | -1): List {
 /** Carries a window to another workspace. */
 export const carry = (list: List, id: string, workspace: string): List => change(list, id, { workspace });
 
+/** Carries a window to a place on another screen; one that is filled or in a slot stays so. */
+export const toScreen = (list: List, id: string, screen: string, rect: Rect): List =>
+  change(list, id, { screen, rect });
+
 /** All windows of a workspace are minimised; or those of `cleared` come back, where nothing else is open. */
 export function clearView(
   list: List,

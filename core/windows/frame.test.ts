@@ -124,6 +124,27 @@ describe('a window’s frame', () => {
   });
 });
 
+describe('what a window stands on', () => {
+  const sheer = {
+    ...dawnCount().look.finish,
+    kind: 'sheer' as const,
+    tint: 'surface' as const,
+    sheerness: 60,
+  };
+  const opacityOf = (finish: Windows['finish'], desk: Desk) => {
+    const [window] = shown([windowOf('tallybook')], { finish }, {}, desk);
+    return Number.parseInt(window?.surface.fill.slice(7) || 'ff', 16) / 255;
+  };
+
+  it('is its own finish as that says, however sheer; of the desk’s little shows through', () => {
+    const desk = { ...dawnCount(), look: { ...dawnCount().look, finish: sheer } };
+    expect(opacityOf(sheer, desk)).to.be.closeTo(0.4, 0.01);
+    expect(opacityOf(null, desk)).to.be.closeTo(0.95, 0.01);
+    // Without any ground its words could not be read.
+    expect(opacityOf({ ...sheer, kind: 'bare' }, desk)).to.equal(1);
+  });
+});
+
 describe('windows on a desk', () => {
   it('fill the free area of their screen, whatever reserves its strip', () => {
     for (const desk of demoDesks()) {

@@ -90,6 +90,34 @@ withApp('what is put on the desk', ({ server, open }) => {
     expect((await widget(id, 'note'))?.options['text']).to.equal(text.replaceAll('[ ]', '[x]'));
   });
 
+  it('is written in while it is used: by a press, seen at once, kept as one step, given up by Escape', async () => {
+    const id = await addDesk(server, deskWith(['note', 'note', 'leaf', [100, 80], { text: 'Old' }]));
+    const page = await open(`/live/${id}`);
+    await page.getByRole('button', { name: 'Write in the note' }).click();
+    const field = page.getByRole('textbox', { name: 'What the note says' });
+    await field.waitFor();
+    await page.keyboard.press('Control+End');
+    await page.keyboard.type(' and new');
+    await page.locator('[data-widget="note"] .run').getByText('Old and new').waitFor();
+    // More than a note holds finds no room.
+    expect(await field.getAttribute('maxlength')).to.equal('4000');
+    await page.mouse.click(900, 600);
+    await field.waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Write in the note' }).focus();
+    await page.keyboard.press('Enter');
+    await field.waitFor();
+    await page.keyboard.type('Nothing of this');
+    await page.keyboard.press('Escape');
+    await field.waitFor({ state: 'detached' });
+    expect(await page.evaluate(() => document.activeElement?.ariaLabel)).to.equal('Write in the note');
+    await page.goto(`${server.address}/desk/${id}`);
+    await onStage(page, 'note').getByText('Old and new').waitFor();
+    await page.getByRole('button', { name: 'Undo: Words' }).click();
+    await onStage(page, 'note').getByText('Old', { exact: true }).waitFor();
+    await untilKept(page);
+    expect((await widget(id, 'note'))?.options['text']).to.equal('Old');
+  });
+
   it('is grouped: chosen, moved and scaled as one, named, and ungrouped, each as one step', async () => {
     const id = await addDesk(
       server,

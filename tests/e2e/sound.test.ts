@@ -118,6 +118,11 @@ withApp('sound', ({ server, open }) => {
     await page.getByRole('link', { name: 'Back to the studio' }).click();
     await handle(page, 'card').waitFor();
     await page.getByRole('link', { name: 'Shelf' }).click();
+    // Wherever one goes, what is heard is told, and can be paused.
+    const heard = page.getByRole('group', { name: 'What is heard' });
+    await heard.getByRole('button', { name: `Pause: ${second}` }).click();
+    await heard.getByRole('button', { name: `Play: ${second}` }).click();
+    await heard.getByRole('button', { name: `Pause: ${second}` }).waitFor();
     await page.locator('[data-desk="sound-room"]').getByRole('link').first().click();
     await onDesk(page, 'player')
       .getByText(second ?? '')
@@ -133,6 +138,8 @@ withApp('sound', ({ server, open }) => {
     // Quiet: nothing sounds any more.
     await onDesk(other, 'card').getByRole('button', { name: 'Pause' }).click();
     await onDesk(other, 'card').getByRole('button', { name: 'Play' }).waitFor();
+    await heard.getByRole('button', { name: /^Stop: / }).click();
+    await heard.waitFor({ state: 'detached' });
   });
 
   it('is shown on an edge, with buttons and a volume that is kept over a reload', async () => {
@@ -283,7 +290,7 @@ withApp('sound', ({ server, open }) => {
       ground,
     );
     expect(await accent()).to.equal(before);
-    await page.getByRole('button', { name: 'Stop' }).click();
+    await page.getByRole('button', { name: 'Stop', exact: true }).click();
     await page.waitForFunction(
       (old) => document.querySelector<HTMLElement>('[data-stage] [data-screen]')?.style.background === old,
       ground,

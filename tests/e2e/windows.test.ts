@@ -310,6 +310,107 @@ withApp('windows', ({ server, open }) => {
     await page.getByRole('menu', { name: 'Session' }).waitFor();
     await page.keyboard.press('Enter');
     await page.getByText('A session would begin.').waitFor();
+    // While one is open, pointing at the next name is enough.
+    await bar.getByRole('menuitem', { name: 'Session' }).click();
+    await page.getByRole('menu', { name: 'Session' }).waitFor();
+    const next = await bar.getByRole('menuitem', { name: 'Text' }).boundingBox();
+    await page.mouse.move((next?.x ?? 0) + 6, (next?.y ?? 0) + 6, { steps: 3 });
+    await page.getByRole('menu', { name: 'Text' }).waitFor();
+    expect(await page.getByRole('menu').count()).to.equal(1);
+    await page.mouse.down();
+    await page.mouse.up();
+    await page.getByRole('menu').waitFor({ state: 'detached' });
+  });
+
+  it('are dragged onto another screen beside theirs, where their place is shown before', async () => {
+    const {
+      screens: [main],
+      windows,
+    } = workDesk();
+    if (!main) throw new Error('No screen');
+    const side = { ...main, id: 'side', name: 'Side', width: 1000, x: main.width };
+    const id = await addDesk(
+      server,
+      workDesk({
+        screens: [main, side],
+        windows: { ...windows, gaps: { ...windows.gaps, outer: 0, inner: 0 } },
+      }),
+    );
+    const page = await open(`/desk/${id}`);
+    await page.emulateMedia({ reducedMotion: 'reduce' });
+    await page.getByRole('button', { name: 'All screens side by side' }).click();
+    await page.getByRole('button', { name: 'Try' }).click();
+    await start(page, 'Tallybook');
+    const window = windowOf(page, SHEET);
+    const onto = page.locator('[data-screen="side"]');
+    const scale = (await boxOf(onto)).width / 1000;
+    const first = await boxOf(window);
+    const { x, y } = await boxOf(onto);
+    const from = { x: first.x + first.width / 2, y: first.y + 8 };
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 30, from.y, { steps: 3 });
+    const to = { x: x + 400 * scale, y: y + 300 * scale };
+    await page.mouse.move(to.x, to.y, { steps: 6 });
+    const hint = onto.locator('[data-window-hint]');
+    await hint.waitFor();
+    const shown = await boxOf(hint);
+    await page.mouse.up();
+    await hint.waitFor({ state: 'detached' });
+    await onto.locator('[data-window]').waitFor();
+    await expectBox(window, shown);
+    // It is held where it was taken.
+    const now = await boxOf(window);
+    expect(now.x + now.width / 2).to.be.closeTo(to.x, 2);
+    expect(now.y + 8).to.be.closeTo(to.y, 2);
+    // At a side of the other screen it takes that half.
+    await page.mouse.move(now.x + now.width / 2, now.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(from.x, from.y, { steps: 6 });
+    const main0 = await boxOf(page.locator('[data-screen="main"]'));
+    await page.mouse.move(main0.x + 3, main0.y + main0.height / 2, { steps: 6 });
+    await page.locator('[data-screen="main"] [data-window-hint]').waitFor();
+    await page.mouse.up();
+    await expectBox(page.locator('[data-screen="main"] [data-window]'), {
+      width: Math.round(main0.width / 2),
+    });
+  });
+
+  it('blur what shows through them, also where they are see-through on the whole', async () => {
+    const desk = workDesk();
+    const frosted = {
+      ...desk.look.finish,
+      kind: 'frosted' as const,
+      tint: 'surface' as const,
+      sheerness: 40,
+      blur: 20,
+    };
+    const habit = {
+      id: 'habit',
+      application: 'tallybook',
+      workspace: 0,
+      place: 'free' as const,
+      width: null,
+      height: null,
+      frame: 'desk' as const,
+      seeThrough: 50,
+    };
+    const { page } = await live({ windows: { ...desk.windows, finish: frosted, habits: [habit] } });
+    await start(page, 'Tallybook');
+    await windowOf(page, SHEET).waitFor();
+    // Nothing of the page is seen from within what is see-through itself: the blur stands beside that.
+    const blurred = await windowOf(page, SHEET).evaluate((section) => {
+      const ways = [...section.querySelectorAll('*')]
+        .filter((element) => getComputedStyle(element).backdropFilter !== 'none')
+        .map((element) => {
+          const up = [element];
+          for (let at = element; at !== section && at.parentElement; at = at.parentElement)
+            up.push(at.parentElement);
+          return up;
+        });
+      return ways.filter((up) => up.every((element) => getComputedStyle(element).opacity === '1')).length;
+    });
+    expect(blurred).to.equal(1);
   });
 
   it('hold things that work: rows by arrows, switches by a press', async () => {

@@ -4,6 +4,7 @@ import type { AnyMenu, OpenMenu } from '../../core/scene/scene.ts';
 import type { DeskAct } from '../../core/values/acts.ts';
 import type { Point, Rect } from '../../core/values/geometry.ts';
 import type { Grip } from '../../core/windows/catching.ts';
+import type { BesideScreen } from './on-screen.ts';
 import type { ContentDoes } from '../../core/windows/contents/content.ts';
 
 /** Where a menu is asked for: from an item, or at a point of a screen; without either, on the screen in view. */
@@ -22,11 +23,35 @@ export type SoundAct =
   | { does: 'volume'; to: number }
   | { does: 'play'; track: string };
 
+/** A window is moved on from where it was when it was taken. */
+export interface MoveAct {
+  does: 'move';
+  window: string;
+  from: Rect;
+  by: Point;
+  /** Where the pointer is on the screen that the window is on. */
+  at: Point;
+  /** Another screen that the pointer is over. */
+  beside: BesideScreen | null;
+  /** Nothing catches. */
+  isFree: boolean;
+  isLast: boolean;
+}
+
+/** Words that are typed in place: each state is seen at once, and in the end they are one step, or nothing. */
+export interface Typing {
+  /** As they are when it begins. */
+  text: string;
+  /** Letters that there may be. */
+  most: number | undefined;
+  put(text: string): void;
+  end(isKept: boolean): void;
+}
+
 /** What is done with a window. Distances are px of the screen. */
 export type WindowAct =
   | { does: 'front' | 'minimise' | 'fill' | 'close'; window: string }
-  /** Goes on from where it was when it was taken; `at` is where the pointer is on the screen. */
-  | { does: 'move'; window: string; from: Rect; by: Point; at: Point; isFree: boolean; isLast: boolean }
+  | MoveAct
   | { does: 'size'; window: string; from: Rect; grip: Grip; by: Point; isFree: boolean }
   | { does: 'content'; window: string; content: ContentDoes }
   /** Goes to a window wherever it is. */
@@ -78,6 +103,8 @@ export interface DeskActions {
   tickTask(calendar: string, uid: string, isTicked: boolean): void;
   /** Ticks a task of a note, or not any more, by where it stands among them. */
   tickNote(widget: string, index: number): void;
+  /** Begins to write in a widget that holds words; null where it holds none. */
+  write(widget: string): Promise<Typing | null>;
   /** Plays, and goes about in what is played. */
   sound(act: SoundAct): void;
   /** Says what would happen, where nothing really does. */

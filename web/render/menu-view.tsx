@@ -1,12 +1,19 @@
-import { useContext, useEffect, useId, useLayoutEffect, useRef, useState, type KeyboardEvent } from 'react';
+import {
+  useContext,
+  useEffect,
+  useId,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+} from 'react';
 import type { SceneMenu, SceneMenuEntry } from '../../core/scene/scene.ts';
 import { walk, type WalkKey } from '../../core/scene/menus/walk.ts';
 import { Actions, type DeskActions } from './actions.ts';
 import { ApplicationIcon, DeskIcon } from './icons.tsx';
-import { Runs, paint, placeOf } from './runs.tsx';
+import { Runs, familyOf, paint, placeOf } from './runs.tsx';
 import { surfaceBox, surfaceColours } from './surface.ts';
-import { fontStack } from './type.ts';
-import { isUse } from '../../core/kinds/layout.ts';
 
 /** For how long letters that are typed one after another are one word, ms. */
 const WORD_MS = 900;
@@ -16,7 +23,14 @@ export default function MenuView({ menu }: { menu: SceneMenu }) {
   const actions = useContext(Actions);
   return (
     <>
-      {actions && <div className="absolute inset-0" onPointerDown={actions.closeMenu} data-behind-menu />}
+      {actions && (
+        <div
+          className="absolute inset-0"
+          onPointerDown={actions.closeMenu}
+          onPointerMove={menu.beside ? (event) => goBeside(event, menu, actions) : undefined}
+          data-behind-menu
+        />
+      )}
       <div
         data-menu={menu.menu}
         className={actions ? 'absolute' : 'pointer-events-none absolute'}
@@ -37,6 +51,17 @@ export default function MenuView({ menu }: { menu: SceneMenu }) {
       </div>
     </>
   );
+}
+
+/** While one of several menus is open, pointing at the name of another opens that one instead. */
+function goBeside({ clientX, clientY }: PointerEvent, menu: SceneMenu, actions: DeskActions): void {
+  const name = document
+    .elementsFromPoint(clientX, clientY)
+    .find((element) => element.matches('[data-front-menu]'));
+  const index = Number(name?.getAttribute('data-front-menu') ?? NaN);
+  const item = name?.closest('[data-item]')?.getAttribute('data-item');
+  if (item && index !== menu.beside?.at && Number.isInteger(index))
+    actions.turnMenu('frontMenu', { item, index });
 }
 
 /** What hangs from a line is not rounded where it hangs. */
@@ -238,7 +263,7 @@ function Search({
         style={{
           ...placeOf(rect),
           paddingInline: hint.x - rect.x,
-          fontFamily: isUse(hint.font) ? `var(--font-desk-${hint.font})` : fontStack(hint.font),
+          fontFamily: familyOf(hint.font),
           fontSize: hint.size,
           fontWeight: hint.weight,
           color: paint('ink'),

@@ -22,12 +22,17 @@ function runStyle({ x, baseline, font, size, weight, spacing, colour }: Run): CS
   return {
     left: x,
     top: baseline,
-    fontFamily: isUse(font) ? `var(--font-desk-${font})` : fontStack(font),
+    fontFamily: familyOf(font),
     fontSize: size,
     fontWeight: weight,
     letterSpacing: spacing === 0 ? undefined : `${spacing}em`,
     color: paint(colour),
   };
+}
+
+/** The font of a use or a family, for style sheets. */
+export function familyOf(font: Run['font']): string {
+  return isUse(font) ? `var(--font-desk-${font})` : fontStack(font);
 }
 
 const variables = { ink: 'var(--ink)', softInk: 'var(--soft-ink)' } as const;

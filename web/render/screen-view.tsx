@@ -34,6 +34,7 @@ export const ScreenView = memo(function ScreenView({
         height,
         background: scene.roles.ground,
         '--hint': scene.roles.accent,
+        '--ground': scene.roles.ground,
         ...typeVariables(fonts),
         fontFamily: 'var(--font-desk-text)',
         // As the core measures: figures of one width, and letters as wide at any zoom as they are drawn.

@@ -17,7 +17,7 @@ export const sectionDrawings: { [Key in keyof SceneSections]: FC<{ solved: Scene
   widgets: ({ solved }) => solved.map((widget) => <WidgetView key={widget.id} widget={widget} />),
   windows: function Windows({ solved }) {
     // Its code comes with the first window.
-    const hasAny = solved.list.length > 0;
+    const hasAny = solved.list.length > 0 || solved.hint !== null;
     const [startsEmpty] = useState(!hasAny);
     const [wasUsed, setUsed] = useState(hasAny);
     if (hasAny && !wasUsed) setUsed(true);

@@ -11,6 +11,8 @@ export function surfaceColours(surface: Surface): CSSProperties {
     '--on-accent': surface.onAccent,
     '--second': surface.second,
     '--alert': surface.alert,
+    // What words that are being typed stand on.
+    '--paper': surface.kind === 'bare' ? 'var(--ground)' : surface.tint,
     color: surface.ink,
   } as CSSProperties;
 }

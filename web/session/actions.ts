@@ -25,7 +25,7 @@ export function usedOn(next: Page): void {
   page = next;
 }
 
-/** What pressing things does wherever the open desk is used: conditions change; of the document only timers and what is ticked. */
+/** What pressing things does wherever the open desk is used: conditions change; of the document only timers, what is ticked and what is written. */
 export const deskActions: DeskActions = {
   turnMenu(menu, asked = {}) {
     const { open, setOpen } = useConditions.getState();
@@ -96,6 +96,11 @@ export const deskActions: DeskActions = {
   },
   tickTask: (...task) => void tickTask(...task),
   tickNote: (...task) => void tickNote(...task),
+  async write(id) {
+    const { startTyping, typedOf } = await persist(() => import('./typing.ts'));
+    const typed = typedOf(id);
+    return typed && startTyping(typed);
+  },
   sound: (act) =>
     void persist(() => import('./sound/player.ts')).then(({ soundPlayer }) => soundPlayer.perform(act)),
   say: (sentence) => void toast(sentence),

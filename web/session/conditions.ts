@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Conditions, OpenMenu, OpenOverview } from '../../core/scene/scene.ts';
+import type { Conditions, OpenMenu, OpenOverview, WindowHint } from '../../core/scene/scene.ts';
 import type { Look } from '../../core/look/schema.ts';
 import type { Rect } from '../../core/values/geometry.ts';
 import type { TrialWindow } from '../../core/windows/trial.ts';
@@ -27,7 +27,7 @@ interface ConditionsState {
   /** From the back to the front; an application runs while it has one. */
   windows: readonly TrialWindow[];
   /** Where a window would go that is being moved. */
-  windowHint: NonNullable<Conditions['windowHint']> | null;
+  windowHint: WindowHint | null;
   /** Ids of the windows that were put out of the view, and come back together. */
   cleared: readonly string[];
   /** The window that arrows move or size. */

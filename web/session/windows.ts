@@ -14,6 +14,7 @@ import {
   put,
   tile,
   toFront,
+  toScreen,
   turnFill,
   type WindowScreen,
 } from '../../core/windows/acts.ts';
@@ -27,11 +28,12 @@ import {
   frontOf,
   onDesk,
   startSizes,
+  type Slot,
   type TrialWindow,
 } from '../../core/windows/trial.ts';
 import { named, type Edit } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
-import type { OverviewAct, WindowAct as OnWindow } from '../render/actions.ts';
+import type { MoveAct, OverviewAct, WindowAct as OnWindow } from '../render/actions.ts';
 import { persist } from '../later.ts';
 import { toast } from '../ui/toast.ts';
 import { useConditions } from './conditions.ts';
@@ -167,15 +169,14 @@ function catchesFor(window: TrialWindow, screen: WindowScreen) {
 /** How far a filled or caught window is dragged before it comes loose, px. */
 const LOOSE = 10;
 
-function move(
-  window: TrialWindow,
-  { from, by, at, isFree, isLast }: { from: Rect; by: Point; at: Point; isFree: boolean; isLast: boolean },
-): void {
+function move(window: TrialWindow, act: MoveAct): void {
+  const { from, by, at, isFree, isLast } = act;
   const screen = screenOf(window.screen);
   const gaps = presentDesk()?.windows.gaps;
   if (!screen || !gaps) return;
-  const slot = gaps.catches && !isFree ? slotAt(at, screen.rect) : null;
-  const isHeld = window.isFilled || window.slot !== null;
+  const onto = ontoBeside(window, act);
+  if (isLast && onto) return dropBeside(window, onto);
+  const slot = gaps.catches && !isFree && !onto ? slotAt(at, screen.rect) : null;
   if (isLast && slot) {
     useConditions.setState({ windowHint: null });
     // It comes out of the half as large as it was before it went in, and where it was unless that was a half, too.
@@ -184,13 +185,40 @@ function move(
     change((windows) => put(windows, window.id, isOwn ? from : window.rect));
     return change((windows) => intoSlot(windows, window.id, slot));
   }
-  useConditions.setState({ windowHint: slot && !isLast ? { screen: screen.id, slot } : null });
+  useConditions.setState({ windowHint: onto ?? (slot && !isLast ? { screen: screen.id, slot } : null) });
+  const isHeld = window.isFilled || window.slot !== null;
   if (isHeld && Math.hypot(by.x, by.y) < LOOSE) return;
   const start = looseFrom(window, from, at, by);
   const moved = { ...start, x: start.x + by.x, y: start.y + by.y };
-  const snap = isFree ? { x: 0, y: 0 } : caught(moved, catchesFor(window, screen));
+  const snap = isFree || onto ? { x: 0, y: 0 } : caught(moved, catchesFor(window, screen));
   const rect = { ...moved, x: Math.round(moved.x + snap.x), y: Math.round(moved.y + snap.y) };
   change((windows) => put(windows, window.id, within(rect, screen.rect)));
+}
+
+type Onto = { screen: string; rect: Rect; slot: Slot | null };
+
+/** Where a window would go on another screen that the pointer holds it over; null over its own. */
+function ontoBeside(window: TrialWindow, { from, by, at, beside, isFree }: MoveAct): Onto | null {
+  const screen = beside && useScene.getState().scene?.screens.find(({ id }) => id === beside.screen);
+  if (!screen) return null;
+  const catches = !isFree && presentDesk()?.windows.gaps.catches;
+  const start = looseFrom(window, from, at, by);
+  const moved = {
+    ...start,
+    x: start.x + by.x + beside.at.x - at.x,
+    y: start.y + by.y + beside.at.y - at.y,
+  };
+  return {
+    screen: screen.id,
+    rect: within(rounded(moved), screen.rect),
+    slot: catches ? slotAt(beside.at, screen.rect) : null,
+  };
+}
+
+function dropBeside({ id }: TrialWindow, { screen, rect, slot }: Onto): void {
+  useConditions.setState({ windowHint: null });
+  change((windows) => put(toScreen(windows, id, screen, rect), id, rect));
+  if (slot) change((windows) => intoSlot(windows, id, slot));
 }
 
 /** A window that comes loose is as large as before it was caught, with the pointer as far along its title. */
@@ -367,7 +395,7 @@ function carryToScreen(front: TrialWindow): void {
   const to = screens[(at + 1) % screens.length];
   if (screens.length < 2 || !to) return void toast('The desk has one screen only.');
   const rect = within(moveInside(front.rect, to.free), to.rect);
-  change((windows) => windows.map((one) => (one.id === front.id ? { ...one, screen: to.id, rect } : one)));
+  change((windows) => toScreen(windows, front.id, to.id, rect));
 }
 
 function handle(window: TrialWindow, by: 'move' | 'size'): void {

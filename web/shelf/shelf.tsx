@@ -9,6 +9,7 @@ import type { ListedDesk } from '../../core/desk/summary.ts';
 import { ServerProblem, api } from '../api/client.ts';
 import { LedgeMark } from '../render/icons.tsx';
 import { ThemeMenu } from '../stores/theme-menu.tsx';
+import { HeardNow } from '../session/sound/heard-now.tsx';
 import { Button } from '../ui/buttons.tsx';
 import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
@@ -166,6 +167,7 @@ function ShelfHeader({ acts, children }: { acts: Acts; children: ReactNode }) {
       </span>
       <h1 className="font-display text-[28px] font-medium leading-none">Velvet Ledge</h1>
       <div className="ml-auto flex items-center gap-2">
+        <HeardNow />
         {children}
         <FileButton label="Desk file" accept=".ledge" onFile={(bundle) => void acts.takeIn(bundle)}>
           <FileUp size={15} /> Import

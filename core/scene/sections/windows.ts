@@ -23,8 +23,11 @@ export const windows = defineSceneSection({
       minimised: solving.windows
         .filter(({ isMinimised, screen }) => isMinimised && screen === ground.id)
         .map(({ id }) => id),
+      elsewhere: solving.windows
+        .filter(({ screen, workspace }) => screen !== ground.id || workspace !== solving.atWorkspace)
+        .map(({ id }) => id),
       moves: desk.windows.moves,
-      hint: hint?.screen === ground.id ? (known?.slot(hint.slot, ground, solving) ?? null) : null,
+      hint: hint?.screen === ground.id ? (known?.hint(hint, ground, solving) ?? null) : null,
     };
   },
   parts: ({ list }) => list.map(partOf),

@@ -11,10 +11,10 @@ import { layFrame } from '../../windows/frame.ts';
 import { rectOf } from '../../windows/place.ts';
 import type { WindowHabit } from '../../windows/schema.ts';
 import { slotRect } from '../../windows/tiling.ts';
-import { contentOf, titleOf, type ContentKind, type Slot, type TrialWindow } from '../../windows/trial.ts';
+import { contentOf, titleOf, type ContentKind, type TrialWindow } from '../../windows/trial.ts';
 import type { Application } from '../../desk/sections/applications.ts';
 import type { Ground } from '../sections/section.ts';
-import type { SceneWindow } from '../scene.ts';
+import type { SceneWindow, WindowHint } from '../scene.ts';
 import { solveOverview } from './overview.ts';
 import { groundFor, lookOnce, type Solving } from '../solving.ts';
 
@@ -29,7 +29,7 @@ function solveWindow(
   const { windows } = desk;
   const isFront = solving.front === window.id;
   const habit = desk.windows.habits.find((one) => one.application === window.application) ?? null;
-  const own = windowFinish(windows.finish ?? desk.look.finish);
+  const own = windowFinish(windows.finish, desk.look.finish);
   const { surface, beneath } = groundFor(own, solving);
   const rect = rectOf(window, free, screen, windows.gaps);
   const back = titleBack(windows.title.back, surface, palette);
@@ -70,11 +70,11 @@ function solveWindow(
 }
 
 /** The place that a window would take which is being moved. */
-function solveHint(slot: Slot, { free }: Ground, { desk }: Solving): Rect {
-  return slotRect(slot, free, desk.windows.gaps);
+function solveHint(hint: WindowHint, { free }: Ground, { desk }: Solving): Rect {
+  return hint.slot ? slotRect(hint.slot, free, desk.windows.gaps) : hint.rect;
 }
 
-export const windowSolvers = { window: solveWindow, slot: solveHint, overview: solveOverview };
+export const windowSolvers = { window: solveWindow, hint: solveHint, overview: solveOverview };
 
 function stanceOf({ isFilled, slot }: TrialWindow): string {
   if (isFilled) return 'filled';
@@ -83,19 +83,21 @@ function stanceOf({ isFilled, slot }: TrialWindow): string {
 
 const finishes = new WeakMap<Finish, Finish>();
 
-/** What stands in a window is read for longer than what stands on the desk: little shows through it. */
-function windowFinish(own: Finish): Finish {
-  let finish = finishes.get(own);
+/** A window's own finish, or the desk's: what stands in a window is read for longer than what stands on the desk, so of that little shows through. */
+function windowFinish(own: Finish | null, desk: Finish): Finish {
+  if (own && own.kind !== 'bare') return own;
+  const from = own ?? desk;
+  let finish = finishes.get(from);
   if (!finish) {
-    const isSurface = own.kind !== 'bare';
+    const isSurface = from.kind !== 'bare';
     finishes.set(
-      own,
+      from,
       (finish = {
-        ...own,
-        kind: isSurface ? own.kind : 'matte',
-        tint: isSurface ? own.tint : 'surface',
-        sheerness: Math.min(own.sheerness, MOST_SHEER),
-        shadow: Math.max(own.shadow, LEAST_SHADOW),
+        ...from,
+        kind: isSurface ? from.kind : 'matte',
+        tint: isSurface ? from.tint : 'surface',
+        sheerness: Math.min(from.sheerness, MOST_SHEER),
+        shadow: Math.max(from.shadow, LEAST_SHADOW),
       }),
     );
   }

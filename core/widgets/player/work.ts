@@ -86,7 +86,7 @@ export function clockOf(seconds: number): string {
 type Lay = (view: PlayerView, fonts: Fonts) => PlayerLayout;
 
 /** How much smaller a title is set before it is cut. */
-const LEAST = 0.58;
+const LEAST = 0.74;
 
 /** A title, smaller where it would be cut. */
 function fitted(text: string, style: LineStyle, fonts: Fonts, width: number): Line {

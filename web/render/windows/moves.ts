@@ -39,7 +39,7 @@ export function moveWindow(
   isComing: boolean,
 ): Promise<unknown> {
   if (way === 'none' || isStill(element)) return Promise.resolve();
-  const here: Keyframe = { opacity: window.opacity, transform: at(window.rect) };
+  const here: Keyframe = { opacity: 1, transform: at(window.rect) };
   const away = awayOf(window, way);
   const animation = element.animate(isComing ? [away, here] : [here, away], {
     duration: ms,

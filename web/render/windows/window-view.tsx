@@ -56,7 +56,6 @@ export const WindowView = memo(function WindowView({
         transform: `translate(${rect.x}px, ${rect.y}px)`,
         width: rect.width,
         height: rect.height,
-        opacity,
         pointerEvents: actions ? undefined : 'none',
         ...surfaceColours(window.surface),
       }}
@@ -66,13 +65,27 @@ export const WindowView = memo(function WindowView({
           actions?.window({ does: 'front', window: id });
       }}
     >
-      <Inside window={window} />
+      <Beneath window={window} />
+      <div style={{ opacity }}>
+        <Inside window={window} />
+      </div>
       {actions && <Handles box={box} window={id} rect={rect} title={frame.title} actions={actions} />}
-      {actions && <Buttons window={window} actions={actions} />}
-      {!actions && <StillButtons window={window} />}
+      <div style={{ opacity }}>
+        {actions ? <Buttons window={window} actions={actions} /> : <StillButtons window={window} />}
+      </div>
     </section>
   );
 });
+
+/** What a see-through window blurs; nothing that is blurred is seen from within what is see-through itself. */
+function Beneath({ window: { opacity, surface, frame, radius } }: { window: SceneWindow }) {
+  if (opacity === 1 || surface.blur === 0) return null;
+  return (
+    <div
+      style={{ ...placeOf(frame.body), backdropFilter: `blur(${surface.blur}px)`, borderRadius: radius }}
+    />
+  );
+}
 
 /** Moves a window as it comes, and where it is filled or put into a part of the free area. */
 function useMoves(
@@ -191,13 +204,14 @@ function Handles({
       if (first) held = id;
       if (last) held = null;
       if (tap) return from;
-      const { scale, at } = onScreen(box.current);
+      const { scale, at, beside } = onScreen(box.current);
       actions.window({
         does: 'move',
         window: id,
         from,
         by: { x: (x - startX) / scale, y: (y - startY) / scale },
         at: at(x, y),
+        beside: beside(x, y),
         isFree: altKey,
         isLast: last,
       });

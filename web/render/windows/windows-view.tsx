@@ -64,13 +64,15 @@ function useComings(windows: SceneWindows, startsEmpty: boolean) {
       const here = new Set(windows.list.map(({ id }) => id));
       const were = new Set(before.list.map(({ id }) => id));
       const minimised = new Set(windows.minimised);
+      // What was carried to or from another screen neither opens nor closes.
+      const carried = new Set([...windows.elsewhere, ...before.elsewhere]);
       const gone = before.list
-        .filter(({ id }) => !here.has(id))
+        .filter(({ id }) => !here.has(id) && !carried.has(id))
         .map((window) => ({
           window,
           move: minimised.has(window.id) ? windows.moves.minimises : windows.moves.closes,
         }));
-      const came = windows.list.filter(({ id }) => !were.has(id));
+      const came = windows.list.filter(({ id }) => !were.has(id) && !carried.has(id));
       if (gone.length > 0 || leaving.some(({ window }) => here.has(window.id)))
         setLeaving([...leaving.filter(({ window }) => !here.has(window.id)), ...gone]);
       if (came.length > 0)

@@ -1,4 +1,3 @@
-import { create } from 'zustand';
 import { createReadings } from '../../../core/sources/readings.ts';
 import { trackAt } from '../../../core/sources/sound/playing.ts';
 import { sourceOf, type Sound, type Track } from '../../../core/sources/sound/schema.ts';
@@ -11,29 +10,10 @@ import { useConditions } from '../conditions.ts';
 import { persist } from '../../later.ts';
 import { presentDesk, useDesk } from '../desk.ts';
 import { hearPlayer } from './hearing.ts';
+import { setVolume, usePlayer } from './played.ts';
 
-/** What this page plays, if anything. It goes on across pages and desks, as long as the window is open. */
-interface PlayerState {
-  track: Track | null;
-  isPlaying: boolean;
-  /** 0 to 100 */
-  volume: number;
-}
-
-const KEPT_VOLUME = 'velvet-ledge:volume';
 /** s after which the button for the piece before goes to the start of this one. */
 const EARLY = 3;
-
-export const usePlayer = create<PlayerState>()(() => ({
-  track: null,
-  isPlaying: false,
-  volume: keptVolume(),
-}));
-
-function keptVolume(): number {
-  const kept = Number(localStorage.getItem(KEPT_VOLUME) ?? 80);
-  return kept >= 0 && kept <= 100 ? kept : 80;
-}
 
 let audio: HTMLAudioElement | null = null;
 /** The list that is played, which outlives the desk that it is of. */
@@ -238,8 +218,7 @@ function perform(act: SoundAct): void {
     }
     case 'volume': {
       const volume = Math.min(100, Math.max(0, act.to));
-      usePlayer.setState({ volume });
-      localStorage.setItem(KEPT_VOLUME, String(volume));
+      setVolume(volume);
       if (audio) hearPlayer(audio, volume / 100);
       return tell();
     }

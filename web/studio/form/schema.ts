@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { fieldOf, type FieldFacts } from '../../../core/values/field.ts';
+import { fieldOf, mostLetters, unwrapped, type FieldFacts } from '../../../core/values/field.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
 
 /** What a form reads off a field's schema: ranges and choices stand nowhere else. */
@@ -63,7 +63,7 @@ export function shapeOf(schema: z.ZodType, facts: FieldFacts): FieldShape {
     schema,
     facts,
     isWhole: isNumber && inner.format === 'safeint',
-    ...(inner instanceof z.ZodString ? { maxLength: inner.maxLength ?? undefined } : {}),
+    maxLength: mostLetters(inner),
     ...(isNumber ? { min: finite(inner.minValue), max: finite(inner.maxValue) } : {}),
     choices:
       inner instanceof z.ZodEnum
@@ -110,12 +110,6 @@ export function controlOf({ schema, facts, choices }: FieldShape): NonNullable<F
   if (inner instanceof z.ZodBoolean) return 'switch';
   if (inner instanceof z.ZodNumber) return 'figure';
   return choices.length > 0 ? 'choice' : 'text';
-}
-
-function unwrapped(schema: z.ZodType): z.ZodType {
-  return schema instanceof z.ZodDefault || schema instanceof z.ZodNullable
-    ? unwrapped(schema.unwrap() as z.ZodType)
-    : schema;
 }
 
 function finite(value: number | null): number | undefined {

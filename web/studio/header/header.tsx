@@ -6,6 +6,7 @@ import { LedgeMark } from '../../render/icons.tsx';
 import type { SavingState } from '../../session/saver.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useScene } from '../../session/scene.ts';
+import { HeardNow } from '../../session/sound/heard-now.tsx';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton, Tip } from '../../ui/buttons.tsx';
@@ -29,6 +30,7 @@ export function Header() {
       <SavingNote />
       <Screens />
       <div className="ml-auto flex shrink-0 items-center gap-1.5">
+        <HeardNow />
         <UndoRedo />
         <ModeSwitch />
         <Link

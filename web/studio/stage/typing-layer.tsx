@@ -1,14 +1,11 @@
 import { useEffect, useRef, useState, type CSSProperties } from 'react';
-import { named } from '../../../core/desk/edits/edit.ts';
-import { edits } from '../../../core/desk/edits/edits.ts';
-import { isUse } from '../../../core/kinds/layout.ts';
 import type { Rect } from '../../../core/values/geometry.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
-import { fontStack, typeVariables } from '../../render/type.ts';
-import { useDesk } from '../../session/desk.ts';
+import { familyOf } from '../../render/runs.tsx';
+import { typeVariables } from '../../render/type.ts';
 import { useScene } from '../../session/scene.ts';
 import { useView } from '../../stores/view.ts';
-import { typedOf, type Typed } from './typing.ts';
+import { startTyping, typedOf, type Typed } from '../../session/typing.ts';
 
 /** Px of the stage: smaller ones can't be typed in. */
 const LEAST = { width: 150, height: 30 };
@@ -38,43 +35,23 @@ function standsAt({ widgets, edges }: SceneScreen, { id }: Typed): Stand | null 
   return {
     rect: part.rect,
     size: (run?.size ?? 18) * (widget?.scale ?? 1),
-    font: isUse(font) ? `var(--font-desk-${font})` : fontStack(font),
+    font: familyOf(font),
   };
 }
 
-function TypingField({
-  typed: { id, key, text, isLine },
-  at,
-  scale,
-}: {
-  typed: Typed;
-  at: Stand;
-  scale: number;
-}) {
+function TypingField({ typed: part, at, scale }: { typed: Typed; at: Stand; scale: number }) {
+  const { id, text, isLine, most } = part;
   const field = useRef<HTMLTextAreaElement>(null);
   const fonts = useScene(({ scene }) => scene?.fonts);
   const roles = useScene(({ scene }) => scene?.roles);
   // What is typed stands here: a blank at the end changes nothing that is seen.
   const [typed, setTyped] = useState(text);
-  const newest = useRef(text);
-  const editOf = (next: string) =>
-    named(
-      'Words',
-      isLine ? edits.setItems([id], { [key]: next }) : edits.setWidgetOptions(id, { [key]: next }),
-    );
-  /** What is only shown while it is typed becomes one step, or nothing. */
-  const settle = useRef((isKept: boolean) => {
-    const desk = useDesk.getState();
-    desk.dropGesture();
-    if (isKept && newest.current !== text) desk.edit(editOf(newest.current));
-    newest.current = text;
-  });
+  const [typing] = useState(() => startTyping(part));
   useEffect(() => {
     const { current } = field;
-    const { current: end } = settle;
     current?.focus();
     current?.select();
-    const leave = () => end(true);
+    const leave = () => typing.end(true);
     addEventListener('pagehide', leave);
     return () => {
       removeEventListener('pagehide', leave);
@@ -82,12 +59,11 @@ function TypingField({
       if (document.activeElement === current || document.activeElement === document.body)
         document.querySelector<HTMLElement>(`[data-handle="${CSS.escape(id)}"]`)?.focus();
     };
-  }, [id]);
+  }, [id, typing]);
   const end = () => useView.setState({ typing: null });
   const put = (next: string) => {
     setTyped(next);
-    newest.current = next;
-    useDesk.getState().show(editOf(next));
+    typing.put(next);
   };
   const { x, y, width, height } = at.rect;
   const style: CSSProperties = {
@@ -107,6 +83,7 @@ function TypingField({
       aria-label="Words, typed in place"
       value={typed}
       rows={isLine ? 1 : 3}
+      maxLength={most}
       spellCheck={false}
       className="absolute z-30 resize-none touch-auto select-text rounded-md p-1.5 leading-snug outline-2 outline-brass shadow-[0_8px_30px_rgb(0_0_0/.4)]"
       style={style}
@@ -117,7 +94,7 @@ function TypingField({
         event.stopPropagation();
         const isDone = event.key === 'Enter' && (isLine || event.ctrlKey || event.metaKey);
         // As it was before: nothing is kept.
-        if (event.key === 'Escape') settle.current(false);
+        if (event.key === 'Escape') typing.end(false);
         if (!isDone && event.key !== 'Escape') return;
         event.preventDefault();
         end();

@@ -1,7 +1,8 @@
-import { useContext } from 'react';
+import { useContext, useEffect, useRef, useState, type CSSProperties } from 'react';
 import type { NoteLayout, NoteView } from '../../../../core/widgets/note/work.ts';
-import { Actions, WidgetId } from '../../actions.ts';
-import { paint, placeOf } from '../../runs.tsx';
+import { chosenFont } from '../../../../core/kinds/options.ts';
+import { Actions, WidgetId, type Typing } from '../../actions.ts';
+import { familyOf, paint, placeOf } from '../../runs.tsx';
 
 interface Props {
   view: NoteView;
@@ -15,6 +16,7 @@ function Note({ view, layout: { ticks, dots, rules, edge } }: Props) {
   const colour = paint(view.marks);
   return (
     <>
+      {actions && widget !== null && <Paper view={view} onWrite={() => actions.write(widget)} />}
       {rules.map((rect, index) => (
         <div key={index} style={{ ...placeOf(rect), background: 'var(--ink)', opacity: 0.18 }} />
       ))}
@@ -40,6 +42,96 @@ function Note({ view, layout: { ticks, dots, rules, edge } }: Props) {
         />
       ))}
     </>
+  );
+}
+
+/** Px around the words that are the note's, too. */
+const AROUND = 8;
+
+/** In use, a press anywhere on a note writes in it; Escape gives up what was written, a press elsewhere keeps it. */
+function Paper({ view: { size, type }, onWrite }: { view: NoteView; onWrite: () => Promise<Typing | null> }) {
+  const [typing, setTyping] = useState<Typing | null>(null);
+  const button = useRef<HTMLButtonElement>(null);
+  // The focus goes back to the paper where it was left by a key.
+  const isBack = useRef(false);
+  useEffect(() => {
+    if (!typing && isBack.current) button.current?.focus({ preventScroll: true });
+    isBack.current = false;
+  }, [typing]);
+  const style: CSSProperties = { position: 'absolute', inset: -AROUND };
+  if (!typing)
+    return (
+      <button
+        ref={button}
+        type="button"
+        aria-label="Write in the note"
+        className="z-10 cursor-text rounded-md outline-(--accent) focus-visible:outline-2"
+        style={style}
+        onClick={() => void onWrite().then(setTyping)}
+      />
+    );
+  return (
+    <Field
+      typing={typing}
+      style={{ ...style, padding: AROUND, fontSize: size, fontFamily: familyOf(chosenFont(type, 'text')) }}
+      onLeave={(byKey) => {
+        isBack.current ||= byKey;
+        setTyping(null);
+      }}
+    />
+  );
+}
+
+function Field({
+  typing,
+  style,
+  onLeave,
+}: {
+  typing: Typing;
+  style: CSSProperties;
+  onLeave: (byKey: boolean) => void;
+}) {
+  const field = useRef<HTMLTextAreaElement>(null);
+  // What is typed stands here: a blank at the end changes nothing that is seen.
+  const [text, setText] = useState(typing.text);
+  useEffect(() => {
+    field.current?.focus({ preventScroll: true });
+    const leave = () => typing.end(true);
+    addEventListener('pagehide', leave);
+    return () => {
+      removeEventListener('pagehide', leave);
+      leave();
+    };
+  }, [typing]);
+  return (
+    <textarea
+      ref={field}
+      aria-label="What the note says"
+      value={text}
+      maxLength={typing.most}
+      spellCheck={false}
+      className="z-20 resize-none touch-auto select-text rounded-md leading-normal outline-2 outline-(--accent)"
+      style={{
+        ...style,
+        width: `calc(100% + ${2 * AROUND}px)`,
+        height: `calc(100% + ${2 * AROUND}px)`,
+        background: 'var(--paper)',
+        color: 'var(--ink)',
+      }}
+      onChange={({ target }) => {
+        setText(target.value);
+        typing.put(target.value);
+      }}
+      onBlur={() => onLeave(false)}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        const isDone = event.key === 'Enter' && (event.ctrlKey || event.metaKey);
+        if (event.key === 'Escape') typing.end(false);
+        if (!isDone && event.key !== 'Escape') return;
+        event.preventDefault();
+        onLeave(true);
+      }}
+    />
   );
 }
 

@@ -27,10 +27,11 @@ import { onNow, positionAt } from '../../../../../core/sources/sound/sound.ts';
 import { clockOf } from '../../../../../core/widgets/player/work.ts';
 import type { SoundAct } from '../../../../render/actions.ts';
 import { useConditions } from '../../../../session/conditions.ts';
-import { presentDesk, useDesk } from '../../../../session/desk.ts';
+import { useDesk } from '../../../../session/desk.ts';
 import { rolesFromCover } from '../../../../session/sound/cover-colours.ts';
 import { toast } from '../../../../ui/toast.ts';
-import { soundPlayer, usePlayer } from '../../../../session/sound/player.ts';
+import { soundPlayer } from '../../../../session/sound/player.ts';
+import { usePlayer } from '../../../../session/sound/played.ts';
 import { Button, IconButton } from '../../../../ui/buttons.tsx';
 import { SliderField } from '../../../../ui/figure.tsx';
 import { FilesButton } from '../../../../ui/file-button.tsx';
@@ -54,7 +55,7 @@ export function SoundPage({ sound }: { sound: SoundValue }) {
   const { tracks } = sound;
   return (
     <>
-      <Transport sound={sound} />
+      <Transport />
       <Fields
         schema={Sound}
         values={sound as unknown as Values}
@@ -89,7 +90,7 @@ export function SoundPage({ sound }: { sound: SoundValue }) {
 }
 
 function List({ tracks }: { tracks: readonly TrackValue[] }) {
-  const playing = usePlayer(({ track }) => track?.id);
+  const on = useOnNow()?.now.track?.id;
   const open = useView(({ spot }) => spot);
   if (tracks.length === 0) return <p className="text-dust">Nothing to play yet.</p>;
   return (
@@ -99,7 +100,7 @@ function List({ tracks }: { tracks: readonly TrackValue[] }) {
         title: track.title || 'Without a title',
         content: (
           <span className="flex min-w-0 flex-1 items-center gap-2">
-            {playing === track.id && <AudioLines size={14} className="shrink-0 text-brass" aria-label="on" />}
+            {on === track.id && <AudioLines size={14} className="shrink-0 text-brass" aria-label="on" />}
             <span className="truncate">{track.title || 'Without a title'}</span>
             <span className="ml-auto shrink-0 font-mono text-[12px] text-dust">{clockOf(track.seconds)}</span>
           </span>
@@ -158,27 +159,35 @@ async function takePalette(track: TrackValue): Promise<void> {
 
 const perform = (act: SoundAct) => soundPlayer.perform(act);
 
-/** What is on, and the buttons for it; in rehearsal it is followed without sound until it is played. */
-function Transport({ sound }: { sound: SoundValue }) {
+/** What is on at the moment shown, heard or only followed; null while no desk is open. */
+function useOnNow() {
   const moment = useConditions((state) => state.moment);
   const feeds = useConditions((state) => state.feeds);
-  const { isPlaying, track: heard, volume } = usePlayer();
-  const desk = presentDesk();
+  const desk = useDesk((state) => state.history?.present);
   if (!desk) return null;
-  const now = onNow(createReadings({ moment, place: desk.place, seed: desk.seed, feeds, sound }));
-  const { track } = now;
+  const { place, seed, sources } = desk;
+  const now = onNow(createReadings({ moment, place, seed, feeds, sound: sources.sound }));
+  return { now, position: positionAt(now, moment) };
+}
+
+/** What is on, and the buttons for it; in rehearsal it is followed without sound until it is played. */
+function Transport() {
+  const { isPlaying, track: heard, volume } = usePlayer();
+  const on = useOnNow();
+  if (!on) return null;
+  const { track } = on.now;
   const seconds = track?.seconds ?? 1;
   return (
     <div className="mb-4 grid gap-1.5 rounded-xl bg-pit p-3">
       <p className="truncate font-medium">{track ? track.title || 'Without a title' : 'Nothing is on'}</p>
       <p className="truncate text-[12px] text-dust">
-        {heard ? (isPlaying ? 'Heard' : 'Paused') : 'Followed without sound; press play to hear it'}
+        {heard ? (isPlaying ? 'Heard' : 'Paused') : 'Silent; play to hear it'}
       </p>
       <div className="flex items-center gap-3">
         <span className="w-14 shrink-0">At</span>
         <SliderField
           label="Where in the piece"
-          value={Math.floor(positionAt(now, moment))}
+          value={Math.floor(on.position)}
           min={0}
           max={Math.max(1, Math.floor(seconds))}
           step={1}
