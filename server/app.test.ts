@@ -51,6 +51,8 @@ describe('desks on the server', () => {
     const read = await ask().get('/api/desks/dawn-count');
     expect(read.body).to.deep.include({ revision: 2 });
     expect(read.body.desk.name).to.equal('Dusk count');
+    // A browser keeps none of it: revision 2 of another data folder is another desk.
+    expect(read.headers['cache-control']).to.equal('no-store');
     const first = await ask().get('/api/desks/dawn-count/revisions/1');
     expect(first.body.desk.name).to.equal('Dawn count');
     expect(

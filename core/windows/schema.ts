@@ -63,7 +63,7 @@ export const WindowTitle = z.looseObject({
   }),
   back: field(z.enum(['none', 'veil', 'body']).meta({ description: 'What the title stands on' }), {
     label: 'Stands on',
-    choices: { none: 'Nothing', veil: 'A veil', body: 'The window' },
+    choices: { none: 'Nothing', veil: 'Veil', body: 'Window' },
     when: hasTitle,
   }),
 });
@@ -140,8 +140,8 @@ const move = (label: string) =>
   field(
     z.looseObject({
       way: field(z.enum(moveWays).meta({ description: 'Fly: to or from what starts the application' }), {
-        label: 'Moves',
-        choices: { none: 'Not', fade: 'Fade', scale: 'Scale', fly: 'Fly' },
+        label: 'Way',
+        choices: { none: 'At once', fade: 'Fade', scale: 'Scale', fly: 'Fly' },
       }),
       ms: field(z.number().int().min(40).max(1500).meta({ description: 'ms' }), {
         label: 'For',

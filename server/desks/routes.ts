@@ -45,6 +45,8 @@ function sendText(response: Response, stored: ReadText): void {
   // Sent as it stands: it was found to be sound, and is not taken apart to be put together again.
   response
     .set('ETag', etag(stored.revision))
+    // A revision is counted per data folder: what was read from another one must not stand in for this.
+    .set('Cache-Control', 'no-store')
     .type('json')
     .send(`{"desk":${stored.text},"revision":${stored.revision},"savedAt":${stored.savedAt}}`);
 }

@@ -1,10 +1,11 @@
 import { memo, useContext } from 'react';
 import type { SceneIcon } from '../../core/scene/scene.ts';
+import { plateAround } from '../../core/scene/sections/texts.ts';
 import { Actions } from './actions.ts';
 import { ApplicationIcon } from './icons.tsx';
 import { Press } from './press.tsx';
 import { Runs, placeOf } from './runs.tsx';
-import { surfaceColours } from './surface.ts';
+import { surfaceBox, surfaceColours } from './surface.ts';
 
 /** Icons of applications on the bare desk: a press starts one. */
 export const DesktopIcons = memo(function DesktopIcons({ icons }: { icons: readonly SceneIcon[] }) {
@@ -27,7 +28,17 @@ export const DesktopIcons = memo(function DesktopIcons({ icons }: { icons: reado
         <span style={{ ...placeOf(sign), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}>
           <ApplicationIcon application={application} name={icon} size={sign.width} />
         </span>
-        {label && <Runs runs={[label]} />}
+        {label && (
+          <>
+            <span
+              style={{
+                ...placeOf(plateAround(label.ink)),
+                ...surfaceBox({ ...surface, radius: Math.min(surface.radius, 8) }),
+              }}
+            />
+            <Runs runs={[label]} />
+          </>
+        )}
       </Press>
     </div>
   ));

@@ -16,7 +16,7 @@ import type { SceneText } from '../parts.ts';
 import { solidFinish } from './beside.ts';
 import { fitItems } from './fit-items.ts';
 import { defineSceneSection } from './section.ts';
-import { placedTexts } from './texts.ts';
+import { PLATE, placedTexts, plateAround } from './texts.ts';
 import { groundFor, lookOnce, numberOf, type Solving } from '../solving.ts';
 
 /** Each edge takes its strip off the free area: the first owns the corners. */
@@ -60,14 +60,6 @@ export function textsOfItems(items: readonly SceneItem[], plate: Surface | null 
       ...names.map((text) => ({ ...text, plate: { rect: plateAround(text.box), surface: plate } })),
     ];
   });
-}
-
-/** Px of a plate around the name on it. */
-const PLATE = 6;
-
-/** The plate on which a name stands that is told. */
-export function plateAround({ x, y, width, height }: Rect): Rect {
-  return { x: x - 1.5 * PLATE, y: y - PLATE, width: width + 3 * PLATE, height: height + 2 * PLATE };
 }
 
 function startOf({ rect, at }: Pick<SceneItem, 'rect' | 'at'>) {

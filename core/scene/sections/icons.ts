@@ -1,11 +1,12 @@
 import { iconCells } from '../../arrange/icon-grid.ts';
 import type { Application } from '../../desk/sections/applications.ts';
-import { cutLine, putLine } from '../../kinds/layout.ts';
-import { bareFinish, type Finish } from '../../values/finish.ts';
+import { cutLine, putLine, type Run } from '../../kinds/layout.ts';
+import type { Point, Rect } from '../../values/geometry.ts';
 import type { SceneIcon } from '../scene.ts';
 import { groundFor, type Solving } from '../solving.ts';
+import { solidFinish } from './beside.ts';
 import { defineSceneSection } from './section.ts';
-import { placedTexts } from './texts.ts';
+import { placedTexts, plateAround } from './texts.ts';
 
 /** Px around an icon in its cell, between it and its name, and off the sides of the free area. */
 const AROUND = 10;
@@ -13,8 +14,10 @@ const GAP = 8;
 const MARGIN = 16;
 /** Of an icon: how wide its name may be, and the least that is. */
 const WIDE = 1.7;
-const LEAST = 92;
-const LABEL = 15;
+const LEAST = 102;
+const LABEL = 14;
+/** What a name leaves of its cell's width. */
+const ROOM = 18;
 /** Below the line of writing. */
 const DEEP = 5;
 
@@ -30,12 +33,12 @@ export const icons = defineSceneSection({
     const width = labels ? Math.max(LEAST, Math.round(size * WIDE)) : size + 2 * AROUND;
     const height = size + 2 * AROUND + (labels ? GAP + LABEL + DEEP : 0);
     const grid = { cell: { width, height }, spacing, margin: MARGIN, from, flow };
-    const { surface } = groundFor(bareOf(desk.look.finish), solving);
+    const { surface } = groundFor(solidFinish(desk.look.finish), solving);
     return iconCells(shown.length, free, grid, [...rects.values()]).flatMap((rect, index): SceneIcon[] => {
       const application = shown[index];
       if (!application) return [];
       const style = { font: 'text' as const, size: LABEL, weight: 500 };
-      const line = labels ? cutLine(application.Name, style, facts.fonts, width - 4) : null;
+      const line = labels ? cutLine(application.Name, style, facts.fonts, width - ROOM) : null;
       return [
         {
           id: `icon ${application.id}`,
@@ -54,19 +57,16 @@ export const icons = defineSceneSection({
     list.map(({ id, rect, surface, label }) => ({
       id,
       rect,
+      ground: label ? plateOf(label, rect) : { x: rect.x, y: rect.y, width: 0, height: 0 },
       surface,
       scale: 1,
       texts: () => placedTexts(null, label ? [label] : [], rect),
     })),
 });
 
-const bares = new WeakMap<Finish, Finish>();
-
-/** The same object for the same finish. */
-function bareOf(finish: Finish): Finish {
-  let bare = bares.get(finish);
-  if (!bare) bares.set(finish, (bare = bareFinish(finish)));
-  return bare;
+/** The plate that a name stands on, whatever the backdrop is there. */
+function plateOf({ ink }: Run, { x, y }: Point): Rect {
+  return plateAround({ ...ink, x: x + ink.x, y: y + ink.y });
 }
 
 function applicationsShown(

@@ -1,5 +1,5 @@
 import type { Run } from '../../kinds/layout.ts';
-import type { Point } from '../../values/geometry.ts';
+import type { Point, Rect } from '../../values/geometry.ts';
 import type { SceneText } from '../parts.ts';
 
 /** Runs where they stand on the screen when their layout begins at a point of it. */
@@ -16,4 +16,12 @@ export function placedTexts(item: string | null, runs: readonly Run[], at: Point
       height: run.ink.height * scale,
     },
   }));
+}
+
+/** Px of a plate around the name on it. */
+export const PLATE = 6;
+
+/** The plate on which a name stands by itself. */
+export function plateAround({ x, y, width, height }: Rect): Rect {
+  return { x: x - 1.5 * PLATE, y: y - PLATE, width: width + 3 * PLATE, height: height + 2 * PLATE };
 }

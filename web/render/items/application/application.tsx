@@ -4,7 +4,7 @@ import type { Side } from '../../../../core/values/geometry.ts';
 import { ApplicationIcon } from '../../icons.tsx';
 import type { ItemDrawing } from '../../item-drawing.ts';
 import { Press } from '../../press.tsx';
-import { plateAround } from '../../../../core/scene/sections/edges.ts';
+import { plateAround } from '../../../../core/scene/sections/texts.ts';
 import { Runs, placeOf } from '../../runs.tsx';
 import { surfaceBox, surfaceColours } from '../../surface.ts';
 

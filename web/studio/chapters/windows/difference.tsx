@@ -39,12 +39,12 @@ export function DifferenceSection({ desk }: { desk: Desk }) {
   const mended = toldApart(windows, palettesOf(desk));
   return (
     <Section title="The front one is told" note={`${half} half`}>
-      <ul className="grid gap-1">
+      <ul className="grid gap-2">
         {differences(windows, paletteOf(look.roles[half])).map(({ eyes, by, cue }) => (
           <li key={eyes} className="grid grid-cols-[1fr_auto_48px] items-baseline gap-3 text-[13px]">
-            <span className="truncate">
+            <span className="leading-snug">
               {eyes === 'usual' ? 'Usual eyes' : eyesTitles[eyes]}
-              <span className="text-dust"> by {cueTitles[cue]}</span>
+              <span className="block text-[12px] text-dust">by {cueTitles[cue]}</span>
             </span>
             <span className={clsx('text-[12px]', by >= AT_A_GLANCE ? 'text-moss' : 'text-rust')}>
               {verdict(by)}

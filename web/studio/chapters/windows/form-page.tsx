@@ -4,9 +4,8 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { windowButtons } from '../../../../core/values/window-buttons.ts';
 import { windowForms, type WindowForm } from '../../../../core/windows/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { Section } from '../../../ui/section.tsx';
 import type { Values } from '../../form/control.ts';
-import { Fields } from '../../form/form.tsx';
+import { GroupedFields } from '../../form/form.tsx';
 import { DesktopIconPicks } from './desktop-icon-picks.tsx';
 import { DifferenceSection } from './difference.tsx';
 import { MovesCost } from './moves-cost.tsx';
@@ -21,17 +20,16 @@ export function FormPage({ form, desk }: { form: WindowForm; desk: Desk }) {
     <>
       <OpenSomeHint />
       {form === 'workspaces' && <WorkspaceRows desk={desk} />}
-      <Section title={form === 'workspaces' ? 'How they stand' : formTitles[form]}>
-        <Fields
-          schema={windowForms[form]}
-          values={desk.windows[form]}
-          onTurn={(change, label) =>
-            turn(named(`${formTitles[form]}: ${label.toLowerCase()}`, edits.setWindows(form, change)))
-          }
-          onEnd={endGesture}
-          adders={{ list: missingButton }}
-        />
-      </Section>
+      <GroupedFields
+        schema={windowForms[form]}
+        values={desk.windows[form]}
+        onTurn={(change, label) =>
+          turn(named(`${formTitles[form]}: ${label.toLowerCase()}`, edits.setWindows(form, change)))
+        }
+        onEnd={endGesture}
+        adders={{ list: missingButton }}
+        rest={form === 'workspaces' ? 'How they stand' : formTitles[form]}
+      />
       {form === 'behind' && <DifferenceSection desk={desk} />}
       {form === 'moves' && <MovesCost moves={desk.windows.moves} />}
       {form === 'icons' && desk.windows.icons.shown === 'some' && <DesktopIconPicks desk={desk} />}
