@@ -196,6 +196,14 @@ export function cutLine(text: string, style: LineStyle, fonts: Fonts, width: num
   return setLine(cutAt(letters, fits), style, fonts);
 }
 
+/** A line no wider than it may be: set smaller, down to a share of its size, and cut only where that is not enough. */
+export function fitLine(text: string, style: LineStyle, fonts: Fonts, width: number, least: number): Line {
+  const whole = setLine(text, style, fonts);
+  if (whole.width <= width) return whole;
+  const size = Math.max(style.size * least, Math.floor((style.size * width) / whole.width));
+  return cutLine(text, { ...style, size }, fonts, width);
+}
+
 function cutAt(letters: readonly string[], many: number): string {
   return `${letters.slice(0, many).join('').trimEnd()}…`;
 }

@@ -1,15 +1,12 @@
 import { surfaceOf } from '../../colour/look.ts';
 import type { DeskEntry } from '../../menus/schema.ts';
-import { centreOf, type Rect } from '../../values/geometry.ts';
+import { centreOf } from '../../values/geometry.ts';
 import { solidFinish } from '../sections/beside.ts';
-import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
+import type { OpenMenu, SceneMenu } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { findableAct, findableOf, type Findable } from './entries.ts';
 import { AROUND, hang, type MenuGround } from './hanging.ts';
-import { layRow, rowHeight, type RowStyle } from './row.ts';
-
-/** Px that a line between two groups takes. */
-const DIVIDER = 15;
+import { layRows, rowHeight, type RowStyle } from './row.ts';
 
 /** The menu on the bare desk, where the pointer asked for it. */
 export function solveDeskMenu(open: OpenMenu, ground: MenuGround, solving: Solving): SceneMenu {
@@ -27,19 +24,8 @@ export function solveDeskMenu(open: OpenMenu, ground: MenuGround, solving: Solvi
     hasNotes: false,
     fonts: facts.fonts,
   };
-  const entries: SceneMenuEntry[] = [];
-  const lines: Rect[] = [];
-  let y = 0;
-  for (const entry of menu.entries) {
-    const findable = findableIn(entry, solving);
-    if (findable) {
-      entries.push(layRow(findable, { x: 0, y }, style));
-      y += style.height;
-    } else if (entry.by === 'line') {
-      lines.push({ x: 16, y: y + Math.floor(DIVIDER / 2), width: style.width - 32, height: 1 });
-      y += DIVIDER;
-    }
-  }
+  const rows = menu.entries.flatMap((entry) => rowOf(entry, solving) ?? []);
+  const { entries, lines, height } = layRows(rows, style);
   const at = open.at ?? centreOf(ground.rect);
   return hang({
     menu: 'deskMenu',
@@ -50,7 +36,7 @@ export function solveDeskMenu(open: OpenMenu, ground: MenuGround, solving: Solvi
     none: 'Nothing stands on this menu',
     entries,
     lines,
-    content: { width: style.width, height: y },
+    content: { width: style.width, height },
     most: ground.rect.height,
     surface,
     fonts: facts.fonts,
@@ -59,8 +45,8 @@ export function solveDeskMenu(open: OpenMenu, ground: MenuGround, solving: Solvi
   });
 }
 
-/** Null for a line, and for an application that is not there. */
-function findableIn(entry: DeskEntry, { desk }: Solving): Findable | null {
+/** Null for an application that is not there. */
+function rowOf(entry: DeskEntry, { desk }: Solving): Findable | 'line' | null {
   switch (entry.by) {
     case 'act':
       return findableAct(entry.act);
@@ -69,6 +55,6 @@ function findableIn(entry: DeskEntry, { desk }: Solving): Findable | null {
       return application ? findableOf(application) : null;
     }
     case 'line':
-      return null;
+      return 'line';
   }
 }

@@ -5,13 +5,12 @@ import { isHorizontal, type Rect } from '../../values/geometry.ts';
 import { frontMenusOf, type FrontEntry } from '../../windows/menus.ts';
 import { contentOf } from '../../windows/trial.ts';
 import { besideOf, opposite, solidFinish } from '../sections/beside.ts';
-import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
+import type { OpenMenu, SceneMenu } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import type { Findable } from './entries.ts';
 import { AROUND, hang, type MenuGround } from './hanging.ts';
-import { layRow, rowHeight, type RowStyle } from './row.ts';
+import { layRows, rowHeight, type RowStyle } from './row.ts';
 
-const DIVIDER = 15;
 const WIDTH = 300;
 
 /** One of the front window's menus, or all of them where they hang from one name. */
@@ -34,20 +33,14 @@ export function solveFrontMenu(open: OpenMenu, ground: MenuGround, solving: Solv
     hasNotes: false,
     fonts: facts.fonts,
   };
-  const entries: SceneMenuEntry[] = [];
-  const lines: Rect[] = [];
-  let y = 0;
-  shown.forEach(({ entries: those }, index) => {
-    for (const entry of [...(index > 0 ? [{ by: 'line' } as const] : []), ...those]) {
-      if (entry.by === 'line') {
-        lines.push({ x: 16, y: y + Math.floor(DIVIDER / 2), width: style.width - 32, height: 1 });
-        y += DIVIDER;
-      } else {
-        entries.push(layRow(findableOf(entry, entries.length), { x: 0, y }, style));
-        y += style.height;
-      }
-    }
-  });
+  const rows = shown.flatMap(({ entries: those }, index) => [
+    ...(index > 0 ? [{ by: 'line' } as const] : []),
+    ...those,
+  ]);
+  const { entries, lines, height } = layRows(
+    rows.map((entry, index) => (entry.by === 'line' ? 'line' : findableOf(entry, index))),
+    style,
+  );
   return {
     ...hang({
       menu: 'frontMenu',
@@ -58,7 +51,7 @@ export function solveFrontMenu(open: OpenMenu, ground: MenuGround, solving: Solv
       none: 'No window is open',
       entries,
       lines,
-      content: { width: style.width, height: y },
+      content: { width: style.width, height },
       most: ground.rect.height,
       surface,
       fonts: facts.fonts,

@@ -39,6 +39,31 @@ export function leastCell(iconSize: number, hasNames: boolean): number {
   return hasNames ? iconSize + 3 * INSIDE + LEAST_NAME : iconSize + INSIDE;
 }
 
+/** Px that a line between two groups takes, and that it keeps off the sides. */
+const DIVIDER = 15;
+const OFF_SIDES = 16;
+
+/** Rows one beneath the other, with lines between groups of them. */
+export function layRows(
+  rows: readonly (Findable | 'line')[],
+  style: RowStyle,
+): { entries: SceneMenuEntry[]; lines: Rect[]; height: number } {
+  const entries: SceneMenuEntry[] = [];
+  const lines: Rect[] = [];
+  let y = 0;
+  for (const row of rows) {
+    if (row === 'line') {
+      const width = style.width - 2 * OFF_SIDES;
+      lines.push({ x: OFF_SIDES, y: y + Math.floor(DIVIDER / 2), width, height: 1 });
+      y += DIVIDER;
+    } else {
+      entries.push(layRow(row, { x: 0, y }, style));
+      y += style.height;
+    }
+  }
+  return { entries, lines, height: y };
+}
+
 /** An entry at a place among the others, px from the first one's corner. */
 export function layRow(entry: Findable, at: { x: number; y: number }, style: RowStyle): SceneMenuEntry {
   const { width, height, iconSize, hasIcons } = style;

@@ -1,7 +1,7 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
 import {
   cutLine,
-  setLine,
+  fitLine,
   type Fonts,
   type Layout,
   type Line,
@@ -90,10 +90,7 @@ const LEAST = 0.74;
 
 /** A title, smaller where it would be cut. */
 function fitted(text: string, style: LineStyle, fonts: Fonts, width: number): Line {
-  const whole = setLine(text, style, fonts);
-  if (whole.width <= width) return whole;
-  const size = Math.max(style.size * LEAST, Math.floor((style.size * width) / whole.width));
-  return cutLine(text, { ...style, size }, fonts, width);
+  return fitLine(text, style, fonts, width, LEAST);
 }
 
 const BUTTON = 34;

@@ -1,6 +1,6 @@
 import { cornersOf, middleOf, type LatticeSize, type Slot } from '../../arrange/lattice.ts';
 import type { WidgetContext } from '../../kinds/kind.ts';
-import { cutLine, type Layout } from '../../kinds/layout.ts';
+import { fitLine, type Layout } from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import { createSheet } from '../../kinds/sheet.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
@@ -92,7 +92,7 @@ export function view(
   };
 }
 
-const LABEL = { size: 0.17, room: 0.26 } as const;
+const LABEL = { size: 0.17, room: 0.26, least: 0.6, leastPx: 9 } as const;
 
 /** A field of cells as it lies: corners by their cell, and what they take up, from the middle of the slot a = b = 0. */
 export function spreadOf(cells: readonly Slot[], size: LatticeSize, turn: number) {
@@ -123,7 +123,7 @@ export function layout(seen: TilesView, _face: TilesFace, { fonts }: WidgetConte
   const { radius } = size;
   const { shapes, around } = spreadOf(cells, size, turn);
   sheet.keep({ x: 0, y: 0, width: around.width, height: around.height });
-  const text = Math.max(9, radius * 2 * LABEL.size);
+  const text = Math.max(LABEL.leastPx, radius * 2 * LABEL.size);
   const placed = shapes.map(({ middle, corners }, index) => {
     const at = { x: middle.x - around.x, y: middle.y - around.y };
     const cell = cells[index];
@@ -131,12 +131,13 @@ export function layout(seen: TilesView, _face: TilesFace, { fonts }: WidgetConte
     const side = radius * 2 * (icons / 100) * (isLabelled ? 0.72 : 1);
     const lift = isLabelled ? radius * 2 * LABEL.room * 0.5 : 0;
     if (isLabelled) {
-      const line = cutLine(
+      const line = fitLine(
         cell.name,
         { font: chosenFont(type, 'text'), size: text, weight: 500, colour: seen.ink },
         fonts,
         // As wide as the circle is where the name stands.
         2 * radius * Math.sqrt(Math.max(0.1, 1 - (0.62 + text / radius / 4) ** 2)),
+        Math.max(LABEL.least, LABEL.leastPx / text),
       );
       const { ink } = sheet.put(line, { centre: at.x }, at.y + radius * 0.62 + text * 0.35);
       sheet.back(ink, seen.fill, 1 - seen.sheer / 100);
