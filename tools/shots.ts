@@ -16,7 +16,14 @@ interface Shot {
 
 const shots: Shot[] = [
   { name: 'shelf', path: '/', prepare: (page) => page.getByText('Check the scales').waitFor() },
-  { name: 'studio-widgets', path: '/desk/dawn-count', prepare: (page) => handle(page, 'load').click() },
+  {
+    name: 'studio-widgets',
+    path: '/desk/dawn-count',
+    async prepare(page) {
+      await handle(page, 'load').click();
+      await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();
+    },
+  },
   {
     name: 'studio-tiles',
     path: '/desk/sound-room',
@@ -226,25 +233,28 @@ mkdirSync(folder, { recursive: true });
 const wanted = process.argv.slice(2);
 const server = new RunningServer();
 const [browser] = await Promise.all([launchBrowser(), server.start()]);
-for (const { name, path, theme = 'dark', prepare, tidy } of shots) {
-  if (wanted.length > 0 && !wanted.includes(name)) continue;
-  const context = await browser.newContext({
-    viewport: { width: 1280, height: 800 },
-    colorScheme: theme,
-    reducedMotion: 'reduce',
-  });
-  const page = await context.newPage();
-  await page.clock.setFixedTime(MOMENT);
-  await page.goto(server.address + path);
-  await page.locator('[data-backdrop]').first().waitFor();
-  await prepare?.(page);
-  await page.getByText('One moment…').waitFor({ state: 'detached' });
-  await page.evaluate(() => document.fonts.ready);
-  await page.waitForFunction(() => [...document.images].every((image) => image.complete));
-  await page.screenshot({ path: `${folder}${name}.png` });
-  await tidy?.(page);
-  console.log(name);
-  await context.close();
+try {
+  for (const { name, path, theme = 'dark', prepare, tidy } of shots) {
+    if (wanted.length > 0 && !wanted.includes(name)) continue;
+    const context = await browser.newContext({
+      viewport: { width: 1280, height: 800 },
+      colorScheme: theme,
+      reducedMotion: 'reduce',
+    });
+    const page = await context.newPage();
+    await page.clock.setFixedTime(MOMENT);
+    await page.goto(server.address + path);
+    await page.locator('[data-backdrop]').first().waitFor();
+    await prepare?.(page);
+    await page.getByText('One moment…').waitFor({ state: 'detached' });
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForFunction(() => [...document.images].every((image) => image.complete));
+    await page.screenshot({ path: `${folder}${name}.png` });
+    await tidy?.(page);
+    console.log(name);
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  await server.end();
 }
-await browser.close();
-await server.end();

@@ -100,8 +100,11 @@ function List({ tracks }: { tracks: readonly TrackValue[] }) {
         title: track.title || 'Without a title',
         content: (
           <span className="flex min-w-0 flex-1 items-center gap-2">
-            {on === track.id && <AudioLines size={14} className="shrink-0 text-brass" aria-label="on" />}
             <span className="truncate">{track.title || 'Without a title'}</span>
+            {/* Seen first, said after the title. */}
+            {on === track.id && (
+              <AudioLines size={14} className="order-first shrink-0 text-brass" aria-label="on" />
+            )}
             <span className="ml-auto shrink-0 font-mono text-[12px] text-dust">{clockOf(track.seconds)}</span>
           </span>
         ),
