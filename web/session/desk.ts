@@ -7,7 +7,8 @@ import { watchGestures } from './gestures.ts';
 import { prepareDrawing } from './drawing.ts';
 import type { SavingState } from './saver.ts';
 import { openSession, type Session, type SessionPorts } from './session.ts';
-import { forgetRescued, readRescued, readUnsaved, type Rescued, type Unsaved } from './unsaved.ts';
+import { alsoLater, persist } from '../later.ts';
+import { forgetRescued, hasRescued, hasUnsaved, type Rescued, type Unsaved } from './unsaved.ts';
 
 /** The session of this page, as components see it: one desk is open at a time. */
 interface DeskState {
@@ -49,6 +50,11 @@ let opening = 0;
 /** The last save of a session that was closed: whoever opens the desk again waits for what came of it. */
 let leaving: Promise<void> = Promise.resolve();
 
+/** What reads work that an earlier page left, with all that it is checked by: hardly ever needed. */
+const reading = () => persist(() => import('./unsaved-reading.ts'));
+// It must be here when the server has gone.
+alsoLater(() => import('./unsaved-reading.ts'));
+
 const fresh = { history: null, failure: null, refusal: null, rescued: null };
 
 export const useDesk = create<DeskState>()((set, get) => {
@@ -76,7 +82,7 @@ export const useDesk = create<DeskState>()((set, get) => {
       get().close();
       const mine = ++opening;
       await leaving;
-      const unsaved = readUnsaved(localStorage, id);
+      const unsaved = hasUnsaved(localStorage, id) ? (await reading()).readUnsaved(localStorage, id) : null;
       const answer = await fetchDesk(id, unsaved);
       if (mine !== opening) return;
       if ('failure' in answer) {
@@ -86,7 +92,9 @@ export const useDesk = create<DeskState>()((set, get) => {
       await prepareDrawing(answer.desk);
       if (mine !== opening) return;
       session = openSession(ports, answer, unsaved);
-      set({ rescued: readRescued(localStorage, id) });
+      if (!hasRescued(localStorage, id)) return;
+      const { readRescued } = await reading();
+      if (mine === opening) set({ rescued: readRescued(localStorage, id) });
     },
 
     close() {

@@ -3,7 +3,7 @@ import { dawnCount } from '../../tests/support/desks.ts';
 
 // The client names its page when it is loaded; there is no page here.
 import { ServerGone, ServerProblem } from '../api/client.ts';
-import { readUnsaved } from './unsaved.ts';
+import { readUnsaved } from './unsaved-reading.ts';
 import { createSaver, type SaverPorts, type SavingState } from './saver.ts';
 
 function setUp() {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { dawnCount } from '../../tests/support/desks.ts';
-import { forgetRescued, keepUnsaved, readRescued, readUnsaved, type Keep } from './unsaved.ts';
+import { readRescued, readUnsaved } from './unsaved-reading.ts';
+import { forgetRescued, keepUnsaved, type Keep } from './unsaved.ts';
 
 function storage(): Keep & { kept: Map<string, string> } {
   const kept = new Map<string, string>();
