@@ -16,7 +16,7 @@ import { MOST_NAME } from '../core/values/name.ts';
 import type { Desk } from '../core/desk/desk.ts';
 import { clockAt, dawnCount, emptyDesk, fromCorner } from '../tests/support/desks.ts';
 import { createApp, type App } from './app.ts';
-import { nameBeside } from './desks/names.ts';
+import { nameBeside } from '../core/values/name.ts';
 
 /** What was sent to the server to break it, class by class. */
 

@@ -141,7 +141,7 @@ describe('edits', () => {
       produce(desk, (draft) =>
         edits.duplicateWidgets(new Map(some.map((id) => [id, `${id}2`])), () => 'new').apply(draft),
       ).groups;
-    expect(copied('a', 'b', 'c')[1]).to.deep.equal({ id: 'new', name: 'Pair', widgets: ['a2', 'b2'] });
+    expect(copied('a', 'b', 'c')[1]).to.deep.equal({ id: 'new', name: 'Pair 2', widgets: ['a2', 'b2'] });
     expect(copied('a', 'c')).to.deep.equal(desk.groups);
 
     const carried = readParts(writeParts(desk, ['a', 'b', 'c'], groundOf(desk)));
@@ -150,6 +150,10 @@ describe('edits', () => {
     const landing = { screen: 'main', edge: null, off: 0, newId: () => `n${count++}` };
     const after = produce(desk, (draft) => edits.paste(carried, landing).apply(draft));
     expect(after.groups[1]?.widgets).to.deep.equal(after.widgets.slice(3, 5).map(({ id }) => id));
+    // Where its name is free, it keeps it.
+    expect(after.groups[1]?.name).to.equal('Pair 2');
+    const elsewhere = produce(emptyDesk(), (draft) => edits.paste(carried, landing).apply(draft));
+    expect(elsewhere.groups.map(({ name }) => name)).to.deep.equal(['Pair']);
     expect(readDesk(JSON.parse(JSON.stringify(after))).ok).to.equal(true);
   });
 

@@ -5,7 +5,7 @@ import type { Problem } from '../../core/desk/problem.ts';
 import { Summary, summaryOf, type ListedDesk } from '../../core/desk/summary.ts';
 import type { Store } from '../db/open.ts';
 import { refusal } from '../http/problem.ts';
-import { nameBeside } from './names.ts';
+import { nameBeside } from '../../core/values/name.ts';
 import { readDeskText } from './read-text.ts';
 import { createRows, type Rows, type StoredText } from './rows.ts';
 import { revisionsToForget } from './thin.ts';

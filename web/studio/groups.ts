@@ -1,6 +1,7 @@
 import { nanoid } from 'nanoid';
 import { named } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
+import { nameBeside } from '../../core/values/name.ts';
 import type { Group } from '../../core/desk/sections/groups.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { useView } from '../stores/view.ts';
@@ -31,9 +32,9 @@ export function groupSelection(): void {
   const { widgets } = selectedParts();
   if (widgets.length < 2) return;
   const id = nanoid(8);
-  const count = (presentDesk()?.groups.length ?? 0) + 1;
+  const taken = new Set(presentDesk()?.groups.map(({ name }) => name));
   const members = widgets.map((widget) => widget.id);
-  if (useDesk.getState().edit(edits.group(members, id, `Group ${count}`)))
+  if (useDesk.getState().edit(edits.group(members, id, nameBeside('Group 1', taken))))
     useView.getState().select(members, 'widgets');
 }
 

@@ -1,4 +1,5 @@
 import type { DeskDraft } from '../desk.ts';
+import { nameBeside } from '../../values/name.ts';
 import { wholeGroups, type Group } from '../sections/groups.ts';
 
 /** Makes groups of the copies where whole groups were copied; `copies` are the new ids by the old. */
@@ -9,5 +10,9 @@ export function copyGroups(
   newId: () => string,
 ): void {
   for (const { name, widgets } of wholeGroups(groups, copies))
-    desk.groups.push({ id: newId(), name, widgets: widgets.map((id) => copies.get(id) ?? id) });
+    desk.groups.push({
+      id: newId(),
+      name: nameBeside(name, new Set(desk.groups.map((group) => group.name))),
+      widgets: widgets.map((id) => copies.get(id) ?? id),
+    });
 }
