@@ -197,6 +197,14 @@ withApp('sound', ({ server, open }) => {
     await page.getByRole('listitem').filter({ hasText: 'second' }).waitFor();
     await untilKept(page);
     expect((await titles()).slice(-2)).to.deep.equal(['first', 'second']);
+    // What is there already is found by its file's name, whatever the playlist calls it, and not added twice.
+    await files.setInputFiles({
+      name: 'again.m3u8',
+      mimeType: 'text/plain',
+      buffer: Buffer.from('#EXTM3U\n#EXTINF:2,Hide - Other words\nold/second.wav\n'),
+    });
+    await page.getByText('All of that is on the list already.').waitFor();
+    expect(await titles()).to.have.length(8);
     await page.reload();
     await page.getByRole('listitem').filter({ hasText: 'second' }).waitFor();
   });

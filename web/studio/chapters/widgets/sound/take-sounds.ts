@@ -51,19 +51,20 @@ export async function takeSounds(files: readonly File[]): Promise<void> {
       );
   }
   const before = presentDesk()?.sources.sound.tracks ?? [];
-  const tracks = [...before, ...added.filter(({ id }) => before.every((one) => one.id !== id))];
-  if (added.length > 0) {
+  const fresh = added.filter(({ id }) => before.every((one) => one.id !== id));
+  const tracks = [...before, ...fresh];
+  if (fresh.length > 0) {
     if (tracks.length > MOST_TRACKS)
       refused.push(`A list holds ${MOST_TRACKS} pieces; the rest was left out.`);
     useDesk
       .getState()
       .edit(
         named(
-          added.length === 1 ? `Add “${added[0]?.title}”`.slice(0, 80) : `Add ${added.length} pieces`,
+          fresh.length === 1 ? `Add “${fresh[0]?.title}”`.slice(0, 80) : `Add ${fresh.length} pieces`,
           edits.setSound({ tracks: tracks.slice(0, MOST_TRACKS) }),
         ),
       );
-  }
+  } else if (added.length > 0) toast('All of that is on the list already.');
   if (refused.length > 0) toast.warning(listed(refused), { duration: 15_000 });
 }
 
@@ -90,7 +91,9 @@ async function match(
 function isSame({ from, title, by }: Track, { known, ...entry }: PlaylistEntry): boolean {
   if (known?.by === 'file') return from.by === 'file' && from.file === `own:${known.id}`;
   if (known?.by === 'piece') return from.by === 'piece' && from.piece === known.piece;
-  return entry.title !== '' && title === entry.title && by === entry.by;
+  if (entry.title !== '' && title === entry.title && by === entry.by) return true;
+  // Where a file said nothing of itself, its name became its title.
+  return entry.file !== '' && by === '' && title === entry.file.replace(/\.[^.]+$/, '');
 }
 
 function pieceOf({ known }: PlaylistEntry): Track | undefined {
