@@ -104,7 +104,8 @@ function readGroups(text: string, say: (line: number, sentence: string) => void)
       groups.set(header, group);
       return;
     }
-    const pair = /^([A-Za-z0-9-]+(?:\[[^\]]{1,60}\])?)\s*=\s*(.*)$/.exec(raw);
+    // Whatever the value is made of: there are signs that part lines for others than this format.
+    const pair = /^([A-Za-z0-9-]+(?:\[[^\]]{1,60}\])?)\s*=\s*(.*)$/s.exec(raw);
     if (!pair || group === null) {
       say(line, group === null ? 'has something before its first group' : 'has a line that is no key=value');
       return;

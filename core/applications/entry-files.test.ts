@@ -166,6 +166,16 @@ describe('a .desktop file', () => {
     );
   });
 
+  it('keeps signs in its words that part lines elsewhere', () => {
+    const application = createApplication('one', 'Marsh\u2028and\u2029point\u0085', {
+      Categories: ['a\u2028b'],
+    });
+    const back = read(writeDesktopEntry(application));
+    expect(back.problems).to.deep.equal([]);
+    expect(back.application?.Categories).to.deep.equal(['a\u2028b']);
+    expect(back.application?.Name).to.equal(application.Name);
+  });
+
   it('comes back as it went out, whatever its words are', () => {
     const word = fc
       .string({ minLength: 1, maxLength: 30, unit: 'grapheme' })

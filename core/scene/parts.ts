@@ -35,9 +35,9 @@ export function partsOn(screen: SceneScreen): ScenePart[] {
   return paintedSections.flatMap(({ key, parts }) => parts(screen[key]));
 }
 
-/** Rectangles of a screen's parts by id. */
-export function rectsOn(screen: SceneScreen): Map<string, Rect> {
-  return new Map(partsOn(screen).map(({ id, rect }) => [id, rect]));
+/** Rectangles of a screen's parts by id: of those that the document has, whatever windows, icons and menus stand beside them. */
+export function rectsOn({ widgets, edges }: SceneScreen): Map<string, Rect> {
+  return new Map([...widgets, ...edges].map(({ id, rect }) => [id, rect]));
 }
 
 /** The first and the last line of writing on a widget, px from the top of the screen: what others can stand level with. */

@@ -4,7 +4,7 @@ import { demoDesks } from '../../demo/desks.ts';
 import { DAWN, dawnCount } from '../../tests/support/desks.ts';
 import { windowOf } from '../../tests/support/windows.ts';
 import type { Desk } from '../desk/desk.ts';
-import { partsOn } from '../scene/parts.ts';
+import { partsOn, rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
 import type { Conditions, SceneWindow } from '../scene/scene.ts';
 import { bottom, intersection, isInside, overlaps, right } from '../values/geometry.ts';
@@ -182,6 +182,21 @@ describe('windows on a desk', () => {
     const order = partsOn(screen).map(({ id }) => id);
     expect(order.indexOf('clock')).to.be.lessThan(order.indexOf('window-tallybook'));
     expect(order.indexOf('window-tallybook')).to.be.lessThan(order.indexOf('panel'));
+  });
+
+  it('are no parts of the desk that anything hangs from or keeps its distance from, nor are its icons', () => {
+    const desk = dawnCount();
+    const withIcons: Desk = {
+      ...desk,
+      windows: { ...desk.windows, icons: { ...desk.windows.icons, shown: 'all' } },
+    };
+    const [screen] = solve(withIcons, { moment: DAWN, windows: [windowOf('tallybook')] }).screens;
+    if (!screen) throw new Error('No screen');
+    expect(screen.icons).to.have.length.above(3);
+    expect(screen.windows.list).to.have.length(1);
+    const there = new Set([...desk.widgets, ...desk.edges].map(({ id }) => id));
+    expect([...rectsOn(screen).keys()].filter((id) => !there.has(id))).to.deep.equal([]);
+    expect(rectsOn(screen).size).to.equal(there.size);
   });
 
   it('hold contents that stay inside at any size, in every kind', () => {
