@@ -4,7 +4,7 @@ import type { AnyMenu, OpenMenu } from '../../core/scene/scene.ts';
 import type { DeskAct } from '../../core/values/acts.ts';
 import type { Point, Rect } from '../../core/values/geometry.ts';
 import type { Grip } from '../../core/windows/catching.ts';
-import type { BesideScreen } from './on-screen.ts';
+import type { PointOnScreen } from './on-screen.ts';
 import type { ContentDoes } from '../../core/windows/contents/content.ts';
 
 /** Where a menu is asked for: from an item, or at a point of a screen; without either, on the screen in view. */
@@ -32,7 +32,7 @@ export interface MoveAct {
   /** Where the pointer is on the screen that the window is on. */
   at: Point;
   /** Another screen that the pointer is over. */
-  beside: BesideScreen | null;
+  beside: PointOnScreen | null;
   /** Nothing catches. */
   isFree: boolean;
   isLast: boolean;

@@ -12,7 +12,8 @@ import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
 import type { Scene, SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
-import { isHorizontal, isWithin, type Point, type Rect } from '../../core/values/geometry.ts';
+import { isHorizontal, isWithin, type Rect } from '../../core/values/geometry.ts';
+import { pointOnScreen, type PointOnScreen } from '../render/on-screen.ts';
 import { deskActions } from './actions.ts';
 import { useConditions } from './conditions.ts';
 import { presentDesk } from './desk.ts';
@@ -34,12 +35,6 @@ function slippingEdges(): Slipping[] {
 
 /** A widget comes at once, and stays for a moment. */
 const NEAR_DELAYS: Delays = { in: 0, out: 300 };
-
-/** Where the pointer is on a screen. */
-interface Pointer {
-  screen: string;
-  at: Point;
-}
 
 type Near = Widget & { shows: { by: 'near'; reach: number } };
 
@@ -63,7 +58,7 @@ export function watchPresence(): () => void {
   const states = new Map<string, Presence>();
   const stopping = new AbortController();
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let pointer: Pointer | null = null;
+  let pointer: PointOnScreen | null = null;
 
   function isAskedFor(slipping: Slipping, screen: SceneScreen | undefined): boolean {
     const { id } = slipping;
@@ -196,7 +191,7 @@ const IN_CORNER = 3;
 let wasInCorner = false;
 
 /** Opens the overview where the pointer comes into the corner of a screen that the desk has for it. */
-function askCorner(pointer: Pointer | null): void {
+function askCorner(pointer: PointOnScreen | null): void {
   const corner = presentDesk()?.windows.workspaces.corner ?? 'none';
   const screen = useScene.getState().scene?.screens.find(({ id }) => id === pointer?.screen);
   if (corner === 'none' || !pointer || !screen) return;
@@ -213,7 +208,7 @@ function askCorner(pointer: Pointer | null): void {
 /** Whether the pointer is as near to a widget as it wants it. */
 function isNear(
   { id, shows: { reach } }: Near,
-  pointer: Pointer | null,
+  pointer: PointOnScreen | null,
   screens: readonly SceneScreen[],
 ): boolean {
   const screen = screens.find((one) => one.id === pointer?.screen);
@@ -222,20 +217,6 @@ function isNear(
   const { x, y, width, height } = widget.rect;
   const around = { x: x - reach, y: y - reach, width: width + 2 * reach, height: height + 2 * reach };
   return isWithin(pointer.at, around);
-}
-
-/** The screen that a point of the page lies on, and where on it. */
-function pointOnScreen(x: number, y: number): Pointer | null {
-  for (const element of document.querySelectorAll<HTMLElement>('[data-screen]')) {
-    const box = element.getBoundingClientRect();
-    if (x < box.left || x > box.right || y < box.top || y > box.bottom) continue;
-    const scale = box.width / element.offsetWidth;
-    return {
-      screen: element.dataset['screen'] ?? '',
-      at: { x: (x - box.left) / scale, y: (y - box.top) / scale },
-    };
-  }
-  return null;
 }
 
 /** The line along the screen's side on which the pointer asks for an edge. */
