@@ -315,16 +315,27 @@ describe('events', () => {
     await new Promise((resolve) => server.once('listening', resolve));
     const { port } = server.address() as { port: number };
     const stop = new AbortController();
-    const stream = await fetch(
-      `http://127.0.0.1:${port}/api/events?feeds=machine/this-machine,machine/nowhere`,
-      { signal: stop.signal },
-    );
+    const stream = await fetch(`http://127.0.0.1:${port}/api/events?page=one`, { signal: stop.signal });
     const reader = stream.body?.pipeThrough(new TextDecoderStream()).getReader();
     let text = '';
     async function until(pattern: RegExp) {
       while (!pattern.test(text)) text += (await reader?.read())?.value ?? '';
     }
     await until(/event: hello/);
+    const want = (names: unknown) =>
+      fetch(`http://127.0.0.1:${port}/api/events/one/feeds`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(names),
+      });
+    const long = Array.from(
+      { length: 80 },
+      (_, index) => `text/10/https://${'x'.repeat(280)}.example/${index}`,
+    );
+    expect((await want(['machine/this-machine', 'machine/nowhere', ...long])).status).to.equal(204);
+    expect((await want({ one: 'machine/this-machine' })).status).to.equal(422);
+    await until(/"origin":"nowhere","samples":\[\],"problem":{"sentence":"there is no such source"/);
+    await until(/example\/79","samples":\[\],"problem":{"sentence":"a page reads from 64 sources at once/);
     await until(
       /event: samples\ndata: {"source":"machine","origin":"this-machine","samples":\[{.*"processor":42/,
     );

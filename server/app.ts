@@ -36,6 +36,8 @@ export interface AppOptions {
   /** What brings readings from outside. */
   feeders?: readonly Feeder[];
   now?: () => number;
+  /** The port that it is asked on, once it listens. */
+  ownPort?: () => number | null;
 }
 
 export interface App {
@@ -57,6 +59,7 @@ export function createApp({
   report = () => {},
   feeders = allFeeders,
   now,
+  ownPort,
 }: AppOptions): App {
   const store = openStore(dataFolder);
   const desks = createDeskStore(store, now);
@@ -76,7 +79,9 @@ export function createApp({
   const allowed = createHosts(store, now);
   const events = createEvents({
     feeders,
-    make: outsideFeeders({ helpers, isAllowed: allowed.isAllowed, ...(now ? { now } : {}) }),
+    make: outsideFeeders({ helpers, ownPort, isAllowed: allowed.isAllowed, ...(now ? { now } : {}) }),
+    ...(now ? { now } : {}),
+    onPages: helpers.keepWarm,
   });
 
   const app = express();
@@ -91,7 +96,7 @@ export function createApp({
           // Style elements are made at run time by the toast and menu libraries; scripts are ours alone.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'blob:', 'data:'],
-          workerSrc: ["'self'", 'blob:'],
+          workerSrc: ["'self'"],
           objectSrc: ["'none'"],
           baseUri: ["'none'"],
           frameAncestors: ["'none'"],

@@ -478,7 +478,7 @@ describe('what the asker got wrong', () => {
     await new Promise((resolve) => server.once('listening', resolve));
     const { port } = server.address() as { port: number };
     const status = await new Promise((resolve, reject) => {
-      const head = httpRequest({ port, path: '/api/events', method: 'HEAD' }, (answer) => {
+      const head = httpRequest({ port, path: '/api/events?page=one', method: 'HEAD' }, (answer) => {
         answer.resume();
         answer.on('end', () => resolve(answer.statusCode));
       });

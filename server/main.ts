@@ -1,4 +1,6 @@
-import { createServer } from 'node:http';
+import { createServer, type Server } from 'node:http';
+import { isIP, isIPv6 } from 'node:net';
+import { networkInterfaces } from 'node:os';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
@@ -48,9 +50,14 @@ try {
     ...(values.cache ? { cacheFolder: resolve(values.cache) } : {}),
     cacheBytes: cacheMiB * 2 ** 20,
     webFolder,
-    hosts: ['127.0.0.1', 'localhost', '[::1]', host],
+    hosts: ['127.0.0.1', 'localhost', '[::1]', ...namesOf(host)],
     report: (error) => log.error(error),
+    ownPort: () => portOf(server),
   });
+  // What nobody caught ends what it belongs to; what is saved lies on the disk by then, and all else goes on.
+  process.on('uncaughtException', (error) => log.error(error));
+  process.on('unhandledRejection', (error) => log.error(error));
+
   if (values.demo && app.desks.isEmpty())
     for (const desk of demoDesks().toReversed()) app.desks.create(desk, { keepId: true });
 
@@ -64,9 +71,7 @@ try {
     );
   });
   server.listen(port, host, () => {
-    const address = server.address();
-    const chosen = typeof address === 'object' && address ? address.port : port;
-    console.log(`Velvet Ledge is at http://${host}:${chosen}`);
+    console.log(`Velvet Ledge is at http://${namesOf(host)[0]}:${portOf(server)}`);
     // Small pictures of the motifs, so that whoever chooses among them need not wait.
     void warmMotifs(app.renderer).catch((problem: unknown) => log.warn(problem));
   });
@@ -81,6 +86,21 @@ try {
 } catch (error) {
   if (error instanceof StartProblem) stop(error.message);
   throw error;
+}
+
+/** The names by which a server is asked that listens on a host: an address of IPv6 stands in brackets. */
+function namesOf(host: string): string[] {
+  const inUrl = (address: string) =>
+    isIPv6(address) ? new URL(`http://[${address.split('%')[0]}]`).hostname : address;
+  // Whoever listens everywhere is asked by each of the machine's own addresses.
+  const everywhere = isIP(host) && /^[0:.]+$/.test(host);
+  const own = everywhere ? Object.values(networkInterfaces()).flatMap((all) => all ?? []) : [];
+  return [host, ...own.map(({ address }) => address)].map(inUrl);
+}
+
+function portOf(server: Server): number | null {
+  const address = server.address();
+  return typeof address === 'object' && address ? address.port : null;
 }
 
 async function warmMotifs(renderer: Renderer): Promise<void> {

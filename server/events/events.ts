@@ -1,75 +1,71 @@
-import { Router, type Response } from 'express';
-import { createFeeds } from '../feeds/feeds.ts';
+import { Router, json, type Request } from 'express';
+import { z } from 'zod';
+import { createFeeds, refusedFeed } from '../feeds/feeds.ts';
 import type { Feeder, MakeFeeder } from '../feeds/feed.ts';
 import { HttpProblem } from '../http/problem.ts';
+import { createStream, type Stream } from './stream.ts';
 
 export interface EventsOptions {
   feeders: readonly Feeder[];
   now?: () => number;
   /** Makes those that are asked for by an address. */
   make?: MakeFeeder;
+  /** Is told whether any page listens. */
+  onPages?: (areAny: boolean) => void;
 }
 
 const KEEP_ALIVE_MS = 15_000;
-/** Bytes that may wait for one page to read them. */
-const MOST_UNREAD = 2 ** 20;
 const MOST_STREAMS = 200;
+/** Feeds that one page is given. */
+const MOST_FEEDS = 64;
 
-interface Stream {
-  response: Response;
-  /** Names of the feeds that the page wants. */
+/** A page names itself, so that it can say later what it wants. */
+const PageId = z.string().regex(/^[\w-]{1,60}$/);
+/** Names of feeds, as source/origin. */
+const Names = z.array(z.string().max(400)).max(1000);
+
+/** What is told of a desk: which, its newest revision, and which page did it. */
+interface Told {
+  id: string;
+  revision?: number;
+  by: string | null;
+}
+
+interface Listener {
+  stream: Stream;
+  /** Names of the feeds that the page wants and gets. */
   wants: readonly string[];
 }
 
-/** Feeds that one page may ask for. */
-const MOST_FEEDS = 64;
-
-/** Names with commas between. Those with an address in them have commas of their own, and are encoded once more. */
-function namesIn(asked: unknown): string[] {
-  if (typeof asked !== 'string') return [];
-  return asked
-    .split(',')
-    .slice(0, MOST_FEEDS)
-    .flatMap((name) => {
-      try {
-        return [decodeURIComponent(name)];
-      } catch {
-        return [];
-      }
-    });
-}
-
-function send({ response }: Stream, event: string, data: unknown): void {
-  response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
-  // Whoever never reads is let go, and may come back.
-  if (response.writableLength > MOST_UNREAD) response.destroy();
-}
-
 /**
- * Server-sent events, one stream for each page: desks that were saved, and readings from outside for those who ask.
+ * Server-sent events, one stream for each page: desks that were saved, and readings from outside for those who ask. A
+ * page opens its stream under a name of its own and then says what it wants (as often as that changes).
  */
-export function createEvents({ feeders, now, make }: EventsOptions) {
-  const streams = new Set<Stream>();
+export function createEvents({ feeders, now = Date.now, make, onPages }: EventsOptions) {
+  const listeners = new Map<string, Listener>();
   const feeds = createFeeds(
     feeders,
     (name, feed) => {
-      for (const stream of streams) if (stream.wants.includes(name)) send(stream, 'samples', feed);
+      for (const { stream, wants } of listeners.values())
+        if (wants.includes(name)) stream.send('samples', name, feed, () => feeds.past(name));
     },
     now,
     make,
   );
-  const rewant = () => feeds.want(new Set([...streams].flatMap(({ wants }) => wants)));
+  const rewant = () => feeds.want(new Set([...listeners.values()].flatMap(({ wants }) => wants)));
 
-  function tell(event: string, data: unknown): void {
-    for (const stream of streams) send(stream, event, data);
+  /** Tells all pages of something that became of a desk. */
+  function tell(event: string, data: Told): void {
+    for (const { stream } of listeners.values()) stream.send(event, `${event} ${data.id}`, data);
   }
 
   const router = Router();
   router.get('/events', (request, response) => {
-    if (streams.size >= MOST_STREAMS)
+    const page = PageId.safeParse(request.query['page']);
+    if (!page.success)
+      throw new HttpProblem(400, 'Who asks?', 'A page must name itself to be told of events.');
+    if (listeners.size >= MOST_STREAMS)
       throw new HttpProblem(429, 'Too many pages', 'Too many pages listen already; close some.');
-    const asked = request.query['feeds'];
-    const stream = { response, wants: feeds.known(namesIn(asked)) };
     response.writeHead(200, {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store',
@@ -80,25 +76,53 @@ export function createEvents({ feeders, now, make }: EventsOptions) {
       response.end();
       return;
     }
-    send(stream, 'hello', {});
-    for (const name of stream.wants) {
-      const past = feeds.past(name);
-      if (past) send(stream, 'samples', past);
-    }
-    streams.add(stream);
-    rewant();
-    const keepAlive = setInterval(() => void response.write(': still here\n\n'), KEEP_ALIVE_MS);
+    const stream = createStream(response);
+    const listener = { stream, wants: [] };
+    // A page whose line broke may be back before that was noticed.
+    listeners.get(page.data)?.stream.end();
+    listeners.set(page.data, listener);
+    const keepAlive = setInterval(() => stream.keepAlive(), KEEP_ALIVE_MS);
     request.on('close', () => {
       clearInterval(keepAlive);
-      streams.delete(stream);
+      if (listeners.get(page.data) === listener) listeners.delete(page.data);
       rewant();
+      onPages?.(listeners.size > 0);
     });
+    onPages?.(true);
+    stream.send('hello', 'hello', {});
   });
+
+  router.put(
+    '/events/:page/feeds',
+    json({ limit: 500_000 }),
+    (request: Request<{ page: string }>, response) => {
+      const listener = listeners.get(request.params.page);
+      if (!listener) throw new HttpProblem(404, 'Nobody listens', 'No page of that name listens.');
+      const names = Names.safeParse(request.body);
+      if (!names.success)
+        throw new HttpProblem(422, 'No names', 'These are not the names of what can be read.');
+      const asked = [...new Set(names.data)];
+      const before = new Set(listener.wants);
+      listener.wants = asked.slice(0, MOST_FEEDS);
+      for (const name of listener.wants) {
+        const past = before.has(name) ? null : feeds.past(name);
+        if (past) listener.stream.send('samples', name, past, () => feeds.past(name));
+      }
+      for (const name of asked.slice(MOST_FEEDS))
+        listener.stream.send(
+          'samples',
+          name,
+          refusedFeed(name, `a page reads from ${MOST_FEEDS} sources at once, and this is one more`, now()),
+        );
+      rewant();
+      response.status(204).end();
+    },
+  );
 
   function close(): void {
     feeds.want(new Set());
-    for (const { response } of streams) response.end();
-    streams.clear();
+    for (const { stream } of listeners.values()) stream.end();
+    listeners.clear();
   }
 
   return { router, tell, close, retry: () => feeds.retry() };

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { Feed } from '../../core/sources/feeds.ts';
 import { sources } from '../../core/sources/list.ts';
-import type { Feeder } from './feed.ts';
+import { same, type Feeder } from './feed.ts';
 import { FetchProblem } from '../outside/addresses.ts';
 import { createFeeds, pauseAfter } from './feeds.ts';
 import { feeders } from './list.ts';
@@ -91,25 +91,72 @@ describe('feeds', () => {
       () => {},
       Date.now,
       (source, origin) => {
-        made.push(origin);
+        made.push(`${source}/${origin}`);
         return source === 'text' ? { ...counting(), source, origin } : null;
       },
     );
-    expect(feeds.known(['text/10/one', 'text/10/one', 'other/10/one', 'text'])).to.deep.equal([
-      'text/10/one',
-      'text/10/one',
-    ]);
-    expect(made.filter((origin) => origin === '10/one')).to.have.length(2);
-    for (let index = 0; index < 300; index++) expect(feeds.known([`text/10/${index}`])).to.have.length(1);
+    const want = (...names: string[]) => feeds.want(new Set(names));
+    want('text/10/one', 'other/10/one', 'text');
+    expect(made.filter((name) => name === 'text/10/one')).to.have.length(1);
+    expect(feeds.past('text/10/one')).to.equal(null);
+    for (const none of ['other/10/one', 'text', '__proto__']) {
+      want(none);
+      expect(feeds.past(none)?.problem?.sentence, none).to.equal('there is no such source');
+    }
+    for (let index = 0; index < 300; index++) want(`text/10/${index}`);
     // The first made room.
-    feeds.known(['text/10/one']);
-    expect(made.filter((origin) => origin === '10/one')).to.have.length(3);
-    await Promise.resolve();
+    want('text/10/one');
+    expect(made.filter((name) => name === 'text/10/one')).to.have.length(2);
+    want();
   });
 
-  it('know which names there are', () => {
-    const feeds = createFeeds([counting()], () => {});
-    expect(feeds.known(['machine/bench', 'machine/elsewhere', '__proto__'])).to.deep.equal(['machine/bench']);
+  it('say so where too many are wanted at once, and are looked at once there is room', async () => {
+    const told: Feed[] = [];
+    const feeds = createFeeds(
+      [],
+      (_, feed) => told.push(feed),
+      Date.now,
+      (source, origin) => ({ ...counting(), source, origin, everyMs: 60_000 }),
+    );
+    const names = Array.from({ length: 125 }, (_, index) => `text/10/${index}`);
+    feeds.want(new Set(names));
+    const refused = told.filter(({ problem }) => problem);
+    expect(refused.map(({ origin }) => origin)).to.deep.equal([
+      '10/120',
+      '10/121',
+      '10/122',
+      '10/123',
+      '10/124',
+    ]);
+    expect(refused[0]?.problem?.sentence).to.match(/^120 sources are read already/);
+    expect(feeds.past('text/10/124')?.problem).to.deep.equal(refused[4]?.problem);
+    feeds.want(new Set(names.slice(5)));
+    while (!told.some(({ origin, samples }) => origin === '10/124' && samples.length > 0))
+      await new Promise((resolve) => setImmediate(resolve));
+    expect(feeds.past('text/10/124')?.problem).to.equal(null);
+    feeds.want(new Set());
+  });
+
+  it('don’t wait for ever where nothing was read and all is said to be the same, nor after the clock was set back', async () => {
+    const told: Feed[] = [];
+    let at = 1000;
+    const readings = [same, 'old', 'new'];
+    await new Promise<void>((resolve) => {
+      const feeds = createFeeds(
+        [{ ...counting(), look: () => Promise.resolve(readings.shift()) }],
+        (_, feed) => {
+          told.push(feed);
+          if (told.length === 2) at = 10;
+          if (told.length < 3) return;
+          expect(feeds.past('machine/bench')?.samples).to.deep.equal([{ moment: 10, reading: 'new' }]);
+          feeds.want(new Set());
+          resolve();
+        },
+        () => at,
+      );
+      feeds.want(new Set(['machine/bench']));
+    });
+    expect(told[0]?.problem?.sentence).to.match(/never read/);
   });
 
   it('are listed for every origin outside that a source names', () => {

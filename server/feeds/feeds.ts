@@ -22,33 +22,46 @@ export function createFeeds(
 ) {
   const running = new Map(feeders.map((feeder) => [nameOf(feeder), startable(feeder, tell, now)]));
   const fixed = new Set(running.keys());
-  let wanted: ReadonlySet<string> = new Set();
+  /** Those that are wanted and can't be looked at, each with why. */
+  const refused = new Map<string, Feed>();
 
-  /** Whether there is one by this name; it is made where it can be. */
-  function has(name: string): boolean {
-    if (running.has(name)) return true;
-    const slash = name.indexOf('/');
-    const feeder = slash > 0 ? make(name.slice(0, slash), name.slice(slash + 1)) : null;
-    if (!feeder) return false;
+  /** Makes the feeder of a name; gives back why not, where it can't be. */
+  function add(name: string, wanted: ReadonlySet<string>): string | null {
+    const { source, origin } = partsOf(name);
+    const feeder = make(source, origin);
+    if (!feeder) return 'there is no such source';
     if (running.size >= MOST_MADE) {
       const free = [...running.keys()].find((one) => !fixed.has(one) && !wanted.has(one));
-      if (free === undefined) return false;
+      if (free === undefined)
+        return `${MOST_MADE} sources are read already; it is read once others are no longer shown`;
       running.get(free)?.want(false);
       running.delete(free);
     }
     running.set(name, startable(feeder, tell, now));
-    return true;
+    return null;
+  }
+
+  function refuse(name: string, sentence: string): void {
+    if (refused.has(name)) return;
+    const feed = refusedFeed(name, sentence, now());
+    refused.set(name, feed);
+    tell(name, feed);
   }
 
   return {
-    /** Those of some names that there are. */
-    known: (names: readonly string[]) => names.filter(has),
-    /** What was read of one before, for whoever comes later. */
-    past: (name: string): Feed | null => running.get(name)?.past() ?? null,
-    /** Starts those that are wanted, and lets the others come to rest. */
+    /** What is known of one by now, for whoever comes later. */
+    past: (name: string): Feed | null => running.get(name)?.past() ?? refused.get(name) ?? null,
+    /** Starts those that are wanted, made where they have to be, and lets the others come to rest. */
     want(names: ReadonlySet<string>): void {
-      wanted = names;
-      for (const [name, feeder] of running) feeder.want(names.has(name));
+      for (const name of refused.keys()) if (!names.has(name)) refused.delete(name);
+      for (const [name, feeder] of running) if (!names.has(name)) feeder.want(false);
+      for (const name of names) {
+        const why = running.has(name) ? null : add(name, names);
+        if (why === null) {
+          refused.delete(name);
+          running.get(name)?.want(true);
+        } else refuse(name, why);
+      }
     },
     /** Those that failed are tried at once: what kept them from it has changed. */
     retry(): void {
@@ -61,6 +74,17 @@ export type Feeds = ReturnType<typeof createFeeds>;
 
 function nameOf({ source, origin }: Pick<Feeder, 'source' | 'origin'>): string {
   return `${source}/${origin}`;
+}
+
+/** The opposite of `nameOf`. */
+function partsOf(name: string): Pick<Feeder, 'source' | 'origin'> {
+  const slash = Math.max(0, name.indexOf('/'));
+  return { source: name.slice(0, slash), origin: name.slice(slash + 1) };
+}
+
+/** What is told of a feed that is not looked at. */
+export function refusedFeed(name: string, sentence: string, now: number): Feed {
+  return { ...partsOf(name), samples: [], problem: { sentence, since: now, again: null } };
 }
 
 function startable(feeder: Feeder, tell: (name: string, feed: Feed) => void, now: () => number) {
@@ -81,9 +105,13 @@ function startable(feeder: Feeder, tell: (name: string, feed: Feed) => void, now
     try {
       const reading = await look();
       const last = samples.at(-1);
+      if (reading === same && !last)
+        throw new FetchProblem('it says that nothing has changed, but was never read');
+      // After a clock was set back, what was read before lies in what is to come.
+      while ((samples.at(-1)?.moment ?? -Infinity) > now()) samples.pop();
       const taken = { moment: now(), reading: reading === same ? last?.reading : reading };
       // What is the same is as new as this look.
-      if (reading === same && last) samples.pop();
+      if (reading === same && samples.at(-1) === last) samples.pop();
       samples.push(taken);
       samples.splice(0, Math.max(0, samples.length - kept));
       problem = null;

@@ -1,6 +1,6 @@
 import type { WorkName, WorkOf } from './work.ts';
 
-/** What one piece of work may take: ms, and MiB of its process. */
+/** What one piece of work may take: ms of the processor, and MiB of its process. */
 export interface Limits {
   mostMs: number;
   memory: number;

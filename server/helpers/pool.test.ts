@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { expect } from 'chai';
 import { sampleOf } from '../../core/backdrop/drawn.ts';
 import { createMotif } from '../../core/desk/defaults.ts';
+import { processorMs } from './processor.ts';
 import { Cancelled, TookTooLong, createHelpers, type Helpers } from './pool.ts';
 
 /** A small motif takes a moment; a large one with everything done to its pixels takes seconds. */
@@ -44,7 +45,10 @@ describe('helpers', function () {
   this.timeout(60_000);
   let helpers: Helpers;
   beforeEach(() => (helpers = createHelpers()));
-  afterEach(() => helpers.close());
+  afterEach(async () => {
+    helpers.close();
+    await until(() => children().length === 0);
+  });
 
   it('do their work in processes of their own, a few at a time, each called for again', async () => {
     const jobs = Array.from({ length: 8 }, (_, seed) => helpers.run('bake', order(160, seed)));
@@ -82,6 +86,28 @@ describe('helpers', function () {
   it('give up what takes longer than it may', async () => {
     expect(await failureOf(helpers.run('bake', order(6000), { mostMs: 300 }))).to.be.instanceOf(TookTooLong);
     expect(Buffer.from(await helpers.run('bake', order(160))).length).to.be.greaterThan(100);
+  });
+
+  it('count the processor’s time, not that of a machine that is busy with something else', async () => {
+    // Stopped by the system for longer than it may take, it has taken no time of its own.
+    const work = helpers.run('bake', order(160), { mostMs: 1500 });
+    await until(() => children().length === 1);
+    const [pid] = children();
+    process.kill(Number(pid), 'SIGSTOP');
+    const before = processorMs(Number(pid));
+    await new Promise((resolve) => setTimeout(resolve, 2500));
+    expect(processorMs(Number(pid))).to.equal(before);
+    process.kill(Number(pid), 'SIGCONT');
+    expect(Buffer.from(await work).length).to.be.greaterThan(100);
+    expect(processorMs(Number(pid))).to.be.greaterThan(before ?? Infinity);
+  });
+
+  it('stand ready while somebody may want one, and go when nobody does', async () => {
+    helpers.keepWarm(true);
+    await until(() => children().length === 1);
+    const warm = children();
+    await helpers.run('bake', order(160));
+    expect(children()).to.deep.equal(warm);
   });
 
   it('may be lost to the system, with what they were at and nothing else', async () => {

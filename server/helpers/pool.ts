@@ -2,6 +2,7 @@ import { fork, type ChildProcess } from 'node:child_process';
 import { cpus } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { limitsOf } from './limits.ts';
+import { watchTime } from './processor.ts';
 import type { WorkName, WorkOf } from './work.ts';
 
 /**
@@ -16,6 +17,8 @@ const MEMORY = 470;
 /** Pieces of work that may wait. */
 const MOST_WAITING = 400;
 const IDLE_MS = 10_000;
+/** A page that opens is given the processor first. */
+const WARM_AFTER_MS = 5000;
 /** A helper that has grown beyond this (MiB) doesn't give it back while it rests: it ends instead. */
 const RESTS_BELOW = 160;
 const PROGRAM = fileURLToPath(new URL('./start.mjs', import.meta.url));
@@ -36,10 +39,11 @@ interface Job {
   reject: (error: Error) => void;
 }
 
-/** What a helper answers; `memory` is what it holds, in MiB. */
+/** What a helper answers: that it begins, and what came of it; `memory` is what it holds, in MiB. */
 export type Answer =
+  | { begun: true }
   | { ok: true; value: never; memory: number }
-  | { ok: false; message: string; memory: number }
+  | { ok: false; message: string; code?: string | undefined; memory: number }
   | { tooMuchMemory: true };
 
 export interface RunOptions {
@@ -56,6 +60,8 @@ export interface Helpers {
     input: WorkOf<Name>['input'],
     options?: RunOptions,
   ): Promise<WorkOf<Name>['output']>;
+  /** Keeps one helper at rest instead of none for as long as somebody may soon want one. */
+  keepWarm(isWanted: boolean): void;
   close(): void;
 }
 
@@ -63,6 +69,7 @@ export interface Helpers {
 function createProcesses() {
   const idle = new Map<ChildProcess, NodeJS.Timeout>();
   const all = new Set<ChildProcess>();
+  let isWarm = false;
 
   function leave(helper: ChildProcess): void {
     all.delete(helper);
@@ -78,6 +85,17 @@ function createProcesses() {
     helper.on('error', () => helper.kill('SIGKILL'));
     helper.once('exit', () => leave(helper));
     return helper;
+  }
+
+  function endLater(helper: ChildProcess): NodeJS.Timeout {
+    clearTimeout(idle.get(helper));
+    const timer = setTimeout(() => {
+      if (isWarm && all.size === 1) return;
+      idle.delete(helper);
+      helper.kill();
+    }, IDLE_MS);
+    timer.unref();
+    return timer;
   }
 
   function drop(helper: ChildProcess): void {
@@ -98,15 +116,17 @@ function createProcesses() {
     },
     rest(helper: ChildProcess): void {
       if (!all.has(helper)) return;
-      const timer = setTimeout(() => {
-        idle.delete(helper);
-        helper.kill();
-      }, IDLE_MS);
-      timer.unref();
       // One that waits for work keeps nobody from ending.
       helper.unref();
       helper.channel?.unref();
-      idle.set(helper, timer);
+      idle.set(helper, endLater(helper));
+    },
+    /** Whether the last one that rests goes on resting; where there is none, one is started. */
+    setWarm(isWanted: boolean): void {
+      if (isWanted === isWarm) return;
+      isWarm = isWanted;
+      if (isWarm) setTimeout(() => isWarm && all.size === 0 && this.rest(start()), WARM_AFTER_MS).unref();
+      else for (const helper of idle.keys()) idle.set(helper, endLater(helper));
     },
     drop,
     dropIdle(): void {
@@ -123,7 +143,7 @@ function perform(helper: ChildProcess, job: Job, onEnd: (isBroken: boolean) => v
   helper.ref();
   helper.channel?.ref();
   function end(act: () => void, isBroken: boolean): void {
-    clearTimeout(timer);
+    watch.stop();
     helper.off('message', answer);
     helper.off('exit', gone);
     helper.off('error', gone);
@@ -136,10 +156,14 @@ function perform(helper: ChildProcess, job: Job, onEnd: (isBroken: boolean) => v
   const gone = () => fail(new Error('The work ended before it was done'));
   const answer = (message: unknown) => {
     const given = message as Answer;
-    if ('tooMuchMemory' in given) fail(new TooMuchMemory('Needs too much memory'));
+    if ('begun' in given) watch.begun();
+    else if ('tooMuchMemory' in given) fail(new TooMuchMemory('Needs too much memory'));
     else
       end(
-        () => (given.ok ? job.resolve(given.value) : job.reject(new Error(given.message))),
+        () =>
+          given.ok
+            ? job.resolve(given.value)
+            : job.reject(Object.assign(new Error(given.message), { code: given.code })),
         given.memory > RESTS_BELOW,
       );
   };
@@ -147,7 +171,7 @@ function perform(helper: ChildProcess, job: Job, onEnd: (isBroken: boolean) => v
   helper.once('exit', gone);
   helper.once('error', gone);
   job.signal?.addEventListener('abort', abort);
-  const timer = setTimeout(() => fail(new TookTooLong('Took too long')), job.mostMs);
+  const watch = watchTime(helper.pid ?? 0, job, () => fail(new TookTooLong('Took too long')));
   helper.send({ name: job.name, input: job.input, memory: job.memory });
 }
 
@@ -205,6 +229,7 @@ export function createHelpers(): Helpers {
         signal?.addEventListener('abort', () => callOff(job), { once: true });
         next();
       }),
+    keepWarm: (isWanted) => void (!isClosed && processes.setWarm(isWanted)),
     close() {
       isClosed = true;
       processes.close();

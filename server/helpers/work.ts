@@ -35,6 +35,8 @@ interface Order {
 
 async function carryOut({ name, input }: Order): Promise<unknown> {
   const act = await work[name]();
+  const begun: Answer = { begun: true };
+  process.send?.(begun);
   return act(input);
 }
 
@@ -53,6 +55,7 @@ process.on('message', (order: Order) => {
         answer({
           ok: false,
           message: error instanceof Error ? error.message : String(error),
+          code: (error as { code?: string } | null)?.code,
           memory: heldMiB(),
         }),
     )

@@ -1,6 +1,7 @@
 import type { ErrorRequestHandler } from 'express';
 import type { Problem } from '../../core/desk/problem.ts';
 import { problemText } from '../../core/desk/problem.ts';
+import { diskTrouble } from '../files/trouble.ts';
 import { Cancelled, TooMuchMemory, TooMuchWork, TookTooLong } from '../helpers/pool.ts';
 
 /** An answer that something is wrong (RFC 9457): a status, and a sentence for a person. */
@@ -21,7 +22,7 @@ export function refusal(title: string, problems: readonly Problem[], status = 42
   return new HttpProblem(status, title, first ? problemText(first) : title, { problems });
 }
 
-/** What the asker caused, in the words of whoever noticed; null for what is our own fault. */
+/** What the asker or the machine caused, in the words of whoever noticed; null for what is our own fault. */
 function asProblem(error: unknown): HttpProblem | null {
   if (error instanceof HttpProblem) return error;
   if (error instanceof TookTooLong || error instanceof TooMuchMemory)
@@ -32,6 +33,8 @@ function asProblem(error: unknown): HttpProblem | null {
     );
   if (error instanceof TooMuchWork)
     return new HttpProblem(429, 'Too much at once', 'The server has its hands full; try again in a moment.');
+  const trouble = diskTrouble(error);
+  if (trouble) return new HttpProblem(507, 'Not written', trouble.sentence, { trouble: trouble.kind });
   if (error instanceof Cancelled) return new HttpProblem(499, 'Nobody waits', 'The work was called off.');
   // Errors of the parts that read requests and send files say whose fault they are by their status.
   const { status, type } = error as { status?: unknown; type?: unknown };
@@ -63,8 +66,9 @@ export function problemHandler(report: (error: unknown) => void): ErrorRequestHa
       return;
     }
     let problem = asProblem(error);
+    // The disk's troubles have a sentence of their own, and are for whoever looks after the server, too.
+    if (!problem || problem.status === 507) report(error);
     if (!problem) {
-      report(error);
       problem = new HttpProblem(
         500,
         'The server failed',

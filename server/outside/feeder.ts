@@ -2,20 +2,19 @@ import { fetchedKinds, readOrigin, type FetchedKind } from '../../core/sources/o
 import { same, type Feeder, type MakeFeeder } from '../feeds/feed.ts';
 import type { Helpers } from '../helpers/pool.ts';
 import { standInText } from '../stand-ins/stand-ins.ts';
-import { FetchProblem, type Resolve } from './addresses.ts';
+import { FetchProblem, type Reach } from './addresses.ts';
 import { fetchText, type Stamp } from './fetch.ts';
 
-export interface OutsideOptions {
+export interface OutsideOptions extends Pick<Reach, 'isAllowed' | 'ownPort'> {
   helpers: Pick<Helpers, 'run'>;
-  isAllowed: (host: string) => boolean;
   now?: () => number;
-  resolve?: Resolve;
+  resolve?: Reach['resolve'];
 }
 
 const MINUTE = 60_000;
 
 /** What is fetched from the web or from a stand-in: each address is a feeder of its own. */
-export function outsideFeeders({ helpers, isAllowed, now = Date.now, resolve }: OutsideOptions): MakeFeeder {
+export function outsideFeeders({ helpers, now = Date.now, ...reach }: OutsideOptions): MakeFeeder {
   async function read(kind: FetchedKind, text: string): Promise<unknown> {
     if (kind === 'text') return text;
     try {
@@ -39,7 +38,7 @@ export function outsideFeeders({ helpers, isAllowed, now = Date.now, resolve }: 
       async look() {
         const standIn = standInText(address, now());
         if (standIn !== null) return read(kind, standIn);
-        const fetched = await fetchText(address, { isAllowed, stamp, ...(resolve ? { resolve } : {}) });
+        const fetched = await fetchText(address, { ...reach, stamp });
         if (fetched.isSame) return same;
         const reading = await read(kind, fetched.text);
         stamp = fetched.stamp;

@@ -1,9 +1,10 @@
 import { request as httpRequest, type IncomingMessage } from 'node:http';
 import { request as httpsRequest } from 'node:https';
 import { createGunzip, createInflate, createBrotliDecompress } from 'node:zlib';
+import { isIP } from 'node:net';
 import type { Readable } from 'node:stream';
 import { isAddress } from '../../core/sources/outside.ts';
-import { FetchProblem, reachable, resolveByName, type Resolve } from './addresses.ts';
+import { FetchProblem, reachable, resolveByName, type Reach } from './addresses.ts';
 
 export const FETCH_LIMITS = {
   /** Bytes, unpacked. */
@@ -21,9 +22,8 @@ export interface Stamp {
 
 export type Fetched = { isSame: true } | { isSame: false; text: string; stamp: Stamp };
 
-export interface FetchOptions {
-  isAllowed: (host: string) => boolean;
-  resolve?: Resolve;
+export interface FetchOptions extends Pick<Reach, 'isAllowed' | 'ownPort'> {
+  resolve?: Reach['resolve'];
   stamp?: Stamp;
   limits?: typeof FETCH_LIMITS;
 }
@@ -32,36 +32,66 @@ export interface FetchOptions {
  * Fetches a text from the web, within limits of size, time and redirects. Each host on the way, and the address that its
  * name leads to, must lie in the open network or be allowed. Throws FetchProblem.
  */
-export async function fetchText(
-  address: string,
-  { isAllowed, resolve = resolveByName, stamp = {}, limits = FETCH_LIMITS }: FetchOptions,
-): Promise<Fetched> {
+export async function fetchText(address: string, options: FetchOptions): Promise<Fetched> {
+  const { limits = FETCH_LIMITS } = options;
   const signal = AbortSignal.timeout(limits.ms);
   try {
-    let at = address;
-    for (let turn = 0; turn <= limits.redirects; turn++) {
-      if (!isAddress(at) || !URL.canParse(at))
-        throw new FetchProblem('it leads to an address that can’t be read');
-      const url = new URL(at);
-      const response = await ask(url, await reachable(url.hostname, isAllowed, resolve), stamp, signal);
-      const status = response.statusCode ?? 0;
-      const next = response.headers.location;
-      if (status >= 300 && status < 400 && status !== 304 && next !== undefined) {
-        response.destroy();
-        at = URL.canParse(next, url) ? new URL(next, url).href : '';
-        continue;
-      }
-      return await take(response, status, limits);
-    }
-    throw new FetchProblem('it leads from one address to the next without end');
+    return await within(signal, follow(address, options, limits, signal));
   } catch (error) {
-    if (error instanceof FetchProblem) throw error;
     if (signal.aborted) throw new FetchProblem('it did not answer in time');
+    if (error instanceof FetchProblem) throw error;
     throw new FetchProblem(reasonOf(error));
   }
 }
 
-function ask(url: URL, ip: string, { etag, modified }: Stamp, signal: AbortSignal): Promise<IncomingMessage> {
+/** What becomes of some work, or a rejection once the time is over: whatever it waits for, nobody waits longer. */
+function within<T>(signal: AbortSignal, work: Promise<T>): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const over = () => reject(new Error('The time is over'));
+    signal.addEventListener('abort', over, { once: true });
+    work.then(resolve, reject).finally(() => signal.removeEventListener('abort', over));
+  });
+}
+
+async function follow(
+  address: string,
+  { isAllowed, ownPort, resolve = resolveByName, stamp = {} }: FetchOptions,
+  limits: typeof FETCH_LIMITS,
+  signal: AbortSignal,
+): Promise<Fetched> {
+  let at = address;
+  for (let turn = 0; turn <= limits.redirects; turn++) {
+    if (!isAddress(at) || !URL.canParse(at))
+      throw new FetchProblem('it leads to an address that can’t be read');
+    const url = new URL(at);
+    const where = { host: url.hostname, port: portOf(url) };
+    const addresses = await reachable(where, { isAllowed, ownPort, resolve, signal });
+    const response = await ask(url, addresses, stamp, signal);
+    const status = response.statusCode ?? 0;
+    const next = response.headers.location;
+    if (status >= 300 && status < 400 && status !== 304 && next !== undefined) {
+      response.destroy();
+      at = URL.canParse(next, url) ? new URL(next, url).href : '';
+      continue;
+    }
+    return await take(response, status, stamp, limits);
+  }
+  throw new FetchProblem('it leads from one address to the next without end');
+}
+
+function portOf({ port, protocol }: URL): number {
+  return port === '' ? (protocol === 'https:' ? 443 : 80) : Number(port);
+}
+
+/** How a connection is made to a host of several addresses: one after the other, each given so many ms. */
+const connecting = { autoSelectFamily: true, autoSelectFamilyAttemptTimeout: 2500 };
+
+function ask(
+  url: URL,
+  addresses: readonly string[],
+  { etag, modified }: Stamp,
+  signal: AbortSignal,
+): Promise<IncomingMessage> {
   const request = url.protocol === 'https:' ? httpsRequest : httpRequest;
   return new Promise((resolve, reject) => {
     const asked = request(
@@ -69,11 +99,16 @@ function ask(url: URL, ip: string, { etag, modified }: Stamp, signal: AbortSigna
       {
         signal,
         agent: false,
-        // The very address that was checked.
-        lookup: (_host, options, done) => {
-          const family = ip.includes(':') ? 6 : 4;
-          if (options.all) done(null, [{ address: ip, family }]);
-          else done(null, ip, family);
+        ...connecting,
+        // The very addresses that were checked. Never answered at once: a connection that fails on the spot would say
+        // so before anybody listens.
+        lookup: (_host, { all }, done) => {
+          const checked = addresses.map((address) => ({ address, family: isIP(address) }));
+          const [first] = checked;
+          setImmediate(() => {
+            if (all || !first) done(null, checked);
+            else done(null, first.address, first.family);
+          });
         },
         headers: {
           Accept:
@@ -87,6 +122,12 @@ function ask(url: URL, ip: string, { etag, modified }: Stamp, signal: AbortSigna
       resolve,
     );
     asked.on('error', reject);
+    asked.on('upgrade', ({ statusCode }, socket) => {
+      socket.destroy();
+      reject(new FetchProblem(`the server there answers with ${statusCode ?? 'something else'}`));
+    });
+    // Whatever else may end it: somebody waits for this.
+    asked.on('close', () => reject(new FetchProblem('the connection broke off')));
     asked.end();
   });
 }
@@ -94,9 +135,10 @@ function ask(url: URL, ip: string, { etag, modified }: Stamp, signal: AbortSigna
 async function take(
   response: IncomingMessage,
   status: number,
+  { etag: known, modified: dated }: Stamp,
   limits: typeof FETCH_LIMITS,
 ): Promise<Fetched> {
-  if (status === 304) {
+  if (status === 304 && (known ?? dated) !== undefined) {
     response.destroy();
     return { isSame: true };
   }
@@ -104,7 +146,7 @@ async function take(
     response.destroy();
     throw new FetchProblem(`the server there answers with ${status}`);
   }
-  const bytes = await bytesOf(response, limits);
+  const bytes = await bytesOf(response, limits).finally(() => response.destroy());
   const { etag, 'last-modified': modified } = response.headers;
   return {
     isSame: false,
@@ -121,25 +163,34 @@ const unpackers = new Map<string, () => NodeJS.ReadWriteStream>([
   ['br', createBrotliDecompress],
 ]);
 
+/** What takes apart what was packed; null where nothing was. Throws FetchProblem. */
+function unpackerOf(encoding: string): NodeJS.ReadWriteStream | null {
+  const [packing, ...more] = encoding
+    .toLowerCase()
+    .split(',')
+    .map((one) => one.trim())
+    .filter((one) => one !== '' && one !== 'identity');
+  if (packing === undefined) return null;
+  const unpack = unpackers.get(packing);
+  if (!unpack || more.length > 0)
+    throw new FetchProblem(`it comes packed as “${encoding.slice(0, 40)}”, which can’t be read`);
+  return unpack();
+}
+
 /** All bytes, unpacked as they come: something small that unpacks to something huge is stopped on the way. */
 async function bytesOf(response: IncomingMessage, limits: typeof FETCH_LIMITS): Promise<Buffer> {
-  const unpack = unpackers.get(String(response.headers['content-encoding'] ?? ''));
-  const unpacked = unpack?.();
+  const unpacked = unpackerOf(response.headers['content-encoding'] ?? '');
   if (unpacked) {
     response.on('error', (error) => (unpacked as unknown as Readable).destroy(error));
     response.pipe(unpacked);
   }
   const chunks: Buffer[] = [];
   let length = 0;
-  try {
-    for await (const chunk of (unpacked ?? response) as AsyncIterable<Buffer>) {
-      length += chunk.length;
-      if (length > limits.bytes)
-        throw new FetchProblem(`it is larger than ${Math.round(limits.bytes / 2 ** 20)} MB`);
-      chunks.push(chunk);
-    }
-  } finally {
-    response.destroy();
+  for await (const chunk of (unpacked ?? response) as AsyncIterable<Buffer>) {
+    length += chunk.length;
+    if (length > limits.bytes)
+      throw new FetchProblem(`it is larger than ${Math.round(limits.bytes / 2 ** 20)} MB`);
+    chunks.push(chunk);
   }
   return Buffer.concat(chunks);
 }
@@ -166,7 +217,7 @@ const reasons = new Map([
 ]);
 
 function reasonOf(error: unknown): string {
-  const { code = '' } = error as { code?: string };
+  const { code = '' } = (error ?? {}) as { code?: string };
   if (/CERT|SSL|TLS/.test(code)) return 'its certificate is not to be trusted';
   if (code.startsWith('Z_')) return 'what it sends is damaged';
   return reasons.get(code) ?? 'the connection failed';

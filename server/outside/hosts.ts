@@ -4,22 +4,27 @@ import { z } from 'zod';
 import type { Store } from '../db/open.ts';
 import { allowedHosts } from '../db/schema.ts';
 import { HttpProblem } from '../http/problem.ts';
+import { hostName, type Whereabouts } from './addresses.ts';
 
 const MOST_HOSTS = 200;
 
-/** A name or an address, as it stands in a URL. */
+/** A name or an address, as it stands in a URL, with the port where it is none of the usual two. */
 const Host = z
   .string()
   .min(1)
-  .max(253)
-  .regex(/^[a-z0-9._:-]+$/i);
+  .max(260)
+  .regex(/^[a-z0-9._:[\]-]+$/i);
 
 /** Hosts in the private network that may be read from, because a person said so. */
 export function createHosts(store: Store, now: () => number = Date.now) {
   const all = () => store.select().from(allowedHosts).orderBy(asc(allowedHosts.host)).all();
   return {
-    isAllowed: (host: string) =>
-      store.select().from(allowedHosts).where(eq(allowedHosts.host, host.toLowerCase())).get() !== undefined,
+    isAllowed: (where: Whereabouts) =>
+      store
+        .select()
+        .from(allowedHosts)
+        .where(eq(allowedHosts.host, hostName(where).toLowerCase()))
+        .get() !== undefined,
     list: () => all().map(({ host }) => host),
     allow(host: string): void {
       if (all().length >= MOST_HOSTS)

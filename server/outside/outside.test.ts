@@ -12,7 +12,15 @@ import { bulletins } from '../../core/sources/headlines/simulate.ts';
 import { DAWN } from '../../tests/support/desks.ts';
 import { same } from '../feeds/feed.ts';
 import { marrowPoint, MARROW_SEED, standInText } from '../stand-ins/stand-ins.ts';
-import { FetchProblem, isPublic, reachable } from './addresses.ts';
+import {
+  FetchProblem,
+  hostName,
+  isPublic,
+  reachable,
+  resolveByName,
+  type Reach,
+  type Resolve,
+} from './addresses.ts';
 import { outsideFeeders } from './feeder.ts';
 import { FETCH_LIMITS, fetchText } from './fetch.ts';
 import { plainText, readHeadlines } from './headlines.ts';
@@ -51,6 +59,9 @@ describe('addresses', () => {
       '::ffff:127.0.0.1',
       '::ffff:10.1.2.3',
       '64:ff9b::7f00:1',
+      '::7f00:1',
+      '::a00:1',
+      '4000::1',
       'not an address',
     ])
       expect(isPublic(address), address).to.equal(false);
@@ -63,17 +74,37 @@ describe('addresses', () => {
       (...addresses: string[]) =>
       () =>
         Promise.resolve(addresses);
-    expect(await reachable('open.example', nobody, to('93.184.216.34'))).to.equal('93.184.216.34');
+    const reach = (host: string, resolve: Resolve, isAllowed: Reach['isAllowed'] = nobody, port = 443) =>
+      reachable({ host, port }, { isAllowed, resolve, ownPort: () => 4680 });
+    expect(await reach('open.example', to('93.184.216.34', '2606:4700::1111'))).to.deep.equal([
+      '93.184.216.34',
+      '2606:4700::1111',
+    ]);
     for (const resolve of [to('127.0.0.1'), to('93.184.216.34', '10.0.0.1'), to('::ffff:192.168.0.1')])
-      expect(await failureOf(reachable('inside.example', nobody, resolve))).to.include('your own network');
+      expect(await failureOf(reach('inside.example', resolve))).to.include('your own network');
     for (const host of ['127.0.0.1', '[::1]', '2130706433'])
-      expect(await failureOf(reachable(host, nobody, to('127.0.0.1'))), host).to.include('your own network');
-    expect(await reachable('inside.example', (host) => host === 'inside.example', to('10.0.0.1'))).to.equal(
-      '10.0.0.1',
+      expect(await failureOf(reach(host, to('127.0.0.1'))), host).to.include('your own network');
+    expect(await failureOf(reach('none.example', () => Promise.reject(new Error('ENOTFOUND'))))).to.include(
+      'no host',
     );
-    expect(
-      await failureOf(reachable('none.example', nobody, () => Promise.reject(new Error('ENOTFOUND')))),
-    ).to.include('no host');
+  });
+
+  it('are allowed with their port, and never those of this server itself', async () => {
+    const there: Resolve = () => Promise.resolve(['10.0.0.1']);
+    const allowed: Reach['isAllowed'] = (where) => hostName(where) === 'inside.example:8080';
+    const at = (port: number) =>
+      reachable({ host: 'inside.example', port }, { isAllowed: allowed, resolve: there });
+    expect(await at(8080)).to.deep.equal(['10.0.0.1']);
+    expect(await failureOf(at(8081))).to.include('“inside.example:8081” lies in your own network');
+    expect(await failureOf(at(443))).to.include('“inside.example” lies in your own network');
+    for (const host of ['127.0.0.1', '[::1]', '127.9.9.9', '0.0.0.0'])
+      expect(
+        await failureOf(
+          reachable({ host, port: 4680 }, { isAllowed: everyone, resolve: there, ownPort: () => 4680 }),
+        ),
+        host,
+      ).to.include('Velvet Ledge itself');
+    expect(hostName({ host: '::1', port: 8080 })).to.equal('[::1]:8080');
   });
 });
 
@@ -145,8 +176,8 @@ describe('fetching', () => {
     expect(await failureOf(get())).to.include('without end');
     // The first host is allowed by its name; the one that it leads to is not.
     answer = (_, response) => response.writeHead(302, { Location: 'http://[::1]:9/inside' }).end();
-    expect(await failureOf(get({ isAllowed: (host) => host === '127.0.0.1' }))).to.include(
-      '“::1” lies in your own network',
+    expect(await failureOf(get({ isAllowed: ({ host }) => host === '127.0.0.1' }))).to.include(
+      '“[::1]:9” lies in your own network',
     );
     for (const elsewhere of ['file:///etc/passwd', 'ftp://open.example/', 'http://a:b@open.example/']) {
       answer = (_, response) => response.writeHead(302, { Location: elsewhere }).end();
@@ -165,6 +196,56 @@ describe('fetching', () => {
     );
     expect(failure).to.match(/in time|reached|answers|not there|failed/);
     expect(asked).to.equal(1);
+  });
+
+  it('tries each of the checked addresses', async () => {
+    answer = (_, response) => response.end('there');
+    const { port } = server.address() as AddressInfo;
+    const two = () => Promise.resolve(['127.0.0.7', '127.0.0.1']);
+    expect(await get({ resolve: two }, `http://two.example:${port}/`)).to.include({ text: 'there' });
+  });
+
+  it('survives a connection that fails at once', async () => {
+    // An address that the system has no way to at all: the connection fails before anything else happens.
+    const nowhere = () => Promise.resolve(['2001:db8::1']);
+    const failure = await failureOf(
+      get({ resolve: nowhere, limits: { ...FETCH_LIMITS, ms: 2000 } }, 'http://nowhere.example/'),
+    );
+    expect(failure).to.be.a('string');
+    const odd = () => Promise.resolve(['255.255.255.255']);
+    expect(await failureOf(get({ resolve: odd }, 'http://odd.example/'))).to.be.a('string');
+  });
+
+  it('ends with a sentence whatever a server does', async () => {
+    answer = (request) => {
+      request.socket.end('HTTP/1.1 101 Switching Protocols\r\nUpgrade: odd\r\nConnection: Upgrade\r\n\r\n');
+    };
+    expect(await failureOf(get())).to.include('answers with 101');
+    answer = (request) => void request.socket.destroy();
+    expect(await failureOf(get())).to.include('broke off');
+    answer = (_, response) => response.setHeader('Content-Encoding', 'x-odd').end('rubbish');
+    expect(await failureOf(get())).to.include('packed as “x-odd”');
+    answer = (_, response) => response.setHeader('Content-Encoding', 'gzip, gzip').end(gzipSync('twice'));
+    expect(await failureOf(get())).to.include('can’t be read');
+    answer = (_, response) => response.setHeader('Content-Encoding', 'Identity').end('plain');
+    expect(await get()).to.include({ text: 'plain' });
+    answer = (_, response) => response.writeHead(304).end();
+    expect(await failureOf(get())).to.include('304');
+  });
+
+  it('keeps to its time while a name is looked up, and calls the question off', async () => {
+    let isCalledOff = false;
+    const never: Resolve = (_, signal) =>
+      new Promise(() => signal?.addEventListener('abort', () => (isCalledOff = true)));
+    const limits = { ...FETCH_LIMITS, ms: 100 };
+    const failures = await Promise.all(
+      Array.from({ length: 40 }, (_, index) =>
+        failureOf(get({ resolve: never, limits }, `http://silent${index}.example/`)),
+      ),
+    );
+    expect(new Set(failures)).to.deep.equal(new Set(['it did not answer in time']));
+    expect(isCalledOff).to.equal(true);
+    expect(await resolveByName('localhost')).to.include('127.0.0.1');
   });
 
   it('does not wait for ever, and says what a server answered', async () => {

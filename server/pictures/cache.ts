@@ -3,6 +3,7 @@ import { mkdirSync, readdirSync, statSync, unlinkSync } from 'node:fs';
 import { readFile, rename, rm, utimes, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { nanoid } from 'nanoid';
+import { diskTrouble } from '../files/trouble.ts';
 
 /** What made pictures may take up unless told otherwise, bytes. */
 export const CACHE_BYTES = 2 ** 30;
@@ -70,10 +71,13 @@ export function createCache(folder: string, mostBytes: number) {
     try {
       await writeFile(part, bytes);
       await rename(part, join(folder, name));
+      note(name, bytes.length);
+    } catch (error) {
+      // Without room it is not kept, but shown all the same.
+      if (!diskTrouble(error)) throw error;
     } finally {
       await rm(part, { force: true });
     }
-    note(name, bytes.length);
     return bytes;
   }
 

@@ -3,6 +3,7 @@ import sharp, { type Metadata } from 'sharp';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import { blockiness } from '../../core/backdrop/fitness.ts';
 import { digestOf } from '../files/digest.ts';
+import { diskTrouble } from '../files/trouble.ts';
 import { cleanPicture } from './clean.ts';
 import { mostPixelsOf, openPicture } from './open.ts';
 
@@ -73,7 +74,9 @@ export async function takePicture({ path, out, asIs }: TakeOrder): Promise<Taken
     bytes = asIs ? given : await cleanPicture(given, found);
     await writeFile(out, bytes);
     await decodeWhole(out);
-  } catch {
+  } catch (error) {
+    // A disk that is full says nothing of the picture.
+    if (diskTrouble(error)) throw error;
     return damaged;
   }
   if (bytes.length > DESK_LIMITS.picture)

@@ -4,6 +4,7 @@ import { MOST_SECONDS } from '../../core/sources/sound/schema.ts';
 import { pieceIds } from '../../core/sources/sound/pieces.ts';
 import { synthesize, toWav } from '../../core/sound/synth.ts';
 import { digestOf } from '../files/digest.ts';
+import { diskTrouble } from '../files/trouble.ts';
 
 /** The work on sounds; it runs in helpers. */
 
@@ -65,7 +66,9 @@ export async function inspectSound({
       seconds: Math.round(seconds * 100) / 100,
       hasCover: picture !== null && picture !== undefined,
     };
-  } catch {
+  } catch (error) {
+    // A disk that is full says nothing of the sound.
+    if (diskTrouble(error)) throw error;
     return { ok: false, reason: 'is damaged, or not a sound' };
   }
 }

@@ -83,11 +83,21 @@ function json(method: string, body: unknown, headers: Record<string, string> = {
   return { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...headers } };
 }
 
-/** Browsers let requests up to this many bytes go on after their page has gone. */
+/** Browsers let requests up to so many bytes (64 KiB, all of them together) go on after their page has gone. */
 const MOST_OUTLIVING = 60_000;
+/** Bytes of such requests that are under way. */
+let outliving = 0;
 
-function outlivingThePage(init: RequestInit): RequestInit {
-  return { ...init, keepalive: String(init.body).length < MOST_OUTLIVING };
+/** Asks so that the request goes on after its page has gone, where it may: the browser refuses one that is larger. */
+async function askOutliving<T>(path: string, init: RequestInit): Promise<T> {
+  const bytes = new TextEncoder().encode(String(init.body)).length;
+  if (outliving + bytes > MOST_OUTLIVING) return askJson<T>(path, init);
+  outliving += bytes;
+  try {
+    return await askJson<T>(path, { ...init, keepalive: true });
+  } finally {
+    outliving -= bytes;
+  }
 }
 
 export const api = {
@@ -96,9 +106,9 @@ export const api = {
   create: (desk: Desk) => askJson<StoredDesk>('/desks', json('POST', desk)),
   copy: (id: string) => askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/copy`, { method: 'POST' }),
   save: (desk: Desk, basedOn: number) =>
-    askJson<{ revision: number; savedAt: number }>(
+    askOutliving<{ revision: number; savedAt: number }>(
       `/desks/${encodeURIComponent(desk.id)}`,
-      outlivingThePage(json('PUT', desk, { 'If-Match': `"${basedOn}"` })),
+      json('PUT', desk, { 'If-Match': `"${basedOn}"` }),
     ),
   remove: (id: string) => ask(`/desks/${encodeURIComponent(id)}`, { method: 'DELETE' }),
   restore: (id: string) => ask(`/desks/${encodeURIComponent(id)}/restore`, { method: 'POST' }),
@@ -131,6 +141,8 @@ export const api = {
   allowHost: (host: string) => askJson<string[]>('/hosts', json('POST', { host })),
   hosts: () => askJson<string[]>('/hosts'),
   refuseHost: (host: string) => askJson<string[]>(`/hosts/${encodeURIComponent(host)}`, { method: 'DELETE' }),
+  /** Says which readings a page that listens to events wants, each as source/origin. */
+  wantFeeds: (page: string, names: readonly string[]) => ask(`/events/${page}/feeds`, json('PUT', names)),
   pictureFacts: (id: string) => askJson<PictureFacts>(`/pictures/${id}/facts`),
   /** A backdrop in exactly these pixels; aborting ends the work on the server too. */
   exportBackdrop: async (

@@ -1,5 +1,5 @@
 import type { Feed } from '../../core/sources/feeds.ts';
-import { clientId } from './client.ts';
+import { api, clientId, ServerProblem } from './client.ts';
 
 export interface EventHandlers {
   /** A desk was saved, by this page or another one. */
@@ -11,24 +11,97 @@ export interface EventHandlers {
   onHello?(): void;
 }
 
-/**
- * Listens to the server; the browser takes a broken stream up again by itself. `feeds` names the readings that are
- * wanted, each as source/origin, encoded, with commas between. Gives back how to stop.
- */
-export function listen(feeds: string, handlers: EventHandlers): () => void {
-  const stream = new EventSource(`/api/events${feeds ? `?feeds=${feeds}` : ''}`);
-  function on<T>(event: string, handle: (data: T) => void): void {
-    stream.addEventListener(event, (message) =>
-      handle(JSON.parse((message as MessageEvent<string>).data) as T),
-    );
+export interface Listening {
+  /** Names the readings that are wanted from now on, each as source/origin. */
+  want(names: readonly string[]): void;
+  stop(): void;
+}
+
+/** ms until something that the server refused is tried again. */
+const AGAIN_MS = 5000;
+
+/** Listens to the server for as long as wanted, whatever becomes of the line between them. */
+export function listen(handlers: EventHandlers): Listening {
+  const page = crypto.randomUUID();
+  let stream: EventSource | null = null;
+  let again: ReturnType<typeof setTimeout> | undefined;
+  let isOver = false;
+  const wants = createWants(page);
+
+  function open(): void {
+    const opened = new EventSource(`/api/events?page=${page}`);
+    stream = opened;
+    function on<T>(event: string, handle: (data: T) => void): void {
+      opened.addEventListener(event, (message) =>
+        handle(JSON.parse((message as MessageEvent<string>).data) as T),
+      );
+    }
+    on<{ id: string; revision: number; by: string | null }>('saved', ({ id, revision, by }) => {
+      handlers.onSaved?.(id, revision, by === clientId);
+    });
+    on<{ id: string; by: string | null }>('removed', ({ id, by }) => {
+      handlers.onRemoved?.(id, by === clientId);
+    });
+    on<Feed>('samples', (feed) => handlers.onSamples?.(feed));
+    on('hello', () => {
+      wants.stands();
+      handlers.onHello?.();
+    });
+    opened.addEventListener('error', () => {
+      wants.broke();
+      // The browser takes a broken stream up again by itself, but not one that was refused.
+      if (opened.readyState === EventSource.CLOSED && !isOver) again = setTimeout(open, AGAIN_MS);
+    });
   }
-  on<{ id: string; revision: number; by: string | null }>('saved', ({ id, revision, by }) => {
-    handlers.onSaved?.(id, revision, by === clientId);
-  });
-  on<{ id: string; by: string | null }>('removed', ({ id, by }) => {
-    handlers.onRemoved?.(id, by === clientId);
-  });
-  on<Feed>('samples', (feed) => handlers.onSamples?.(feed));
-  on('hello', () => handlers.onHello?.());
-  return () => stream.close();
+  open();
+
+  return {
+    want: wants.set,
+    stop() {
+      isOver = true;
+      clearTimeout(again);
+      wants.broke();
+      stream?.close();
+    },
+  };
+}
+
+/** What a page wants to be told of: said anew each time that its stream stands, and whenever it changes. */
+function createWants(page: string) {
+  let names: readonly string[] = [];
+  let said: readonly string[] = [];
+  /** Counts the streams; 0 while there is none. */
+  let isStanding = false;
+  let isAsking = false;
+
+  async function tell(): Promise<void> {
+    if (isAsking) return;
+    isAsking = true;
+    while (isStanding && said !== names) {
+      const asked = names;
+      try {
+        await api.wantFeeds(page, asked);
+        said = asked;
+      } catch (error) {
+        // With the server gone, or this page unknown to it, the stream breaks too and is taken up again.
+        if (!(error instanceof ServerProblem) || error.status === 404) break;
+        await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
+      }
+    }
+    isAsking = false;
+  }
+
+  return {
+    set(wanted: readonly string[]): void {
+      names = wanted;
+      void tell();
+    },
+    stands(): void {
+      isStanding = true;
+      // A new stream wants nothing yet.
+      said = [];
+      void tell();
+    },
+    broke: () => void (isStanding = false),
+  };
 }

@@ -134,7 +134,9 @@ export const useConditions = create<ConditionsState>()((set) => ({
   takeFeed: ({ source, origin, samples, problem = null }) =>
     set(({ feeds }) => {
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
-      const known = feeds.find(isMeant)?.samples ?? [];
+      const last = samples.at(-1)?.moment ?? Infinity;
+      // Where the newest lies before what is known, the clock there was set back.
+      const known = (feeds.find(isMeant)?.samples ?? []).filter(({ moment }) => moment <= last);
       const newest = known.at(-1)?.moment ?? -Infinity;
       const kept = source === 'machine' ? MOST_SAMPLES : MOST_FETCHED;
       const added = [...known, ...samples.filter(({ moment }) => moment > newest)].slice(-kept);

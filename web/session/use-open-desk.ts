@@ -1,10 +1,10 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Scene } from '../../core/scene/scene.ts';
 import { fetchedFor, type Outside } from '../../core/sources/outside.ts';
 import { SIMULATED } from '../../core/sources/source.ts';
 import { api } from '../api/client.ts';
 import { persist } from '../later.ts';
-import { listen } from '../api/events.ts';
+import { listen, type Listening } from '../api/events.ts';
 import { startClock } from './clock.ts';
 import { keepWindows } from './kept-windows.ts';
 import { useConditions } from './conditions.ts';
@@ -56,6 +56,7 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
     };
   }, [id, handlers]);
 
+  const listening = useRef<Listening | null>(null);
   useEffect(() => {
     async function hearOf(revision: number): Promise<void> {
       // With work unsaved here, the next save finds out and asks.
@@ -71,7 +72,7 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
         // Still unreachable, or gone from the shelf: saving says so by itself.
       }
     }
-    return listen(feeds, {
+    const heard = listen({
       onSaved: (saved, revision, isOwn) => {
         if (saved === id && !isOwn) void hearOf(revision);
       },
@@ -81,16 +82,19 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
       onSamples: (feed) => useConditions.getState().takeFeed(feed),
       onHello: () => void catchUp(),
     });
-  }, [id, feeds, handlers]);
+    listening.current = heard;
+    return heard.stop;
+  }, [id, handlers]);
+
+  useEffect(() => listening.current?.want(feeds === '' ? [] : feeds.split('\n')), [id, feeds, handlers]);
 }
 
-/** The origins outside the page that a desk reads from, as one text: it changes only when they do. */
+/** The origins outside the page that a desk reads from, a line each: the text changes only when they do. */
 function feedsOf(scene: Scene | null, outside: Outside | undefined, also: readonly string[]): string {
   const needs = [...(scene?.needs ?? []), ...also.map((source) => ({ source, origin: SIMULATED as string }))];
   const fed = [
     ...needs.filter(({ origin }) => origin !== SIMULATED),
     ...(outside ? needs.flatMap(({ source }) => fetchedFor(source, outside)) : []),
   ];
-  const names = fed.map(({ source, origin }) => encodeURIComponent(`${source}/${origin}`));
-  return encodeURIComponent([...new Set(names)].sort().join(','));
+  return [...new Set(fed.map(({ source, origin }) => `${source}/${origin}`))].sort().join('\n');
 }

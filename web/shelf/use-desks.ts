@@ -23,11 +23,11 @@ export function useDesks() {
   }, []);
   useEffect(() => {
     void reload();
-    return listen('', {
+    return listen({
       onSaved: () => void reload(),
       onRemoved: () => void reload(),
       onHello: () => void reload(),
-    });
+    }).stop;
   }, [reload]);
   return { desks, failure, reload };
 }
