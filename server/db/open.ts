@@ -44,6 +44,22 @@ export function openStore(folder: string): Store {
   }
 }
 
+/**
+ * Does all of some work on the database, or none of it. (After some failures, a full disk among them, SQLite has undone
+ * everything by itself, and to ask for it once more would hide what was wrong.)
+ */
+export function transact<T>({ $client }: Store, work: () => T): T {
+  $client.exec('begin immediate');
+  try {
+    const result = work();
+    $client.exec('commit');
+    return result;
+  } catch (error) {
+    if ($client.inTransaction) $client.exec('rollback');
+    throw error;
+  }
+}
+
 /** Makes what a data folder consists of, and finds out now whether it can be written. */
 function prepareFolder(folder: string): void {
   const probe = join(folder, '.probe');

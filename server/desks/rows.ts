@@ -1,5 +1,5 @@
 import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
-import type { Store } from '../db/open.ts';
+import { transact, type Store } from '../db/open.ts';
 import { desks, revisions } from '../db/schema.ts';
 
 /** One revision as it stands in the database. */
@@ -24,7 +24,7 @@ export function createRows(store: Store) {
   const onShelf = isNull(desks.removedAt);
 
   return {
-    transaction: <T>(work: () => T): T => store.transaction(work),
+    transaction: <T>(work: () => T): T => transact(store, work),
 
     /** A desk's row on the shelf. */
     find(id: string): typeof desks.$inferSelect | null {

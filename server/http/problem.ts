@@ -34,7 +34,7 @@ function asProblem(error: unknown): HttpProblem | null {
   if (error instanceof TooMuchWork)
     return new HttpProblem(429, 'Too much at once', 'The server has its hands full; try again in a moment.');
   const trouble = diskTrouble(error);
-  if (trouble) return new HttpProblem(507, 'Not written', trouble.sentence, { trouble: trouble.kind });
+  if (trouble) return new HttpProblem(trouble.kind === 'full' ? 507 : 503, 'The disk', trouble.sentence);
   if (error instanceof Cancelled) return new HttpProblem(499, 'Nobody waits', 'The work was called off.');
   // Errors of the parts that read requests and send files say whose fault they are by their status.
   const { status, type } = error as { status?: unknown; type?: unknown };
@@ -67,7 +67,7 @@ export function problemHandler(report: (error: unknown) => void): ErrorRequestHa
     }
     let problem = asProblem(error);
     // The disk's troubles have a sentence of their own, and are for whoever looks after the server, too.
-    if (!problem || problem.status === 507) report(error);
+    if (!problem || problem.status >= 500) report(error);
     if (!problem) {
       problem = new HttpProblem(
         500,

@@ -51,7 +51,7 @@ export class ServerProblem extends Error {
 /** The server did not answer. */
 export class ServerGone extends Error {
   constructor() {
-    super('The server does not answer. Your work is kept in this browser and saved once it is back.');
+    super('The server does not answer. It is tried again; what was done here is not lost.');
   }
 }
 

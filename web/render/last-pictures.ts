@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { browserKeep } from '../stores/browser-keep.ts';
 
 const KEY = 'velvet-ledge:behind';
 /** Of how many screens the last picture is known. */
@@ -10,7 +11,7 @@ const Known = z
 
 function known(): [string, string][] {
   try {
-    return Known.safeParse(JSON.parse(localStorage.getItem(KEY) ?? '[]')).data ?? [];
+    return Known.safeParse(JSON.parse(browserKeep.getItem(KEY) ?? '[]')).data ?? [];
   } catch {
     return [];
   }
@@ -24,9 +25,6 @@ export function lastPicture(screen: string): string | null {
 export function rememberPicture(screen: string, address: string): void {
   if (address.length > MOST_ADDRESS) return;
   const others = known().filter(([name]) => name !== screen);
-  try {
-    localStorage.setItem(KEY, JSON.stringify([[screen, address], ...others].slice(0, MOST)));
-  } catch {
-    // A full storage forgets a picture, nothing else.
-  }
+  // A full storage forgets a picture, nothing else.
+  browserKeep.tryItem(KEY, JSON.stringify([[screen, address], ...others].slice(0, MOST)));
 }

@@ -3,6 +3,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import type { Edit } from '../../core/desk/edits/edit.ts';
 import type { History } from '../../core/desk/history.ts';
 import { ServerGone, ServerProblem, api, type StoredDesk } from '../api/client.ts';
+import { browserKeep, tabKeep } from '../stores/browser-keep.ts';
 import { watchGestures } from './gestures.ts';
 import { prepareDrawing } from './drawing.ts';
 import type { SavingState } from './saver.ts';
@@ -61,8 +62,8 @@ export const useDesk = create<DeskState>()((set, get) => {
   const ports: SessionPorts = {
     save: api.save,
     create: api.create,
-    storage: localStorage,
-    tab: sessionStorage,
+    storage: browserKeep,
+    tab: tabKeep,
     later: (run, ms) => {
       const timer = setTimeout(run, ms);
       return () => clearTimeout(timer);
@@ -82,7 +83,7 @@ export const useDesk = create<DeskState>()((set, get) => {
       get().close();
       const mine = ++opening;
       await leaving;
-      const unsaved = hasUnsaved(localStorage, id) ? (await reading()).readUnsaved(localStorage, id) : null;
+      const unsaved = hasUnsaved(browserKeep, id) ? (await reading()).readUnsaved(browserKeep, id) : null;
       const answer = await fetchDesk(id, unsaved);
       if (mine !== opening) return;
       if ('failure' in answer) {
@@ -92,9 +93,9 @@ export const useDesk = create<DeskState>()((set, get) => {
       await prepareDrawing(answer.desk);
       if (mine !== opening) return;
       session = openSession(ports, answer, unsaved);
-      if (!hasRescued(localStorage, id)) return;
+      if (!hasRescued(browserKeep, id)) return;
       const { readRescued } = await reading();
-      if (mine === opening) set({ rescued: readRescued(localStorage, id) });
+      if (mine === opening) set({ rescued: readRescued(browserKeep, id) });
     },
 
     close() {
@@ -133,7 +134,7 @@ export const useDesk = create<DeskState>()((set, get) => {
     wake: () => session?.wake(),
 
     letGoOfRescued() {
-      if (session) forgetRescued(localStorage, session.id);
+      if (session) forgetRescued(browserKeep, session.id);
       set({ rescued: null });
     },
   };

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { TrialWindows, type TrialWindow } from '../../core/windows/trial.ts';
 import { useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
+import { browserKeep } from '../stores/browser-keep.ts';
 
 /** What was open on a desk, and which workspace was in front, kept for it in this browser. */
 const Kept = z.object({ windows: TrialWindows, workspace: z.number().int().min(0).max(31) });
@@ -20,17 +21,14 @@ export function keepWindows(id: string): () => void {
 
 function read(id: string): z.infer<typeof Kept> | null {
   try {
-    return Kept.safeParse(JSON.parse(localStorage.getItem(keyOf(id)) ?? 'null')).data ?? null;
+    return Kept.safeParse(JSON.parse(browserKeep.getItem(keyOf(id)) ?? 'null')).data ?? null;
   } catch {
     return null;
   }
 }
 
 function write(id: string, windows: readonly TrialWindow[], workspace: number): void {
-  try {
-    if (windows.length === 0 && workspace === 0) localStorage.removeItem(keyOf(id));
-    else localStorage.setItem(keyOf(id), JSON.stringify({ windows, workspace }));
-  } catch {
-    // A full storage forgets what was open.
-  }
+  // A full storage forgets what was open.
+  if (windows.length === 0 && workspace === 0) browserKeep.removeItem(keyOf(id));
+  else browserKeep.tryItem(keyOf(id), JSON.stringify({ windows, workspace }));
 }

@@ -1,3 +1,5 @@
+import { browserKeep } from '../stores/browser-keep.ts';
+
 /** Applications in the order in which they were used last, kept in this browser. */
 
 const KEY = 'velvet-ledge:lately';
@@ -5,7 +7,7 @@ const MOST = 60;
 
 export function readLately(): string[] {
   try {
-    const list: unknown = JSON.parse(localStorage.getItem(KEY) ?? '[]');
+    const list: unknown = JSON.parse(browserKeep.getItem(KEY) ?? '[]');
     return Array.isArray(list) ? list.filter((id) => typeof id === 'string').slice(0, MOST) : [];
   } catch {
     return [];
@@ -13,9 +15,6 @@ export function readLately(): string[] {
 }
 
 export function keepLately(list: readonly string[]): void {
-  try {
-    localStorage.setItem(KEY, JSON.stringify(list.slice(0, MOST)));
-  } catch {
-    // A full storage forgets what was used lately.
-  }
+  // A full storage forgets what was used lately.
+  browserKeep.tryItem(KEY, JSON.stringify(list.slice(0, MOST)));
 }

@@ -54,6 +54,35 @@ function setUp() {
 }
 
 describe('the saver', () => {
+  it('says so where the browser refuses to keep what the server can’t be given', async () => {
+    const { saver, named, pass, answerWith, last, storage, desk, isWaiting } = setUp();
+    const set = storage.setItem;
+    storage.setItem = () => {
+      throw new DOMException('Full', 'QuotaExceededError');
+    };
+    answerWith(() => Promise.reject(new ServerGone()));
+    saver.change(named('Later'));
+    await pass();
+    expect(last()).to.deep.equal({ state: 'gone', isKeptHere: false });
+    storage.setItem = set;
+    await pass();
+    expect(last()).to.deep.equal({ state: 'gone', isKeptHere: true });
+    expect(readUnsaved(storage, desk.id)?.desk.name).to.equal('Later');
+    expect(isWaiting()).to.equal(true);
+  });
+
+  it('goes on by itself once a server without room has some', async () => {
+    const { saver, named, pass, answerWith, last, storage, desk } = setUp();
+    answerWith(() => Promise.reject(new ServerProblem(507, 'The disk is full.', {})));
+    saver.change(named('Later'));
+    await pass();
+    expect(last()).to.deep.equal({ state: 'held', sentence: 'The disk is full.', isKeptHere: true });
+    expect(readUnsaved(storage, desk.id)?.desk.name).to.equal('Later');
+    answerWith(() => Promise.resolve({ revision: 2, savedAt: 9 }));
+    await pass();
+    expect(last()).to.deep.equal({ state: 'kept', at: 9, revision: 2 });
+  });
+
   it('has nothing to send of what was undone before it was sent, and says so', async () => {
     const { saver, storage, desk, named, isWaiting, sent, last } = setUp();
     saver.change(named('Later'));
@@ -99,7 +128,7 @@ describe('the saver', () => {
     saver.change(named('Kept'));
     await pass();
     await pass();
-    expect(last()).to.deep.equal({ state: 'gone' });
+    expect(last()).to.deep.equal({ state: 'gone', isKeptHere: true });
     expect(readUnsaved(storage, desk.id)?.desk.name).to.equal('Kept');
     answerWith(() => Promise.resolve({ revision: 2, savedAt: 9 }));
     await pass();

@@ -1,6 +1,7 @@
 import type { Desk } from '../../core/desk/desk.ts';
 import { isSame } from '../../core/desk/differences.ts';
-import { forgetUnsaved, keepUnsaved, type Keep } from './unsaved.ts';
+import { forgetUnsaved, keepUnsaved } from './unsaved.ts';
+import type { Keep } from '../stores/browser-keep.ts';
 import { ServerGone, ServerProblem, type StoredDesk } from '../api/client.ts';
 
 /** What is said of the desk's saving. */
@@ -8,8 +9,10 @@ export type SavingState =
   /** The server has what is shown, as this revision. */
   | { state: 'kept'; at: number; revision: number }
   | { state: 'changed' | 'saving' }
-  /** The server does not answer; the work lies in this browser. */
-  | { state: 'gone' }
+  /** The server does not answer. The work lies in this browser, unless that refuses to keep it. */
+  | { state: 'gone'; isKeptHere: boolean }
+  /** The server can't save just now, and says why; it is tried again. */
+  | { state: 'held'; sentence: string; isKeptHere: boolean }
   /** Changed here and elsewhere; somebody must choose. */
   | { state: 'conflict'; theirs: StoredDesk }
   | { state: 'refused'; sentence: string };
@@ -24,6 +27,8 @@ export interface SaverPorts {
 
 const SAVE_AFTER_MS = 500;
 const TRY_AGAIN_MS = 1500;
+/** The same where the server is there and has no room. */
+const HELD_AGAIN_MS = 5000;
 
 /**
  * Saves whose answer never came: the server may have them or not. Of several in a row only the first or the last can
@@ -100,10 +105,13 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     const after = afterFailure(error, unanswered);
     if (after.state === 'sent') return accept(after.sent, after.theirs.revision, after.theirs.savedAt);
     if (after.state === 'conflict') return ask(after.theirs);
-    say(after);
-    if (after.state !== 'gone') return;
-    keep();
-    schedule(TRY_AGAIN_MS);
+    if (after.state === 'gone') {
+      say({ state: 'gone', isKeptHere: keep() });
+      schedule(TRY_AGAIN_MS);
+    } else if (after.state === 'held') {
+      say({ state: 'held', sentence: after.sentence, isKeptHere: keep() });
+      schedule(HELD_AGAIN_MS);
+    } else say({ state: 'refused', sentence: after.sentence });
   }
 
   /** Somebody must choose between what is here and a state from elsewhere. */
@@ -151,12 +159,18 @@ function createTimer(later: SaverPorts['later']) {
   };
 }
 
+type Failure =
+  | { state: 'gone' }
+  | { state: 'held' | 'refused'; sentence: string }
+  | { state: 'conflict'; theirs: StoredDesk }
+  | { state: 'sent'; sent: Desk; theirs: StoredDesk };
+
 /** What a save that failed comes to, after others that had no answer. */
-function afterFailure(
-  error: unknown,
-  own: readonly Desk[],
-): SavingState | { state: 'sent'; sent: Desk; theirs: StoredDesk } {
+function afterFailure(error: unknown, own: readonly Desk[]): Failure {
   if (error instanceof ServerGone) return { state: 'gone' };
+  // The server's own troubles (a full disk, its hands full) pass.
+  if (error instanceof ServerProblem && (error.status >= 500 || error.status === 429))
+    return { state: 'held', sentence: error.message };
   if (error instanceof ServerProblem && error.status === 412) {
     const theirs = error.body['current'] as StoredDesk;
     // A save whose answer was lost on the way comes back as overtaken, by itself.

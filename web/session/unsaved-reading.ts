@@ -1,6 +1,7 @@
 import { problemText } from '../../core/desk/problem.ts';
 import { readDesk } from '../../core/desk/read.ts';
-import { keyOf, rescueKeyOf, type Keep, type Rescued, type Unsaved } from './unsaved.ts';
+import { keyOf, rescueKeyOf, type Rescued, type Unsaved } from './unsaved.ts';
+import type { Keep } from '../stores/browser-keep.ts';
 
 /** What an earlier page left; work that is no desk any more is put aside first, where nothing writes over it. */
 export function readUnsaved(keep: Keep, id: string): Unsaved | null {
@@ -8,8 +9,9 @@ export function readUnsaved(keep: Keep, id: string): Unsaved | null {
   if (text === null) return null;
   const read = parse(text);
   if (read) return read;
-  keep.setItem(rescueKeyOf(id), text);
+  // First taken away: there may be no room for it twice.
   keep.removeItem(keyOf(id));
+  keep.setItem(rescueKeyOf(id), text);
   return null;
 }
 

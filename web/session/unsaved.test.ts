@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import { dawnCount } from '../../tests/support/desks.ts';
 import { readRescued, readUnsaved } from './unsaved-reading.ts';
-import { forgetRescued, keepUnsaved, type Keep } from './unsaved.ts';
+import { forgetRescued, keepUnsaved } from './unsaved.ts';
+import type { Keep } from '../stores/browser-keep.ts';
 
 function storage(): Keep & { kept: Map<string, string> } {
   const kept = new Map<string, string>();

@@ -1,7 +1,5 @@
 import type { Desk } from '../../core/desk/desk.ts';
-
-/** Where unsaved work is kept until the server has it. */
-export type Keep = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
+import type { Keep } from '../stores/browser-keep.ts';
 
 export const keyOf = (id: string) => `velvet-ledge:unsaved:${id}`;
 export const rescueKeyOf = (id: string) => `velvet-ledge:rescued:${id}`;
@@ -20,13 +18,18 @@ export interface Rescued {
   sentence: string;
 }
 
-export function keepUnsaved(keep: Keep, { desk, basedOn, unanswered = [] }: Unsaved): void {
-  const sent = unanswered.length > 0 ? { unanswered } : {};
-  try {
-    keep.setItem(keyOf(desk.id), JSON.stringify({ desk, basedOn, ...sent }));
-  } catch {
-    // A full storage takes nothing away: the server is still asked to save.
-  }
+/** Keeps work until the server has it; false where the browser refuses, since it is full or may keep nothing. */
+export function keepUnsaved(keep: Keep, { desk, basedOn, unanswered = [] }: Unsaved): boolean {
+  const set = (unsaved: Unsaved) => {
+    try {
+      keep.setItem(keyOf(desk.id), JSON.stringify(unsaved));
+      return true;
+    } catch {
+      return false;
+    }
+  };
+  // Without room for what was sent on the way, the work itself may still have some.
+  return (unanswered.length > 0 && set({ desk, basedOn, unanswered })) || set({ desk, basedOn });
 }
 
 export function forgetUnsaved(keep: Keep, id: string): void {

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { browserKeep } from './browser-keep.ts';
 
 export const themes = ['system', 'velvet', 'linen'] as const;
 export type Theme = (typeof themes)[number];
@@ -7,7 +8,7 @@ const KEY = 'velvet-ledge:theme';
 const prefersLight = matchMedia('(prefers-color-scheme: light)');
 
 function stored(): Theme {
-  const value = localStorage.getItem(KEY);
+  const value = browserKeep.getItem(KEY);
   return themes.find((theme) => theme === value) ?? 'system';
 }
 
@@ -15,7 +16,7 @@ function stored(): Theme {
 export const useTheme = create<{ theme: Theme; setTheme(theme: Theme): void }>()((set) => ({
   theme: stored(),
   setTheme(theme) {
-    localStorage.setItem(KEY, theme);
+    browserKeep.tryItem(KEY, theme);
     set({ theme });
     apply(theme);
   },

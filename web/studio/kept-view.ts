@@ -3,6 +3,7 @@ import { useDesk } from '../session/desk.ts';
 import { useStage } from '../stores/stage.ts';
 import { setStartColour, useStartColour } from './chapters/palette/view.ts';
 import { useView } from '../stores/view.ts';
+import { browserKeep } from '../stores/browser-keep.ts';
 
 /** Where somebody was on a desk is kept for it in this browser: chapter, page, screen, how near, and what its palettes are drawn from. */
 const KeptView = z.object({
@@ -24,7 +25,7 @@ const keyOf = (id: string) => `velvet-ledge:view:${id}`;
 
 /** Goes to where somebody was on a desk; gives back what keeps it up to date until it is stopped. */
 export function keepView(id: string): () => void {
-  const text = localStorage.getItem(keyOf(id));
+  const text = browserKeep.getItem(keyOf(id));
   const kept = text === null ? null : read(text);
   if (kept) {
     const { chapter, page, screen, startColour, ...stage } = kept;
@@ -36,15 +37,9 @@ export function keepView(id: string): () => void {
     if (useDesk.getState().history?.present.id !== id) return;
     const { chapter, page, screen } = useView.getState();
     const { isTogether, near } = useStage.getState();
-    try {
-      const startColour = useStartColour.getState().colour;
-      localStorage.setItem(
-        keyOf(id),
-        JSON.stringify({ chapter, page, screen, startColour, isTogether, near }),
-      );
-    } catch {
-      // A full storage forgets where one was, nothing else.
-    }
+    // A full storage forgets where one was, nothing else.
+    const startColour = useStartColour.getState().colour;
+    browserKeep.tryItem(keyOf(id), JSON.stringify({ chapter, page, screen, startColour, isTogether, near }));
   };
   const stops = [useView.subscribe(keep), useStage.subscribe(keep), useStartColour.subscribe(keep)];
   return () => stops.forEach((stop) => stop());

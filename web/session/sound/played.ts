@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import type { Track } from '../../../core/sources/sound/schema.ts';
+import { browserKeep } from '../../stores/browser-keep.ts';
 
 /** What this page plays, if anything. It goes on across pages and desks, as long as the window is open. */
 interface PlayerState {
@@ -18,12 +19,12 @@ export const usePlayer = create<PlayerState>()(() => ({
 }));
 
 function keptVolume(): number {
-  const kept = Number(localStorage.getItem(KEPT_VOLUME) ?? 80);
+  const kept = Number(browserKeep.getItem(KEPT_VOLUME) ?? 80);
   return kept >= 0 && kept <= 100 ? kept : 80;
 }
 
 /** From 0 to 100. */
 export function setVolume(volume: number): void {
   usePlayer.setState({ volume });
-  localStorage.setItem(KEPT_VOLUME, String(volume));
+  browserKeep.tryItem(KEPT_VOLUME, String(volume));
 }

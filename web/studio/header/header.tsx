@@ -83,6 +83,13 @@ function DeskMenu() {
   );
 }
 
+const keptText = ({ isKeptHere }: { isKeptHere: boolean }) =>
+  isKeptHere ? 'kept in this browser' : 'not kept: this browser has no room for it, or may keep nothing';
+
+/** Whether the work lies nowhere but in this page. */
+const isOnlyHere = (saving: SavingState) =>
+  saving.state === 'refused' || ((saving.state === 'gone' || saving.state === 'held') && !saving.isKeptHere);
+
 function savingText(saving: SavingState): { text: string; isBad: boolean } {
   switch (saving.state) {
     case 'kept':
@@ -92,7 +99,9 @@ function savingText(saving: SavingState): { text: string; isBad: boolean } {
     case 'saving':
       return { text: 'keeping…', isBad: false };
     case 'gone':
-      return { text: 'server gone; kept in this browser', isBad: true };
+      return { text: `server gone; ${keptText(saving)}`, isBad: true };
+    case 'held':
+      return { text: `${keptText(saving)}: ${saving.sentence}`, isBad: true };
     case 'conflict':
       return { text: 'changed in two places', isBad: true };
     case 'refused':
@@ -112,7 +121,7 @@ function SavingNote() {
       className={clsx('flex min-w-0 max-w-[330px] text-[12.5px]', isBad ? 'text-rust' : 'text-dust')}
     >
       <span className="truncate">{text}</span>
-      {saving.state === 'refused' && (
+      {isOnlyHere(saving) && (
         <button
           type="button"
           onClick={savePresentAsJson}

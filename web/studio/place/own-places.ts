@@ -3,6 +3,7 @@ import { create } from 'zustand';
 import type { Coordinates } from '../../../core/places/coordinates.ts';
 import { places } from '../../../core/places/places.ts';
 import { GeoPlace } from '../../../core/values/earth.ts';
+import { browserKeep } from '../../stores/browser-keep.ts';
 
 /** Places that a person keeps by name, for all desks in this browser. */
 export type OwnPlace = { name: string } & Coordinates;
@@ -13,7 +14,7 @@ const Stored = z.array(GeoPlace.pick({ name: true, latitude: true, longitude: tr
 
 function readStored(): OwnPlace[] {
   try {
-    const read = Stored.safeParse(JSON.parse(localStorage.getItem(KEY) ?? '[]'));
+    const read = Stored.safeParse(JSON.parse(browserKeep.getItem(KEY) ?? '[]'));
     return read.success ? (read.data as OwnPlace[]) : [];
   } catch {
     return [];
@@ -30,11 +31,8 @@ interface OwnPlaces {
 export const useOwnPlaces = create<OwnPlaces>()((set, get) => {
   const write = (own: readonly OwnPlace[]) => {
     set({ own });
-    try {
-      localStorage.setItem(KEY, JSON.stringify(own));
-    } catch {
-      // They last as long as this page.
-    }
+    // They last as long as this page.
+    browserKeep.tryItem(KEY, JSON.stringify(own));
   };
   return {
     own: readStored(),

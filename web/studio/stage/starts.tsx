@@ -12,6 +12,7 @@ import { presentDesk, useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
 import { editAndSay } from '../said-undo.ts';
+import { browserKeep } from '../../stores/browser-keep.ts';
 
 const AWAY = 'velvet-ledge:starts-away';
 /** Chapters in which parts are added; in the others the backdrop is what one looks at. */
@@ -19,7 +20,7 @@ const CHAPTERS = ['edges', 'widgets'];
 
 /** What a bare screen can be started from, each live with the desk's own backdrop. */
 export function Starts({ screen }: { screen: SceneScreen }) {
-  const [isAway, setAway] = useState(() => localStorage.getItem(AWAY) !== null);
+  const [isAway, setAway] = useState(() => browserKeep.getItem(AWAY) !== null);
   const chapter = useView((view) => view.chapter);
   if (isAway || !CHAPTERS.includes(chapter)) return null;
   return (
@@ -41,7 +42,7 @@ export function Starts({ screen }: { screen: SceneScreen }) {
           label="Put these away"
           className="!size-6"
           onClick={() => {
-            localStorage.setItem(AWAY, 'yes');
+            browserKeep.tryItem(AWAY, 'yes');
             setAway(true);
           }}
         >
