@@ -64,6 +64,9 @@ function readingOf<Id extends SourceId>(id: Id, { readings, origins, at }: Telli
   return readings.get(id, (origin ?? SIMULATED) as OriginOf<Id>, at)?.value ?? null;
 }
 
+/** What counts things is a whole number, not a fraction. */
+const whole = (count: number | null | undefined) =>
+  count === null || count === undefined ? null : BigInt(Math.round(count));
 const percent = (share: number | null | undefined) =>
   share === null || share === undefined ? null : share * 100;
 const momentAt = (ms: number | null | undefined, { readings }: Telling) =>
@@ -127,7 +130,7 @@ export const catalogue: readonly Entry[] = [
     path: 'desk.running',
     told: 'How many applications run',
     unit: '',
-    read: ({ facts }) => facts.running.size,
+    read: ({ facts }) => whole(facts.running.size),
   },
   ...named('sun', 'sun', [
     ['up', 'Whether it is up', '', ({ isUp }) => isUp],
@@ -202,7 +205,7 @@ export const catalogue: readonly Entry[] = [
       '',
       ({ processes }) => processes,
     ],
-    ['updates', 'Updates that wait', '', ({ updates }) => updates],
+    ['updates', 'Updates that wait', '', ({ updates }) => whole(updates)],
     ['uptime', 'Since it was started', 's', ({ uptime }) => uptime],
   ]),
   ...named('weather', 'weather', [
@@ -251,7 +254,12 @@ export const catalogue: readonly Entry[] = [
       ({ events }, { at }) =>
         events.find(({ start, end, isWholeDay }) => !isWholeDay && start <= at && end > at)?.title,
     ],
-    ['open', 'Tasks that are not done', '', ({ tasks }) => tasks.filter(({ isDone }) => !isDone).length],
+    [
+      'open',
+      'Tasks that are not done',
+      '',
+      ({ tasks }) => whole(tasks.filter(({ isDone }) => !isDone).length),
+    ],
   ]),
   ...named('sound', 'sound', [
     ['title', 'What is on', '', ({ track }) => track?.title],
@@ -271,19 +279,19 @@ export const catalogue: readonly Entry[] = [
     ['first.title', 'The newest headline', '', ({ items }) => items[0]?.title],
     ['first.text', 'What more it says', '', ({ items }) => items[0]?.text],
     ['first.from', 'Who says it', '', ({ items }) => items[0]?.from],
-    ['count', 'How many there are', '', ({ items }) => items.length],
+    ['count', 'How many there are', '', ({ items }) => whole(items.length)],
   ]),
 ];
 
 /** The names under each other, as expressions walk them. */
-interface Branch {
+export interface Branch {
   entry: Entry | null;
   inner: Map<string, Branch>;
 }
 
-const tree: Branch = { entry: null, inner: new Map() };
+export const catalogueTree: Branch = { entry: null, inner: new Map() };
 for (const entry of catalogue) {
-  let branch = tree;
+  let branch = catalogueTree;
   for (const name of entry.path.split('.')) {
     let next = branch.inner.get(name);
     if (!next) branch.inner.set(name, (next = { entry: null, inner: new Map() }));
@@ -293,32 +301,4 @@ for (const entry of catalogue) {
 }
 
 /** The first words of all names. */
-export const roots = [...tree.inner.keys()];
-
-/**
- * All names as objects, each read when it is asked for. `onUnknown` is told of what was asked for and can't be known:
- * it is null.
- */
-export function valuesOf(telling: Telling, onUnknown: () => void): object {
-  const build = ({ entry, inner }: Branch): unknown => {
-    if (entry) {
-      const value = entry.read(telling);
-      if (value === null || value === undefined) onUnknown();
-      return value ?? null;
-    }
-    const values = {};
-    for (const [name, branch] of inner) {
-      let known: { value: unknown } | null = null;
-      Object.defineProperty(values, name, {
-        enumerable: true,
-        get() {
-          known ??= { value: build(branch) };
-          if (known.value === null) onUnknown();
-          return known.value;
-        },
-      });
-    }
-    return values;
-  };
-  return build(tree) as object;
-}
+export const roots = [...catalogueTree.inner.keys()];

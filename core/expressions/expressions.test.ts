@@ -128,6 +128,138 @@ describe('texts with expressions', () => {
     expect(evaluate(`${list}.all(a, a >= 0)`, telling())).to.deep.equal({ kind: 'value', value: true });
   });
 
+  it('make nothing large either: one budget is for steps and for what is made', () => {
+    const grows = (many: number) =>
+      `[[1,2,3,4]]${`.map(a,${Array.from({ length: 9 }, () => 'a').join('+')})`.repeat(many)}`;
+    const shares = (many: number, end: string) => `[[1]]${'.map(a,[a,a])'.repeat(many)}${end}`;
+    const before = process.memoryUsage().heapUsed;
+    for (const source of [
+      grows(8),
+      grows(9),
+      grows(17),
+      `[${'"0123456789"'}]${'.map(a,a+a+a+a+a+a+a+a+a)'.repeat(12)}`,
+      shares(30, ' == [[2]]'),
+      `${shares(15, '')} == ${shares(15, '')}`,
+      `[[2]] in [${shares(30, '')}]`,
+    ]) {
+      expect(source.length, source).to.be.at.most(MOST_EXPRESSION);
+      expect(evaluate(source, telling()), source).to.deep.include({ kind: 'mistake' });
+      expect(say(`{${source}}`, telling()).mistakes[0]?.sentence, source).to.be.oneOf([
+        'This takes too long and was stopped',
+        'This is too long or too deep',
+      ]);
+    }
+    // What holds itself many times is shown in a few signs.
+    expect(say(`{${shares(30, '')}}`, telling()).text.length).to.be.at.most(2000);
+    expect(process.memoryUsage().heapUsed - before).to.be.below(100 * 2 ** 20);
+    // What was caught on the way counts for nothing.
+    expect(evaluate(`true || ${grows(9)} == []`, telling())).to.deep.equal({ kind: 'value', value: true });
+    expect(evaluate(`${grows(9)} == [] || true`, telling()).kind).to.equal('mistake');
+  });
+
+  it('find nothing that all objects have', () => {
+    for (const source of [
+      'time.__proto__',
+      'machine.constructor',
+      '__proto__',
+      'toString',
+      'time["__proto__"]',
+    ])
+      expect(evaluate(source, telling()).kind, source).to.equal('mistake');
+    expect(evaluate('"__proto__" in machine', telling())).to.deep.equal({ kind: 'value', value: false });
+  });
+
+  it('work as the specification says', () => {
+    const value = (source: string) => {
+      const outcome = evaluate(source, telling());
+      return outcome.kind === 'value' ? outcome.value : outcome.kind;
+    };
+    // Source: the language definition of CEL, cel.dev.
+    for (const [source, expected] of [
+      ['.5 + 1.5', 2],
+      ['7 / 2', 3n],
+      ['-7 / 2', -3n],
+      ['-7 % 3', -1n],
+      ['7.0 / 2.0', 3.5],
+      ['1 == 1.0', true],
+      ['[1, 2] == [1.0, 2.0]', true],
+      ['1.0 in [1, 2]', true],
+      ['1 < 1.5', true],
+      ['9223372036854775807 + 1', 'mistake'],
+      ['-9223372036854775808 - 1', 'mistake'],
+      ['9223372036854775807 * 2', 'mistake'],
+      ['-9223372036854775808', -9223372036854775808n],
+      ['int(2.9)', 2n],
+      ['int(-2.9)', -2n],
+      ['int("42")', 42n],
+      ['int("0x10")', 'mistake'],
+      ['int("")', 'mistake'],
+      ['int(1e30)', 'mistake'],
+      ['double("1.5")', 1.5],
+      ['double("")', 'mistake'],
+      ['string(1.5)', '1.5'],
+      ['string(12)', '12'],
+      ['string(true)', 'true'],
+      ['string(timestamp("2026-11-24T07:12:00Z"))', '2026-11-24T07:12:00Z'],
+      ['int(timestamp("2026-11-24T07:12:00Z"))', 1795504320n],
+      ['timestamp("2026-11-24T08:12:00+01:00") == timestamp("2026-11-24T07:12:00Z")', true],
+      ['timestamp("2026-11-24") == timestamp("2026-11-24T00:00:00Z")', 'mistake'],
+      ['duration("90s") + duration("1m") == duration("150s")', true],
+      ['has({"a": 1}.a)', true],
+      ['has({"a": 1}.b)', false],
+      ['has(machine.processor)', true],
+      ['{1: 2}[1.0]', 2n],
+      ['{1.0: 2}', 'mistake'],
+      ['{"a": 1}.a', 1n],
+      ['[1, 2, 3].exists_one(v, v > 2)', true],
+      ['[1, 2, 3].filter(v, v > 1).size()', 2n],
+      ['size("é")', 1n],
+      ['true || 1 / 0 > 1', true],
+      ['1 / 0 > 1 || true', true],
+      ['"abc".contains("b") && "abc".startsWith("a")', true],
+      ['type(1) == int', true],
+    ] as const)
+      expect(value(source), source).to.deep.equal(expected);
+  });
+
+  it('hold counts as whole numbers, and compare moments', () => {
+    const at = DAWN;
+    expect(evaluate('time.hour % 2', telling())).to.deep.equal({ kind: 'value', value: 1n });
+    expect(evaluate('desk.running + 1', telling())).to.deep.equal({ kind: 'value', value: 2n });
+    for (const source of [
+      'time <= sun.set',
+      'time >= time',
+      'sun.rise < sun.set',
+      'time == time',
+      'time <= timestamp("2090-01-01T00:00:00Z")',
+      'timestamp("2020-01-01T00:00:00Z") <= time',
+      `int(time) == ${at / 1000}`,
+      `timestamp(time) == timestamp(${at / 1000})`,
+      'string(time).startsWith("2026-11-24T07:12:00Z")',
+    ])
+      expect(holds(source, telling()), source).to.equal(true);
+    expect(say('{timestamp(time)} {duration("3900s")}', telling()).text).to.equal('07:12 1 h 5 min');
+  });
+
+  it('say in our own words what is wrong', () => {
+    const sentence = (source: string) => say(`{${source}}`, telling()).mistakes[0]?.sentence;
+    for (const [source, said] of [
+      ['"a" + 1', 'These don’t go together: text + whole number'],
+      ['time + 1', 'These don’t go together: moment or map + whole number'],
+      ['int("x")', '“x” is not a whole number'],
+      ['timestamp("x")', '“x” is not a moment, such as 2026-11-24T07:12:00Z'],
+      ['nothing(1)', '“nothing” is not known'],
+      ['"a".size(1)', 'size() doesn’t take whole number'],
+      ['[1, 2][5]', 'There is no entry 5 in this list'],
+      ['"a" ? 1 : 2', 'Only yes or no can stand before a question mark'],
+      ['1 && true', 'Only yes or no can stand here'],
+      ['5.map(x, x)', 'Only a list has entries to go through'],
+      ['2 9', '“9” is not expected here'],
+      ['9223372036854775807 + 1', 'This is too large for a whole number'],
+    ] as const)
+      expect(sentence(source), source).to.equal(said);
+  });
+
   it('never throw, whatever is typed', () => {
     const signs = [
       '+',
