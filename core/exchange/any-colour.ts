@@ -37,7 +37,9 @@ const toOklch = converter('oklch');
  */
 export function anyColour(text: string): string | null {
   if (text.length > 100) return null;
-  const parsed = parse(text.trim().toLowerCase());
+  const plain = text.trim().toLowerCase();
+  // People, and some files, write the names of colours in several words.
+  const parsed = parse(/^[a-z][a-z ]*$/.test(plain) ? plain.replaceAll(' ', '') : plain);
   if (!parsed || parsed.alpha === 0) return null;
   const { l = 0, c = 0, h = 0 } = (toOklch(parsed) ?? {}) as { l?: number; c?: number; h?: number };
   return [l, c, h].every(Number.isFinite) ? toHex({ l, c, h }) : null;

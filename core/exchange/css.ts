@@ -64,7 +64,7 @@ function collect(sheet: CssNode, take: (half: Half | 'both', name: string, value
       const selector = this.rule ? generate(this.rule.prelude) : '';
       const half = media.findLast((one) => one !== null) ?? halfOfSelector(selector) ?? 'both';
       take(half, node.property.slice(2), {
-        value: generate(node.value).trim(),
+        value: withoutComments(generate(node.value)).trim(),
         isImportant: node.important !== false,
       });
     },
@@ -72,6 +72,20 @@ function collect(sheet: CssNode, take: (half: Half | 'both', name: string, value
       if (node.type === 'Atrule') media.pop();
     },
   });
+}
+
+/** Values of custom properties are kept as they were written, their comments too; one stands for a blank. */
+function withoutComments(text: string): string {
+  let bare = '';
+  let at = 0;
+  for (;;) {
+    const start = text.indexOf('/*', at);
+    if (start < 0) return bare + text.slice(at);
+    bare += `${text.slice(at, start)} `;
+    const end = text.indexOf('*/', start + 2);
+    if (end < 0) return bare;
+    at = end + 2;
+  }
 }
 
 function halfOfQuery(query: string): Half | null {

@@ -186,6 +186,91 @@ describe('colours going out and coming in', () => {
     ]);
   });
 
+  it('are read from CSS whose values hold comments', () => {
+    const read = readColours(
+      ':root { --ground: /* at dusk */ #101010; --ink: var(/* here */ --sea /* there */); --sea: rgb(1 /* one */ 2 3) /* end }',
+    );
+    const dark = read?.roles.dark;
+    expect([dark?.ground, dark?.ink]).to.deep.equal(['#101010', '#010203']);
+  });
+
+  it('are read from tokens with the root of a group and with references', () => {
+    const read = readColours(
+      JSON.stringify({
+        base: {
+          $type: 'color',
+          sea: { $value: '#204060' },
+          'a/b~c': { $value: '#0a0b0c' },
+          half: { $value: 0.5 },
+        },
+        accent: { $type: 'color', $root: { $value: '#abcdef' }, pale: { $value: '{accent.$root}' } },
+        softInk: { $type: 'color', $value: { $ref: '#/base/sea/$value' } },
+        second: { $type: 'color', $ref: '#/base/sea' },
+        alert: { $type: 'color', $value: { $ref: '#/base/a~1b~0c' } },
+        mixed: {
+          $type: 'color',
+          $value: { colorSpace: 'srgb', components: [1, { $ref: '#/base/half/$value' }, 0] },
+        },
+        round: { $type: 'color', $value: { $ref: '#/round/$value' } },
+        gone: { $type: 'color', $value: { $ref: '#/__proto__/constructor' } },
+      }),
+    );
+    const dark = read?.roles.dark;
+    expect([dark?.accent, dark?.softInk, dark?.second, dark?.alert]).to.deep.equal([
+      '#abcdef',
+      '#204060',
+      '#204060',
+      '#0a0b0c',
+    ]);
+    const byName = new Map(read?.swatches.map(({ name, colour }) => [name, colour]));
+    expect(byName.get('pale')).to.equal('#abcdef');
+    expect(byName.get('mixed')).to.equal('#ff8000');
+    expect(read?.unread.map(({ name }) => name)).to.include.members(['round', 'gone']);
+  });
+
+  it('are read from palettes with a fourth channel, X colours with one, and names in several words', () => {
+    const palette = readColours(
+      'GIMP Palette\nName: Reeds\nChannels: RGBA\n#\n 16 32 48 255 Soft Ink\n 1 2 3 128 44 sedge\n',
+    );
+    expect(palette?.swatches).to.deep.equal([
+      { name: 'Soft Ink', colour: '#102030' },
+      { name: '44 sedge', colour: '#010203' },
+    ]);
+    const found = new Map(
+      readColours(
+        '*color1: rgba:2000/4000/6000/ffff\n*color2: light grey\n*color3: gray50\n*color4: Light Grey',
+      )?.swatches.map(({ name, colour }) => [name, colour]),
+    );
+    expect(Object.fromEntries(found)).to.deep.equal({
+      color1: '#204060',
+      color2: '#d3d3d3',
+      color3: '#808080',
+      color4: '#d3d3d3',
+    });
+    expect(
+      readColours('{"softInk": {"$type": "color", "$value": "light grey"}}')?.roles.dark?.softInk,
+    ).to.equal('#d3d3d3');
+  });
+
+  it('take no longer for what is made to be slow', () => {
+    const many = (text: string) => text.repeat(Math.ceil(400_000 / text.length));
+    for (const text of [
+      `*color1: #fff\n${many('*')}`,
+      `*color1: #fff\n*color2:${many(' ')}x`,
+      `*color1: #fff\n${many('*.')}:`,
+      `#define ${many(' ')}`,
+      `:root{--a:${many('/*')}}`,
+      `:root{--a:${many('var(--b,')}}`,
+      `:root{--a:${many('light-dark(')}}`,
+      `GIMP Palette\n${many(' ')}x`,
+      `GIMP Palette\n${many('1 ')}`,
+      `{"a":{"$type":"color","$value":{"$ref":"#/${many('a/')}"}}}`,
+    ]) {
+      // What grows with the square of this takes minutes: the test then fails by its own limit.
+      expect(() => readColours(text), text.slice(0, 40)).not.to.throw();
+    }
+  });
+
   it('are not made up where there are none', () => {
     for (const text of [
       '',

@@ -3,6 +3,9 @@ import type { Half } from '../values/roles.ts';
 import type { Roles } from '../colour/roles.ts';
 import { writeCss, writePaletteFile, writeResources, writeTokens } from './write.ts';
 
+/** Characters of a file of colours. */
+export const MOST_COLOUR_FILE = 2_000_000;
+
 /** All the colours of a desk, to be written to a file of another program. */
 export interface Colours {
   name: string;

@@ -6,15 +6,13 @@ export function fileNameOf(role: Role): string {
   return role.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`);
 }
 
-const byFileName = new Map(roles.map((role) => [fileNameOf(role), role]));
+/** A name without what tells writers apart: `softInk`, `soft_ink` and `Soft Ink` are one. */
+const bare = (name: string) => name.toLowerCase().replace(/[\s_-]+/g, '');
+
+const byBareName = new Map(roles.map((role) => [bare(role), role]));
 
 export function roleFrom(name: string): Role | undefined {
-  return byFileName.get(
-    name
-      .trim()
-      .toLowerCase()
-      .replace(/[\s_]+/g, '-'),
-  );
+  return byBareName.get(bare(name.slice(0, 80)));
 }
 
 export function emptyRead(): ReadColours {
@@ -40,6 +38,7 @@ export function addColour(read: ReadColours, name: string, colour: string, half:
   if (!role) return;
   for (const one of half ? [half] : (['light', 'dark'] as const)) {
     const isTaken = read.roles[one]?.[role] !== undefined;
-    if (!isTaken || name === fileNameOf(role)) read.roles[one] = { ...read.roles[one], [role]: colour };
+    if (!isTaken || name === fileNameOf(role) || name === role)
+      read.roles[one] = { ...read.roles[one], [role]: colour };
   }
 }

@@ -1,5 +1,5 @@
 import { readCss } from './css.ts';
-import type { ExchangeName, ReadColours } from './exchange.ts';
+import { MOST_COLOUR_FILE, type ExchangeName, type ReadColours } from './exchange.ts';
 import { readPaletteFile } from './gpl.ts';
 import { readTokens } from './tokens.ts';
 import { readResources } from './x-resources.ts';
@@ -12,11 +12,9 @@ const readers: Record<ExchangeName, (text: string) => ReadColours | null> = {
   css: readCss,
 };
 
-const MOST_CHARACTERS = 2_000_000;
-
 /** The colours of a text, whichever of the formats it is in; null when it is none of them or holds no colour. */
 export function readColours(text: string): ReadColours | null {
-  if (text.length > MOST_CHARACTERS) return null;
+  if (text.length > MOST_COLOUR_FILE) return null;
   for (const read of Object.values(readers)) {
     const found = read(text);
     if (found && found.swatches.length > 0) return found;

@@ -4,7 +4,10 @@ import { anyColour } from './any-colour.ts';
 import type { ReadColours } from './exchange.ts';
 import { addColour, addUnread, emptyRead } from './names.ts';
 
-/** Design Tokens as the W3C community group has them: groups of tokens with `$type` and `$value`. */
+/**
+ * Design Tokens as the W3C community group has them (format module 2025.10): groups of tokens with `$type` and `$value`, a
+ * group's own token under `$root`, aliases (`{group.token}`) and references (`$ref`, a JSON Pointer, RFC 6901).
+ */
 
 const MOST_DEPTH = 12;
 const MOST_STEPS = 20;
@@ -26,15 +29,16 @@ export function readTokens(text: string): ReadColours | null {
   const tokens: Token[] = [];
   walk(json, [], null, tokens);
   const byPath = new Map(tokens.map((token) => [token.path.join('.'), token]));
+  const pointed = (value: unknown) => dereferenced(value, json);
   const read = emptyRead();
   for (const token of tokens) {
     const { path } = token;
-    const found = follow(token, byPath);
+    const found = follow({ ...token, value: pointed(token.value) }, byPath, pointed);
     if (found && found.type !== 'color' && found.type !== null) continue;
     const half = path.find((step): step is Half => /^(light|dark)$/i.test(step))?.toLowerCase() as
       Half | undefined;
     const colour = found && colourOf(found.value);
-    if (colour) addColour(read, path.at(-1) ?? '', colour, half ?? null);
+    if (colour) addColour(read, path.findLast((step) => step !== ROOT) ?? '', colour, half ?? null);
     else if (token.type === 'color') addUnread(read, path.join('.'), valueText(token.value));
   }
   return read;
@@ -47,18 +51,68 @@ function walk(node: Record<string, unknown>, path: string[], type: unknown, toke
     tokens.push({ path, type: ownType, value: lookUp(node, '$value') });
     return;
   }
+  // A token that is another one's stands under a reference only.
+  if (path.length > 0 && typeof lookUp(node, '$ref') === 'string')
+    tokens.push({ path, type: ownType, value: { $ref: lookUp(node, '$ref') } });
   for (const [key, value] of Object.entries(node)) {
-    if (!key.startsWith('$') && isRecord(value)) walk(value, [...path, key], ownType, tokens);
+    if ((!key.startsWith('$') || key === ROOT) && isRecord(value))
+      walk(value, [...path, key], ownType, tokens);
+  }
+}
+
+/** What a group itself is stands under this name. */
+const ROOT = '$root';
+
+/** A value with what its references point to in their places; one that leads nowhere, or round in a circle, stays. */
+function dereferenced(value: unknown, json: unknown, steps = MOST_STEPS): unknown {
+  if (steps === 0) return value;
+  if (Array.isArray(value))
+    return value.length > 8 ? value : value.map((one) => dereferenced(one, json, steps - 1));
+  if (!isRecord(value)) return value;
+  const reference = lookUp(value, '$ref');
+  if (typeof reference === 'string') {
+    const there = atPointer(json, reference);
+    const target = isRecord(there) && Object.hasOwn(there, '$value') ? lookUp(there, '$value') : there;
+    return target === undefined ? value : dereferenced(target, json, steps - 1);
+  }
+  const { components } = value as { components?: unknown };
+  return components === undefined
+    ? value
+    : { ...value, components: dereferenced(components, json, steps - 1) };
+}
+
+/** What lies under a JSON Pointer in a fragment (`#/a/b`); undefined where nothing does. */
+function atPointer(json: unknown, reference: string): unknown {
+  if (!reference.startsWith('#/') || reference.length > 1000) return undefined;
+  let at = json;
+  for (const step of reference.slice(2).split('/')) {
+    const key = unescaped(step);
+    if (Array.isArray(at)) at = /^\d{1,4}$/.test(key) ? (at as unknown[])[Number(key)] : undefined;
+    else at = isRecord(at) ? lookUp(at, key) : undefined;
+  }
+  return at;
+}
+
+function unescaped(step: string): string {
+  try {
+    return decodeURIComponent(step).replaceAll('~1', '/').replaceAll('~0', '~');
+  } catch {
+    return step;
   }
 }
 
 /** The token that an alias (`{group.token}`) stands for in the end; null for one that leads nowhere. */
-function follow(token: Token, byPath: ReadonlyMap<string, Token>): Token | null {
+function follow(
+  token: Token,
+  byPath: ReadonlyMap<string, Token>,
+  pointed: (value: unknown) => unknown,
+): Token | null {
   let at: Token | undefined = token;
   for (let step = 0; at && step < MOST_STEPS; step++) {
     const alias = typeof at.value === 'string' ? /^\{([^{}]+)\}$/.exec(at.value.trim())?.[1] : undefined;
     if (alias === undefined) return { ...at, type: token.type ?? at.type };
-    at = byPath.get(alias.trim());
+    const next = byPath.get(alias.trim());
+    at = next && { ...next, value: pointed(next.value) };
   }
   return null;
 }

@@ -11,6 +11,9 @@ interface Entry {
 }
 
 const MOST_LINES = 20_000;
+/** Signs of a line, and of the name before its colon. */
+const MOST_LINE = 1000;
+const MOST_NAME = 200;
 const MOST_PARTS = 10;
 const MOST_STEPS = 20;
 
@@ -45,18 +48,20 @@ function parseLines(text: string): { entries: Entry[]; macros: Map<string, strin
   const macros = new Map<string, string>();
   // A line goes on where it ends in a backslash.
   const lines = text.replace(/\\\r?\n/g, '').split(/\r?\n/, MOST_LINES);
-  for (const line of lines) {
-    const macro = /^\s*#\s*define\s+(\w+)\s+(\S+)/.exec(line);
+  for (const whole of lines) {
+    const line = whole.slice(0, MOST_LINE).trim();
+    const macro = /^#\s*define\s+(\w+)\s+(\S+)/.exec(line);
     if (macro) macros.set(macro[1] ?? '', macro[2] ?? '');
-    const resource = /^\s*([\w*.?-]+)\s*:\s*(.*?)\s*$/.exec(line);
-    if (!resource || /^\s*[!#]/.test(line)) continue;
+    const resource = /^([\w*.?-]+)\s*:(.*)$/.exec(line);
+    if (!resource || (resource[1]?.length ?? 0) > MOST_NAME) continue;
     const parts = [...(resource[1] ?? '').matchAll(/([*.]*)([\w?-]+)/g)].map(
       ([, binding = '', name = '']): Entry['parts'][number] => ({
         binding: binding.includes('*') ? '*' : '.',
         name,
       }),
     );
-    if (parts.length > 0 && parts.length <= MOST_PARTS) entries.push({ parts, value: resource[2] ?? '' });
+    if (parts.length > 0 && parts.length <= MOST_PARTS)
+      entries.push({ parts, value: (resource[2] ?? '').trim() });
   }
   return { entries, macros };
 }
@@ -127,7 +132,7 @@ function expand(value: string, macros: ReadonlyMap<string, string>): string {
   return text;
 }
 
-/** Digits (3, 6, 9 or 12), rgb:rr/gg/bb, rgbi:r/g/b, or a name, as #rrggbb; null for anything else. */
+/** Digits (3, 6, 9 or 12), rgb:rr/gg/bb, rgba:rr/gg/bb/aa, rgbi:r/g/b, or a name, as #rrggbb; null for anything else. */
 function colourOf(text: string): string | null {
   const hex = (shares: number[]) =>
     `#${shares
@@ -137,7 +142,9 @@ function colourOf(text: string): string | null {
           .padStart(2, '0'),
       )
       .join('')}`;
-  const parts = /^rgb:([0-9a-f]{1,4})\/([0-9a-f]{1,4})\/([0-9a-f]{1,4})$/i.exec(text)?.slice(1);
+  const parts = /^rgba?:([0-9a-f]{1,4})\/([0-9a-f]{1,4})\/([0-9a-f]{1,4})(?:\/[0-9a-f]{1,4})?$/i
+    .exec(text)
+    ?.slice(1);
   if (parts) return hex(parts.map((part) => parseInt(part, 16) / (16 ** part.length - 1)));
   const shares = /^rgbi:([\d.]+)\/([\d.]+)\/([\d.]+)$/i.exec(text)?.slice(1).map(Number);
   if (shares) return shares.every(Number.isFinite) ? hex(shares) : null;
@@ -148,5 +155,8 @@ function colourOf(text: string): string | null {
     // X takes the leading digits; three of them stand for the upper halves, as CSS doubles them.
     return anyColour(`#${first.map((part) => (each === 1 ? part + part : part.slice(0, 2))).join('')}`);
   }
-  return /^[a-z][a-z ]*$/i.test(text) ? anyColour(text.replace(/ /g, '')) : null;
+  const grey = /^gr[ae]y(\d{1,3})$/i.exec(text)?.[1];
+  if (grey !== undefined)
+    return Number(grey) > 100 ? null : hex(Array.from({ length: 3 }, () => Number(grey) / 100));
+  return /^[a-z]/i.test(text) ? anyColour(text) : null;
 }

@@ -133,10 +133,10 @@ function readM3u(text: string): ReadPlaylist {
   for (const line of text.replace(/^\uFEFF/, '').split(/\r\n|\r|\n/)) {
     const said = line.trim();
     if (said === '') continue;
-    const info = /^#EXTINF:\s*(-?[\d.]+)[^,]*,(.*)$/i.exec(said);
+    const info = infoOf(said);
     if (info) {
-      const seconds = Number(info[1]);
-      const name = words(info[2]);
+      const { seconds } = info;
+      const name = words(info.name);
       // By and title are told apart by the first dash with blanks around it.
       const [, by = '', title = name] = /^(.*?) - (.+)$/.exec(name) ?? [];
       told = { title, by, seconds: seconds > 0 && seconds <= MOST_SECONDS ? seconds : null };
@@ -150,6 +150,19 @@ function readM3u(text: string): ReadPlaylist {
     }
   }
   return { ok: true, entries };
+}
+
+const INFO = '#EXTINF:';
+/** Signs before the comma: a length, and what some programs write behind it. */
+const MOST_LENGTH = 2000;
+
+/** The length and the name of `#EXTINF:LENGTH,NAME`; null for any other line. */
+function infoOf(line: string): { seconds: number; name: string } | null {
+  if (line.slice(0, INFO.length).toUpperCase() !== INFO) return null;
+  const comma = line.slice(0, MOST_LENGTH).indexOf(',');
+  if (comma < 0) return null;
+  const seconds = parseFloat(line.slice(INFO.length, comma));
+  return Number.isNaN(seconds) ? null : { seconds, name: line.slice(comma + 1) };
 }
 
 const named = new Map([

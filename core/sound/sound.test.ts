@@ -186,6 +186,35 @@ describe('playlists', () => {
     for (const { file } of read.entries) expect(file).to.not.match(/[/\\]/);
   });
 
+  it('take no longer for what is made to be slow', () => {
+    const long = (sign: string) => sign.repeat(400_000);
+    for (const text of [
+      `#EXTINF:${long('1')}`,
+      `#EXTINF:${long('1.')}\nreeds.wav`,
+      `#EXTINF:${long(' ')}x,y`,
+      `#EXTINF:1,${long('a - ')}\nreeds.wav`,
+      long('%41'),
+      long('../'),
+      `<playlist>${long('<a>')}`,
+      `<playlist ${long('a="b" ')}>`,
+      `<playlist>${long('&amp;')}</playlist>`,
+      `<playlist><!--${long('<!--')}</playlist>`,
+    ])
+      // What grows with the square of this takes minutes: the test then fails by its own limit.
+      expect(
+        () => readPlaylist(new TextEncoder().encode(text.slice(0, 2 ** 21))),
+        text.slice(0, 30),
+      ).not.to.throw();
+    const entries = (text: string) => {
+      const read = readPlaylist(new TextEncoder().encode(text));
+      return read.ok ? read.entries.map(({ seconds, by, title }) => [seconds, by, title]) : read.reason;
+    };
+    expect(entries('#EXTM3U\n#extinf: 12.5 logo="a",Marsh - Reeds at dawn\nreeds.wav')).to.deep.equal([
+      [12.5, 'Marsh', 'Reeds at dawn'],
+    ]);
+    expect(entries('#EXTINF:-1,Stream\nreeds.wav')).to.deep.equal([[null, '', 'Stream']]);
+  });
+
   it('are refused with a sentence when they are damaged, hostile or none', () => {
     const bomb = `<?xml version="1.0"?><!DOCTYPE x [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><playlist><trackList><track><title>&b;</title></track></trackList></playlist>`;
     const many = `#EXTM3U\n${Array.from({ length: 700 }, (_, index) => `${index}.mp3`).join('\n')}`;

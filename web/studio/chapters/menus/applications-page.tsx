@@ -15,6 +15,8 @@ import { lengthsOf } from '../../form/schema.ts';
 import { FilesButton } from '../../../ui/file-button.tsx';
 import { OrderedList } from '../../../ui/ordered-list.tsx';
 import { Section } from '../../../ui/section.tsx';
+import { readInWorker } from '../../../workers/files.ts';
+import { WorkProblem } from '../../../workers/stoppable.ts';
 import { toast } from '../../../ui/toast.ts';
 import { saveBytes } from '../../download.ts';
 import { editAndSay } from '../../said-undo.ts';
@@ -33,15 +35,24 @@ export function ApplicationsPage({ desk }: { desk: Desk }) {
   }
   async function takeIn(files: File[]) {
     setRead([]);
-    const { readEntryFiles, MOST_ZIP } = await entryFiles();
+    const { MOST_ZIP } = await entryFiles();
     const contents = await Promise.all(files.map((file) => bytesOf(file, MOST_ZIP)));
     const now = presentDesk();
     if (!now) return;
-    const found = readEntryFiles(
-      contents,
-      navigator.languages,
-      now.applications.map(({ id }) => id),
-    );
+    let found: FileRead[];
+    try {
+      found = await readInWorker(
+        'readEntryFiles',
+        contents,
+        navigator.languages,
+        now.applications.map(({ id }) => id),
+      );
+    } catch (error) {
+      toast.warning(
+        `Nothing was taken in: ${error instanceof WorkProblem ? error.message : 'it can’t be read'}.`,
+      );
+      return;
+    }
     const whole = found.flatMap(({ application, hidden }) => (application && !hidden ? [application] : []));
     const fresh = whole.slice(0, lengthsOf(Applications).most - now.applications.length);
     setRead(

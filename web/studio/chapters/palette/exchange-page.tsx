@@ -2,7 +2,6 @@ import { FileButton } from '../../../ui/file-button.tsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Download, FolderOpen } from 'lucide-react';
 import { useState } from 'react';
-import { persist } from '../../../later.ts';
 import { toast } from '../../../ui/toast.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
 import { drawRoles } from '../../../../core/colour/scheme.ts';
@@ -10,6 +9,7 @@ import { terminalOf } from '../../../../core/colour/terminal.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import {
   exchanges,
+  MOST_COLOUR_FILE,
   type Colours,
   type ExchangeName,
   type ReadColours,
@@ -18,6 +18,8 @@ import type { Look } from '../../../../core/look/schema.ts';
 import type { Half } from '../../../../core/values/roles.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { Section } from '../../../ui/section.tsx';
+import { readInWorker } from '../../../workers/files.ts';
+import { WorkProblem } from '../../../workers/stoppable.ts';
 import { saveBytes } from '../../download.ts';
 
 /** The desk's colours as other programs read them. */
@@ -93,13 +95,21 @@ function In({ half }: { half: Half }) {
   const [unread, setUnread] = useState<ReadColours['unread']>([]);
 
   async function take(chosen: File) {
-    const { readColours } = await persist(() => import('../../../../core/exchange/read.ts'));
-    const found = readColours(await chosen.text());
+    let found: ReadColours | null = null;
+    let why: string | null = null;
+    try {
+      if (chosen.size > MOST_COLOUR_FILE) why = 'is larger than a file of colours can be';
+      else found = await readInWorker('readColours', await chosen.text());
+    } catch (error) {
+      why = `was not taken: ${error instanceof WorkProblem ? error.message : 'it can’t be read'}`;
+    }
     setUnread(found?.unread ?? []);
     setFailure(
       found
         ? null
-        : `${chosen.name} holds no colours that can be read: design tokens, CSS properties, a GPL palette or X resources. Nothing was changed.`,
+        : why
+          ? `${chosen.name} ${why}. Nothing was changed.`
+          : `${chosen.name} holds no colours that can be read: design tokens, CSS properties, a GPL palette or X resources. Nothing was changed.`,
     );
     if (!found) return;
     toast(takeColours(found, half, chosen.name), {

@@ -11,6 +11,9 @@ import {
 } from '../../../../../core/sources/outside.ts';
 import { Button } from '../../../../ui/buttons.tsx';
 import { FileButton } from '../../../../ui/file-button.tsx';
+import { readInWorker } from '../../../../workers/files.ts';
+import { WorkProblem } from '../../../../workers/stoppable.ts';
+import type { ListedSource } from '../../../../../core/sources/headlines/source-list.ts';
 import { toast } from '../../../../ui/toast.ts';
 import { saveBytes } from '../../../download.ts';
 import { AllowedHosts } from './allowed-hosts.tsx';
@@ -57,42 +60,30 @@ export function HeadlinesPage({ outside: { headlines } }: { outside: Outside }) 
   );
 }
 
-interface Outline {
-  text?: string;
-  title?: string;
-  xmlUrl?: string;
-  outlines?: Outline[];
-}
-
-/** All that names an address, however deep it lies. */
-function flat(outlines: readonly Outline[], depth = 0): Outline[] {
-  return depth > 20 ? [] : outlines.flatMap((one) => [one, ...flat(one.outlines ?? [], depth + 1)]);
-}
-
 async function takeList(file: File, before: readonly HeadlinesValue[]): Promise<void> {
   const refuse = (why: string) => void toast.warning(`“${file.name}” was not taken: ${why}.`);
   if (file.size > MOST_OPML) return refuse('a list may have 1 MB');
-  let found: Outline[];
+  let found: ListedSource[] | null;
   try {
-    const { parseOpml } = await import('feedsmith');
-    found = flat((parseOpml(await file.text()) as { body?: { outlines?: Outline[] } }).body?.outlines ?? []);
-  } catch {
-    return refuse('it is no OPML');
+    found = await readInWorker('readSourceList', await file.text());
+  } catch (error) {
+    return refuse(error instanceof WorkProblem ? error.message : 'it can’t be read');
   }
+  if (!found) return refuse('it is no OPML');
   const known = new Set(before.map(({ from }) => (from.by === 'address' ? from.address : '')));
   const added: HeadlinesValue[] = [];
   let unread = 0;
-  for (const { text, title, xmlUrl } of found) {
-    if (!xmlUrl || known.has(xmlUrl)) continue;
-    if (!isAddress(xmlUrl)) {
+  for (const { title, address } of found) {
+    if (known.has(address)) continue;
+    if (!isAddress(address)) {
       unread++;
       continue;
     }
-    known.add(xmlUrl);
+    known.add(address);
     added.push({
       id: nanoid(8),
-      title: (title ?? text ?? '').slice(0, 60),
-      from: { by: 'address', address: xmlUrl, every: 60 },
+      title: title.slice(0, 60),
+      from: { by: 'address', address, every: 60 },
     });
   }
   const room = MOST_HEADLINES - before.length;

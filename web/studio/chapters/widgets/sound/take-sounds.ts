@@ -4,12 +4,14 @@ import { edits } from '../../../../../core/desk/edits/edits.ts';
 import {
   MOST_PLAYLIST_BYTES,
   PLAYLIST_ENDING,
-  readPlaylist,
   type PlaylistEntry,
+  type ReadPlaylist,
 } from '../../../../../core/sound/playlists.ts';
 import { MOST_TRACKS, plainSound, type Track } from '../../../../../core/sources/sound/schema.ts';
 import { api } from '../../../../api/client.ts';
 import { presentDesk, useDesk } from '../../../../session/desk.ts';
+import { readInWorker } from '../../../../workers/files.ts';
+import { WorkProblem } from '../../../../workers/stoppable.ts';
 import { toast } from '../../../../ui/toast.ts';
 
 export const SOUND_TYPES = 'audio/*,.mp3,.ogg,.opus,.flac,.wav,.m4a,.xspf,.m3u,.m3u8';
@@ -33,10 +35,15 @@ export async function takeSounds(files: readonly File[]): Promise<void> {
     }
   }
   for (const file of playlists) {
-    const read =
+    const read: ReadPlaylist =
       file.size > MOST_PLAYLIST_BYTES
-        ? { ok: false as const, reason: 'is larger than a playlist can be' }
-        : readPlaylist(new Uint8Array(await file.arrayBuffer()));
+        ? { ok: false, reason: 'is larger than a playlist can be' }
+        : await readInWorker('readPlaylist', new Uint8Array(await file.arrayBuffer())).catch(
+            (error: unknown): ReadPlaylist => ({
+              ok: false,
+              reason: `was not taken: ${error instanceof WorkProblem ? error.message : 'it can’t be read'}`,
+            }),
+          );
     if (!read.ok) {
       refused.push(`“${file.name}” ${read.reason}.`);
       continue;
