@@ -1,4 +1,5 @@
-import { isWebAddress, type Application } from '../desk/sections/applications.ts';
+import type { Application } from '../desk/sections/applications.ts';
+import { isWebAddress } from '../values/link.ts';
 
 /**
  * Applications as files: freedesktop Desktop Entry Specification 1.5. What a file says in other ways than an entry may

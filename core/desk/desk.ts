@@ -27,7 +27,7 @@ export interface Sections {
   windows: Windows;
 }
 
-export const FORMAT = 8;
+export const FORMAT = 9;
 
 /** The document. */
 export interface Desk extends Sections {

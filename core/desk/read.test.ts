@@ -131,6 +131,65 @@ describe('upgrading', () => {
     );
   });
 
+  it('comes out of each step as it always did, whatever a new desk begins with today', () => {
+    const fixture = (format: number) =>
+      JSON.parse(
+        readFileSync(new URL(`./upgrade-fixtures/format-${format}.json`, import.meta.url), 'utf8'),
+      ) as Record<string, unknown>;
+    for (let format = 0; format < FORMAT; format++) {
+      const made: unknown = JSON.parse(JSON.stringify(steps[format]?.(fixture(format))));
+      expect(made, `from ${format}`).to.deep.equal(fixture(format + 1));
+    }
+    const newest = readDesk(fixture(0));
+    if (!newest.ok) throw new Error(newest.problems.map(problemText).join('; '));
+    expect(newest.value).to.deep.include({
+      id: 'fixture',
+      name: 'As it was',
+      note: 'unknown fields are kept',
+    });
+    // Nothing comes in from elsewhere: a step's values stand beside it.
+    const imports = readFileSync(new URL('./upgrade.ts', import.meta.url), 'utf8').match(/from '.*';/g);
+    expect(imports).to.have.members([
+      "from './upgrade-values.ts';",
+      "from './desk.ts';",
+      "from '../values/link.ts';",
+    ]);
+  });
+
+  it('brings format 8, whose tiles opened any address, to the present one', () => {
+    const [first] = dawnCount().widgets;
+    const cells = [
+      ['javascript:alert(1)', ''],
+      ['data:text/html,x', ''],
+      ['file:///etc/hosts', ''],
+      ['marrow.example/tides', 'https://marrow.example/tides'],
+      ['http://marrow.example', 'http://marrow.example'],
+      ['nothing', ''],
+    ].map(([link]) => ({ link }));
+    const tiles = { ...first, id: 'cells', type: 'tiles', face: 'squares', options: { cells } };
+    const read = readDesk({
+      ...dawnCount(),
+      format: 8,
+      widgets: [...dawnCount().widgets, tiles],
+      groups: [],
+    });
+    if (!read.ok) throw new Error(read.problems.map(problemText).join('; '));
+    const options = read.value.widgets.at(-1)?.options as { cells: { link: string }[] };
+    expect(options.cells.map(({ link }) => link)).to.deep.equal([
+      '',
+      '',
+      '',
+      'https://marrow.example/tides',
+      'http://marrow.example',
+      '',
+    ]);
+    // From then on no other is taken.
+    const bad = { ...tiles, options: { cells: [{ link: 'javascript:alert(1)' }] } };
+    expect(firstProblem({ ...json(), groups: [], widgets: [...json().widgets, bad] })).to.match(
+      /link: is no web address/,
+    );
+  });
+
   /** The looks and backdrops of formats 0 and 1. */
   function inFormat1(backdrop: object = { kind: 'scene', scene: 'night', seed: 4 }) {
     const { backdrops: _backdrops, look, ...rest } = json();

@@ -1,14 +1,6 @@
-import { plainAdjust } from '../backdrop/schema.ts';
-import { plainUse } from '../text/schema.ts';
-import { plainMenus } from '../menus/schema.ts';
-import { plainOutside } from '../sources/outside.ts';
-import { plainSound } from '../sources/sound/schema.ts';
-import { marrowTide } from '../sources/tide/tide.ts';
-import { plainUnits } from '../sources/units.ts';
-import { plainWindows } from '../windows/schema.ts';
-import { plainPresses } from '../values/presses.ts';
+import { adjust2, menus5, outside6, presses4, sound7, tide6, units6, windows8 } from './upgrade-values.ts';
 import { FORMAT } from './desk.ts';
-import type { Family } from '../values/family.ts';
+import { isWebAddress } from '../values/link.ts';
 
 /** A step takes the JSON of one format to the next. It may trust the format's number, nothing else. */
 type Step = (desk: Record<string, unknown>) => Record<string, unknown>;
@@ -52,7 +44,7 @@ export const steps: Record<number, Step> = {
               : { colours: 'own', controls: {}, follows: false }),
             ...asRecord(backdrop),
           },
-          adjust: plainAdjust,
+          adjust: adjust2,
         },
       ],
       look: {
@@ -61,7 +53,10 @@ export const steps: Record<number, Step> = {
         held: [],
         terminal: { light: null, dark: null },
         fonts: Object.fromEntries(
-          Object.entries(asRecord(fonts)).map(([use, family]) => [use, plainUse(family as Family)]),
+          Object.entries(asRecord(fonts)).map(([use, family]) => [
+            use,
+            { family, size: 100, weight: 0, spacing: 0 },
+          ]),
         ),
         ownFonts: [],
         icons: {
@@ -107,7 +102,7 @@ export const steps: Record<number, Step> = {
           iconSize: null,
           before: 0,
           after: 0,
-          presses: plainPresses,
+          presses: presses4,
           ...withSigns(asRecord(item)),
         })),
       };
@@ -121,7 +116,7 @@ export const steps: Record<number, Step> = {
     return {
       ...desk,
       format: 5,
-      menus: plainMenus,
+      menus: menus5,
       applications: each
         .filter(({ id }) => !seen.has(id) && seen.add(id))
         .map((application) => ({ Keywords: [], URL: '', Exec: '', Actions: [], ...application })),
@@ -135,7 +130,7 @@ export const steps: Record<number, Step> = {
   5: (desk) => ({
     ...desk,
     format: 6,
-    sources: { units: plainUnits, tide: marrowTide, outside: plainOutside },
+    sources: { units: units6, tide: tide6, outside: outside6 },
     widgets: asArray(desk['widgets']).map((widget) => ({
       workspaces: [],
       shows: { by: 'always' },
@@ -153,20 +148,43 @@ export const steps: Record<number, Step> = {
     format: 7,
     groups: [],
     widgets: asArray(desk['widgets']).map((widget) => ({ followsWidth: false, ...asRecord(widget) })),
-    sources: { ...asRecord(desk['sources']), sound: plainSound },
+    sources: { ...asRecord(desk['sources']), sound: sound7 },
   }),
 
   /** Format 7 knew no windows, and edges that looked the same whatever stood beside them. */
   7: (desk) => ({
     ...desk,
     format: 8,
-    windows: withFreeKeys(plainWindows, desk['menus']),
+    windows: withFreeKeys(windows8, desk['menus']),
     edges: asArray(desk['edges']).map((edge) => ({ besideFilled: null, ...asRecord(edge) })),
+  }),
+
+  /** Format 8 took any address for what a tile opens, scripts among them. */
+  8: (desk) => ({
+    ...desk,
+    format: 9,
+    widgets: asArray(desk['widgets']).map((widget) => {
+      const { options, ...rest } = asRecord(widget);
+      if (rest['type'] !== 'tiles') return widget;
+      const cells = asArray(asRecord(options)['cells']).map((cell) => ({
+        ...asRecord(cell),
+        link: webLink(asRecord(cell)['link']),
+      }));
+      return { ...rest, options: { ...asRecord(options), cells } };
+    }),
   }),
 };
 
+/** A tile's link of format 8: of the web, which may have been typed without saying so, or none. */
+function webLink(link: unknown): string {
+  if (typeof link !== 'string') return '';
+  const typed = link.trim();
+  const whole = /^[\w-]+(\.[\w-]+)+(\/|$)/.test(typed) ? `https://${typed}` : typed;
+  return isWebAddress(whole) && whole.length <= 300 ? whole : '';
+}
+
 /** Shortcuts that a desk's menus have taken stay theirs. */
-function withFreeKeys(windows: typeof plainWindows, menus: unknown): typeof plainWindows {
+function withFreeKeys(windows: typeof windows8, menus: unknown): typeof windows8 {
   const taken = new Set(Object.values(asRecord(menus)).map((menu) => asRecord(menu)['shortcut']));
   return {
     ...windows,

@@ -1,3 +1,4 @@
+import { isWebAddress } from '../../core/values/link.ts';
 import type { AnyMenu } from '../../core/scene/scene.ts';
 import type { DeskAct } from '../../core/values/acts.ts';
 import { named } from '../../core/desk/edits/edit.ts';
@@ -160,6 +161,11 @@ function start(id: string, action?: string): void {
 
 /** Goes to an address once somebody has seen it and says so. */
 function openLink(name: string, address: string): void {
+  // Of the web only, whoever names it: other addresses may run something.
+  if (!isWebAddress(address)) {
+    toast.warning(`${name || 'This'} names no web address, so nothing is opened.`);
+    return;
+  }
   toast(`${name} opens ${address}`, {
     duration: 20_000,
     action: { label: 'Open it', onClick: () => void window.open(address, '_blank', 'noopener,noreferrer') },

@@ -1,26 +1,12 @@
 import { z } from 'zod';
 import { field } from '../../values/field.ts';
+import { linkUpTo } from '../../values/link.ts';
 import { Id } from '../../values/id.ts';
 import { Name } from '../../values/name.ts';
 import type { TypeOf } from '../../values/types.ts';
 import { defineSection } from './section.ts';
 
-/** A web address, or nothing. */
-const Link = z
-  .string()
-  .max(2000)
-  .refine(
-    (text) => text === '' || isWebAddress(text),
-    'is no web address: it starts with https:// or http://',
-  )
-  .meta({ description: 'Web address that it opens, asked first; none when empty' });
-
-/** Whether a text is a web address without a name or a password in it. */
-export function isWebAddress(text: string): boolean {
-  if (!/^https?:\/\//i.test(text) || !URL.canParse(text)) return false;
-  const { hostname, username, password } = new URL(text);
-  return hostname !== '' && username === '' && password === '';
-}
+const Link = linkUpTo(2000).meta({ description: 'Web address that it opens, asked first; none when empty' });
 
 /** Keys as in the freedesktop Desktop Entry specification. */
 export const Application = z.looseObject({

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { lattices } from '../../arrange/lattice.ts';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption } from '../../kinds/options.ts';
+import { linkUpTo } from '../../values/link.ts';
 import { field, fieldWhen } from '../../values/field.ts';
 
 const titles = {
@@ -30,7 +31,7 @@ export const Cell = z.looseObject({
     control: 'wall-folder',
     when: ({ application }) => application === '',
   }),
-  link: field(z.string().max(300).default(''), {
+  link: field(linkUpTo(300).default(''), {
     label: 'Opens',
     placeholder: 'https://… where it starts nothing',
     isWide: true,
