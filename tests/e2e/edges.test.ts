@@ -371,6 +371,53 @@ withApp('edges', ({ server, open }) => {
     await page.locator('[data-edge="dock"]:not([data-away])').waitFor();
   });
 
+  it('stay while a menu of the front window hangs from them', async () => {
+    const bar = (id: string, side: 'top' | 'left', out: number, items: Edge['items']) => ({
+      ...panel(items),
+      id,
+      side,
+      shows: { by: 'slips' as const, in: 60, out },
+    });
+    const id = await withEdges('Menus that hang', [
+      bar('menus', 'top', 100, [...starters(1), createItem('front', 'front-menus')]),
+      bar('late', 'left', 2000, [createItem('more', 'application', { application: 'files' })]),
+    ]);
+    const page = await open(`/live/${id}`);
+    const there = (edge: string) => page.locator(`[data-edge="${edge}"]:not([data-away])`);
+    const away = (edge: string) => page.locator(`[data-edge="${edge}"][data-away]`);
+    await away('menus').waitFor({ state: 'attached' });
+    const screen = await page.locator('[data-screen]').boundingBox();
+    if (!screen) throw new Error('no screen');
+    const toTop = async () => {
+      const box = await page.locator('[data-edge="menus"]').boundingBox();
+      await page.mouse.move((box?.x ?? 0) + 8, screen.y + 1);
+      await there('menus').waitFor();
+    };
+    await toTop();
+    await page.locator('[data-edge="menus"]').getByRole('button').first().click();
+    const name = page
+      .getByRole('menubar', { name: 'Menus of the front window' })
+      .getByRole('menuitem')
+      .first();
+    await name.waitFor({ state: 'attached' });
+    const side = await page.locator('[data-edge="late"]').boundingBox();
+    await page.mouse.move(screen.x + 1, (side?.y ?? 0) + 8);
+    await there('late').waitFor();
+    await toTop();
+    await name.click();
+    const menu = page.getByRole('menu');
+    await menu.waitFor();
+    const at = await centreOf(menu);
+    await page.mouse.move(at.x, at.y);
+    // What takes longer to go is gone by now; what the menu hangs from would have been long before.
+    await away('late').waitFor({ state: 'attached' });
+    expect(await there('menus').count()).to.equal(1);
+    // The focus holds it too, until it goes elsewhere.
+    await page.keyboard.press('Escape');
+    await page.mouse.click(screen.x + 40, screen.y + screen.height - 40);
+    await away('menus').waitFor({ state: 'attached' });
+  });
+
   it('slip in and out on the ledge as a rehearsed day has it, wherever the pointer is', async () => {
     const id = await withEdges('Rehearsed', [
       dock(starters(3), { shows: { by: 'slips', in: 100, out: 300 } }),

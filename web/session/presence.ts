@@ -33,6 +33,12 @@ function slippingEdges(): Slipping[] {
   return (presentDesk()?.edges ?? []).filter((edge): edge is Slipping => edge.shows.by !== 'always');
 }
 
+/** Which kind of item a menu hangs from where it was opened by keys. */
+const hangFrom = new Map<string, string>([
+  ['appList', 'app-list'],
+  ['frontMenu', 'front-menus'],
+]);
+
 /** A widget comes at once, and stays for a moment. */
 const NEAR_DELAYS: Delays = { in: 0, out: 300 };
 
@@ -67,10 +73,12 @@ export function watchPresence(): () => void {
     if (!screen || !edge) return slipping.shows.by === 'steps';
     const { openMore, open } = useConditions.getState();
     if (hasRoom(slipping, edge, screen, states.get(id)?.isThere ?? true)) return true;
-    // What hangs from one of its buttons holds it.
+    // Whatever hangs from one of its items holds it.
     const holdsMenu =
-      open?.menu === 'appList' &&
-      edge.items.some(({ id: item, type }) => (open.item ? item === open.item : type === 'app-list'));
+      open !== null &&
+      edge.items.some(({ id: item, type }) =>
+        open.item ? item === open.item : type === hangFrom.get(open.menu),
+      );
     if (openMore === id || holdsMenu) return true;
     const focused = document.activeElement?.closest<HTMLElement>('[data-edge]');
     if (focused?.dataset['edge'] === id && document.activeElement?.matches(':focus-visible')) return true;
@@ -167,6 +175,7 @@ function isOfMatter(state: State, before: State): boolean {
   return (
     state.openMore !== before.openMore ||
     state.open?.menu !== before.open?.menu ||
+    state.open?.item !== before.open?.item ||
     (isRehearsing && state.moment !== before.moment)
   );
 }
