@@ -113,7 +113,7 @@ describe('adjusting a backdrop', () => {
 
 describe('blurring', () => {
   it('spreads a point as wide as it is told, and loses nothing of it', () => {
-    for (const sigma of [2, 5, 11]) {
+    for (const sigma of [2, 5, 7, 11, 16, 20]) {
       const pixels = flatPixels(121, 121, [0, 0, 0]);
       pixels.data.set([255, 255, 255], (60 * 121 + 60) * 4);
       // One point fades under the steps of eight bits: a row of them does not.
@@ -134,6 +134,36 @@ describe('blurring', () => {
     const pixels = flatPixels(30, 20, [200, 90, 40]);
     blurPixels(pixels, 6);
     expect(pixels.data).to.deep.equal(flatPixels(30, 20, [200, 90, 40]).data);
+  });
+
+  it('makes a bell curve of a hard edge, also where a wide one is done on a smaller picture', () => {
+    // The share of a bell curve below x (Abramowitz and Stegun 26.2.17).
+    const below = (x: number): number => {
+      if (x < 0) return 1 - below(-x);
+      const t = 1 / (1 + 0.2316419 * x);
+      const sum = [0.31938153, -0.356563782, 1.781477937, -1.821255978, 1.330274429]
+        .map((factor, index) => factor * t ** (index + 1))
+        .reduce((total, one) => total + one, 0);
+      return 1 - (Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI)) * sum;
+    };
+    // Lengths that cells of two, four and eight don't divide.
+    for (const sigma of [4, 6, 9, 12, 20, 33, 45]) {
+      const [long, wide] = [12 * sigma + 7, 11];
+      const edge = Math.floor(long / 2);
+      for (const isAcross of [true, false]) {
+        const [width, height] = isAcross ? [long, wide] : [wide, long];
+        const pixels = flatPixels(width, height, [30, 60, 90]);
+        for (let y = 0; y < height; y++)
+          for (let x = 0; x < width; x++)
+            if ((isAcross ? x : y) >= edge) pixels.data.set([240, 200, 160], (y * width + x) * 4);
+        blurPixels(pixels, sigma);
+        for (let along = 0; along < long; along++) {
+          const [value = 0] = isAcross ? at(pixels, along, 5) : at(pixels, 5, along);
+          const expected = 30 + 210 * below((along + 0.5 - edge) / sigma);
+          expect(Math.abs(value - expected), `${sigma}, ${along} of ${long}`).to.be.at.most(7);
+        }
+      }
+    }
   });
 
   it('agrees with the blur of another library', async () => {

@@ -8,7 +8,7 @@ import { drawMotif } from '../../core/backdrop/motifs.ts';
 import { toBytes } from '../../core/values/colour.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createRandom } from '../../core/sources/noise.ts';
-import type { BakeFormat } from './formats.ts';
+import { LONGEST_DRAWN, type BakeFormat } from './formats.ts';
 import { MOST_PIXELS, openPicture } from './open.ts';
 
 /** The work on pixels that takes long; it runs in helpers of its own. */
@@ -39,7 +39,7 @@ function encode(image: Sharp, format: BakeFormat, isForShow: boolean): Promise<B
     case 'png':
       return image.png({ compressionLevel: 7 }).toBuffer();
     case 'webp':
-      return image.webp({ quality: 96, effort: isForShow ? 1 : 4 }).toBuffer();
+      return image.webp({ quality: 96, effort: isForShow ? 0 : 4 }).toBuffer();
     case 'avif':
       return image.avif({ quality: 78, effort: 3, chromaSubsampling: '4:4:4' }).toBuffer();
     case 'jpeg':
@@ -47,16 +47,26 @@ function encode(image: Sharp, format: BakeFormat, isForShow: boolean): Promise<B
   }
 }
 
+/** Pixels of a motif's whole surface that cost little, and how many times as many as are shown of it are drawn at most. */
+const SMALL_SURFACE = 4_000_000;
+const MOST_TIMES = 30;
+
 /** The pixels of a source as it lies on the screen, before anything is done to them. */
 async function sourcePixels({ drawn, path, width, height }: BakeOrder): Promise<Pixels> {
-  const { source, whole, part } = drawn;
+  const { source, whole, part, ground } = drawn;
   if (source.kind === 'gradient') return paintGradient(source, { whole, part, width, height });
   const density = width / part.width;
   if (source.kind === 'motif') {
-    const full = scaleSize(whole, density);
+    // The smallest part there is has one pixel, however vast its surface.
+    const drawnAt = Math.min(
+      density,
+      LONGEST_DRAWN / Math.max(whole.width, whole.height),
+      Math.sqrt(Math.max(SMALL_SURFACE, MOST_TIMES * width * height) / (whole.width * whole.height)),
+    );
+    const full = scaleSize(whole, drawnAt);
     const svg = Buffer.from(drawMotif(source, full.width, full.height));
     const plain = sharp(svg, { limitInputPixels: MOST_PIXELS, unlimited: true }).flatten({
-      background: drawn.ground,
+      background: ground,
     });
     // One that is smaller than the tile of grain is too small to show bands.
     const isGrained = full.width >= GRAIN_SIZE && full.height >= GRAIN_SIZE;
@@ -65,7 +75,8 @@ async function sourcePixels({ drawn, path, width, height }: BakeOrder): Promise<
         ? plain.composite([{ input: await grain(source.seed), tile: true, blend: 'soft-light' }])
         : plain,
       full,
-      { x: Math.round(part.x * density), y: Math.round(part.y * density), width, height },
+      { x: Math.round(part.x * drawnAt), y: Math.round(part.y * drawnAt), ...scaleSize(part, drawnAt) },
+      { width, height },
     );
   }
   if (!path) throw new Error('A picture has no file');
@@ -87,10 +98,10 @@ function scaleSize({ width, height }: Size, by: number, isWhole = true): Size {
     : { width: width * by, height: height * by };
 }
 
-/** A rectangle of an image as raw RGBA; one that hangs over the image's sides by rounding is moved inside. */
-async function cut(image: Sharp, size: Size, { x, y, width, height }: Rect): Promise<Pixels> {
-  const left = Math.max(0, Math.min(x, size.width - width));
-  const top = Math.max(0, Math.min(y, size.height - height));
+/** A rectangle of an image as raw RGBA of a size; one that hangs over the image's sides by rounding is moved inside. */
+async function cut(image: Sharp, size: Size, rect: Rect, { width, height }: Size): Promise<Pixels> {
+  const left = Math.max(0, Math.min(rect.x, size.width - rect.width));
+  const top = Math.max(0, Math.min(rect.y, size.height - rect.height));
   // Made whole first: within one pipeline sharp would cut before it composites.
   const { data, info } = await image
     .ensureAlpha()
@@ -98,7 +109,12 @@ async function cut(image: Sharp, size: Size, { x, y, width, height }: Rect): Pro
     .toBuffer({ resolveWithObject: true });
   if (info.width === width && info.height === height) return { width, height, data };
   const part = await sharp(data, { raw: { width: info.width, height: info.height, channels: 4 } })
-    .extract({ left, top, width: Math.min(width, info.width), height: Math.min(height, info.height) })
+    .extract({
+      left,
+      top,
+      width: Math.min(rect.width, info.width),
+      height: Math.min(rect.height, info.height),
+    })
     .resize(width, height, { fit: 'fill' })
     .raw()
     .toBuffer();

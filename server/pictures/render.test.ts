@@ -137,6 +137,29 @@ describe('making backdrops', function () {
     expect(sliver).to.deep.equal({ width: 1, height: 1 });
   });
 
+  it('draws a part of a surface however long that is', async () => {
+    for (const whole of [
+      { width: 131_072, height: 1 },
+      { width: 131_072, height: 131_072 },
+      { width: 1, height: 131_072 },
+    ]) {
+      const drawn: Drawn = {
+        ...sampleOf(createMotif('fog', 1)),
+        whole,
+        part: { x: 0, y: 0, width: 1, height: 1 },
+      };
+      const shown = await decode(await renderer.backdrop(drawn, 3840));
+      expect(shown.width, JSON.stringify(whole)).to.be.greaterThan(0);
+    }
+    const long: Drawn = {
+      ...sampleOf(createMotif('fog', 1)),
+      whole: { width: 131_072, height: 1 },
+      part: { x: 0, y: 0, width: 1, height: 1 },
+    };
+    const refused = await renderer.export(long, { width: 40, height: 40, format: 'png' }).catch(String);
+    expect(refused).to.include('too small for the surface');
+  });
+
   it('makes each once, shares one under way, and takes it from the cache afterwards', async () => {
     const cached = () => readdirSync(join(folder, 'cache'));
     const [first, second] = await Promise.all([

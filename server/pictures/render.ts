@@ -1,7 +1,7 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
-import type { BakeFormat } from './formats.ts';
+import { LONGEST_DRAWN, type BakeFormat } from './formats.ts';
 import { CACHE_BYTES, createCache } from './cache.ts';
 import { asBuffer, type PictureStore } from './store.ts';
 
@@ -13,16 +13,21 @@ export function widthFor(wish: number): number {
 }
 
 /** Raised when a backdrop is drawn differently, so that what is cached is drawn anew. */
-const DRAWING = 5;
+const DRAWING = 6;
 /** Pixels of a picture for looking at, and of the whole surface that it is cut from; beyond, it is made smaller. */
 const MOST_SHOWN = 9_000_000;
 const MOST_SURFACE = 40_000_000;
 /** The same of a surface from which a part is exported. */
 const MOST_DRAWN = 100_000_000;
+/** Pixels for each px of the desk in which the whole surface of a backdrop can be drawn. */
+const mostDensity = ({ source, whole }: Drawn) =>
+  source.kind === 'motif' ? LONGEST_DRAWN / Math.max(whole.width, whole.height) : Infinity;
 
 /** The pixels in which a backdrop is shown: as wide as wished for, unless that is more than it may have. */
-export function shownSize({ part, whole }: Drawn, wish: number): { width: number; height: number } {
+export function shownSize(drawn: Drawn, wish: number): { width: number; height: number } {
+  const { part, whole } = drawn;
   const density = Math.min(
+    mostDensity(drawn),
     wish / part.width,
     Math.sqrt(MOST_SHOWN / (part.width * part.height)),
     Math.sqrt(MOST_SURFACE / (whole.width * whole.height)),
@@ -78,7 +83,10 @@ export function createRenderer(
     async export(drawn: Drawn, { width, height, format }: Export, signal?: AbortSignal): Promise<Buffer> {
       const path = pathOf(drawn);
       const { whole, part } = drawn;
-      if ((whole.width / part.width) * width * (whole.height / part.height) * height > MOST_DRAWN)
+      const isTooLarge =
+        (whole.width / part.width) * width * (whole.height / part.height) * height > MOST_DRAWN ||
+        Math.max(width / part.width, height / part.height) > mostDensity(drawn);
+      if (isTooLarge)
         throw new HttpProblem(
           413,
           'Too many pixels',
