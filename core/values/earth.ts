@@ -27,7 +27,22 @@ export const GeoPlace = z.looseObject({
 });
 export type GeoPlace = TypeOf<typeof GeoPlace>;
 
+/** Zones that were asked for, and whether there are such: to find out takes the system a good while. */
+const zones = new Map<string, boolean>();
+const MOST_ZONES = 2000;
+
+/** Whether the world knows a zone by this name. */
 export function isZone(zone: string): boolean {
+  const known = zones.get(zone);
+  if (known !== undefined) return known;
+  if (zones.size >= MOST_ZONES) zones.clear();
+  const isOne = isZoneHere(zone);
+  zones.set(zone, isOne);
+  return isOne;
+}
+
+function isZoneHere(zone: string): boolean {
+  if (zone.length > 64) return false;
   try {
     new Intl.DateTimeFormat('en', { timeZone: zone });
     return true;

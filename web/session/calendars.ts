@@ -17,6 +17,14 @@ function textOf({ from }: Calendar): string | null {
   return sample ? String(sample.reading) : null;
 }
 
+const MOST_LISTED = 5;
+
+/** What of a calendar could not be read, as the end of one sentence. */
+function listed(problems: readonly string[]): string {
+  const rest = problems.length - MOST_LISTED;
+  return problems.slice(0, MOST_LISTED).join('. ') + (rest > 0 ? `. And ${rest} more` : '');
+}
+
 async function look(calendar: Calendar): Promise<void> {
   const desk = presentDesk();
   if (!desk) return;
@@ -38,12 +46,14 @@ async function look(calendar: Calendar): Promise<void> {
         : await expandInWorker({ text, zone, ...span });
     // Something else was asked for meanwhile.
     if (done.get(calendar.id) !== key) return;
-    const [problem] = reading.problems;
     takeFeed({
       ...about,
       // What is worked out anew counts as newer, within the same moment too.
       samples: [{ moment: Math.max(Date.now(), newest + 1), reading }],
-      problem: problem ? { sentence: problem, since: Date.now(), again: null } : null,
+      problem:
+        reading.problems.length > 0
+          ? { sentence: listed(reading.problems), since: Date.now(), again: null }
+          : null,
     });
   } catch (error) {
     if (done.get(calendar.id) !== key) return;

@@ -1,20 +1,24 @@
 /** A worker did not do its work; the message is the end of a sentence. */
 export class WorkProblem extends Error {}
+/** It was stopped since it took too long. */
+export class WorkStopped extends WorkProblem {}
 
 /** What a worker answers. */
-export type WorkAnswer<Result> = { ok: Result } | { wrong: string };
+export type WorkAnswer<Result> = { ok: Result } | { wrong: string } | { note: unknown };
 
 interface Asked {
   /** Starts a worker of its own for this work, so that what never ends holds up nothing else. */
   start: () => Worker;
   work: unknown;
-  /** It is stopped after so many ms; `tooLong` then says why. */
+  /** It is stopped after so many ms without a word from it; `tooLong` then says why. */
   mostMs: number;
   tooLong: string;
+  /** Is told how far it is. */
+  onNote?: (note: never) => void;
 }
 
 /** Has work done where it can be stopped. Rejects with WorkProblem. */
-export function askWorker<Result>({ start, work, mostMs, tooLong }: Asked): Promise<Result> {
+export function askWorker<Result>({ start, work, mostMs, tooLong, onNote }: Asked): Promise<Result> {
   const worker = start();
   return new Promise<Result>((resolve, reject) => {
     const end = (run: () => void) => {
@@ -23,10 +27,16 @@ export function askWorker<Result>({ start, work, mostMs, tooLong }: Asked): Prom
       run();
     };
     const fail = (why: string) => end(() => reject(new WorkProblem(why)));
-    const timer = setTimeout(() => fail(tooLong), mostMs);
-    worker.addEventListener('message', ({ data }: MessageEvent<WorkAnswer<Result>>) =>
-      'ok' in data ? end(() => resolve(data.ok)) : fail(data.wrong),
-    );
+    const limit = () => setTimeout(() => end(() => reject(new WorkStopped(tooLong))), mostMs);
+    let timer = limit();
+    worker.addEventListener('message', ({ data }: MessageEvent<WorkAnswer<Result>>) => {
+      if ('note' in data) {
+        clearTimeout(timer);
+        timer = limit();
+        onNote?.(data.note as never);
+      } else if ('ok' in data) end(() => resolve(data.ok));
+      else fail(data.wrong);
+    });
     worker.addEventListener('error', (event) => {
       event.preventDefault();
       fail('what reads it could not be loaded');

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { expandCalendar, NoCalendar, tickTask } from './expand.ts';
+import { expand, expandCalendar, NoCalendar, tickTask } from './expand.ts';
 import { observatoryCalendar } from './simulate.ts';
 import { spanAround } from './span.ts';
 
@@ -101,8 +101,10 @@ describe('a calendar', () => {
       from,
       to,
     );
-    expect(often.events).to.be.empty;
-    expect(often.problems[0]).to.include('repeats so often');
+    expect(often.events).to.have.length(2000);
+    expect(often.problems[0]).to.equal(
+      'Of “Count”: it repeats more than 20000 times: the later ones are left out',
+    );
     const many = expandCalendar(
       calendar(event('DTSTART:20260101T000000Z', 'RRULE:FREQ=MINUTELY')),
       ZONE,
@@ -138,6 +140,180 @@ describe('a calendar', () => {
     expect(ticked).to.include('COMPLETED:20260109T000000Z').and.to.include('X-OWN:kept');
     expect(tasks(tickTask(ticked, 'net', false, 0))[0]?.isDone).to.equal(false);
     expect(starts(ticked)).to.deep.equal(starts(text));
+  });
+
+  it('takes working days since long ago in no time, and says which series takes too long', () => {
+    const since = Array.from({ length: 40 }, (_, index) =>
+      event(
+        `DTSTART;TZID=Europe/Berlin:2001010${(index % 8) + 1}T090000`,
+        'RRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR',
+      ).replace('UID:one', `UID:${index}`),
+    );
+    const read = expandCalendar(calendar(...since), ZONE, Date.UTC(2026, 10, 2), Date.UTC(2026, 10, 9));
+    expect(read.events).to.have.length(40 * 5);
+    expect(read.problems).to.be.empty;
+    const told: string[] = [];
+    const two = calendar(
+      event('DTSTART:20260105T090000Z', 'RRULE:FREQ=SECONDLY;BYMONTH=2;BYMONTHDAY=30').replace(
+        'Count',
+        'Never',
+      ),
+      event('DTSTART:20260105T090000Z').replace('UID:one', 'UID:two'),
+    );
+    const skipped = expand(two, {
+      zone: ZONE,
+      from,
+      to,
+      skip: [0],
+      onSeries: (_, title) => told.push(title),
+    });
+    expect(told).to.be.empty;
+    const notSkipped = expand(two.replace('BYMONTHDAY=30', 'BYMONTHDAY=1'), {
+      zone: ZONE,
+      from,
+      to,
+      onSeries: (index, title) => told.push(`${index} ${title}`),
+    });
+    expect(told).to.deep.equal(['0 Never']);
+    expect(notSkipped.events).to.have.length(2000);
+    expect(skipped.events.map(({ title }) => title)).to.deep.equal(['Count']);
+    expect(skipped.problems).to.deep.equal([
+      'Of “Never”: it repeats in a way that takes too long to work out',
+    ]);
+  });
+
+  it('has a first time of its own beside the dates that it names, and periods with lengths of theirs', () => {
+    expect(
+      starts(calendar(event('DTSTART:20260105T090000Z', 'RDATE:20260107T090000Z,20260109T100000Z'))),
+    ).to.deep.equal(['2026-01-05T09:00', '2026-01-07T09:00', '2026-01-09T10:00']);
+    const periods = expandCalendar(
+      calendar(
+        event(
+          'DTSTART:20260105T090000Z',
+          'DURATION:PT1H',
+          'RDATE;VALUE=PERIOD:20260107T090000Z/PT2H,20260109T090000Z/20260109T120000Z',
+        ),
+      ),
+      ZONE,
+      from,
+      to,
+    ).events;
+    expect(periods.map(({ start, end }) => (end - start) / 3_600_000)).to.deep.equal([1, 2, 3]);
+  });
+
+  it('compares times as moments, whatever zone they are told in', () => {
+    const rule = (...more: string[]) =>
+      starts(calendar(event('DTSTART;TZID=America/New_York:20260706T200000', ...more)));
+    // 20:00 in New York is midnight in UTC, a day later.
+    expect(rule('RRULE:FREQ=DAILY;UNTIL=20260709T000000Z')).to.deep.equal([
+      '2026-07-07T00:00',
+      '2026-07-08T00:00',
+      '2026-07-09T00:00',
+    ]);
+    expect(rule('RRULE:FREQ=DAILY;UNTIL=20260708T235959Z')).to.have.length(2);
+    expect(rule('RRULE:FREQ=DAILY;UNTIL=20260707')).to.have.length(2);
+    expect(rule('RRULE:FREQ=DAILY;COUNT=3', 'EXDATE:20260708T000000Z')).to.deep.equal([
+      '2026-07-07T00:00',
+      '2026-07-09T00:00',
+    ]);
+    expect(rule('RRULE:FREQ=DAILY;COUNT=3', 'EXDATE;TZID=Europe/Berlin:20260708T020000')).to.have.length(2);
+    expect(rule('RRULE:FREQ=DAILY;COUNT=3', 'EXDATE;VALUE=DATE:20260707')).to.have.length(2);
+    const moved = calendar(
+      event('DTSTART;TZID=America/New_York:20260706T200000', 'RRULE:FREQ=DAILY;COUNT=3'),
+      event('RECURRENCE-ID:20260708T000000Z', 'DTSTART;TZID=America/New_York:20260707T210000'),
+    );
+    expect(starts(moved)).to.deep.equal(['2026-07-07T00:00', '2026-07-08T01:00', '2026-07-09T00:00']);
+  });
+
+  it('shows what was moved into the stretch, what is told of one time alone, and what is changed from then on', () => {
+    const december = event('DTSTART:20251205T090000Z', 'RRULE:FREQ=DAILY;COUNT=2');
+    const into = event('RECURRENCE-ID:20251206T090000Z', 'DTSTART:20260110T090000Z');
+    expect(starts(calendar(december, into))).to.deep.equal(['2026-01-10T09:00']);
+    expect(starts(calendar(into))).to.deep.equal(['2026-01-10T09:00']);
+    const fromThenOn = calendar(
+      event('DTSTART:20260105T090000Z', 'RRULE:FREQ=DAILY;COUNT=4'),
+      event('RECURRENCE-ID;RANGE=THISANDFUTURE:20260107T090000Z', 'DTSTART:20260107T110000Z'),
+    );
+    expect(starts(fromThenOn)).to.deep.equal([
+      '2026-01-05T09:00',
+      '2026-01-06T09:00',
+      '2026-01-07T11:00',
+      '2026-01-08T11:00',
+    ]);
+  });
+
+  it('keeps 29 February to the years that have one', () => {
+    const read = expandCalendar(
+      calendar(event('DTSTART;VALUE=DATE:20240229', 'RRULE:FREQ=YEARLY')),
+      ZONE,
+      Date.UTC(2024, 0, 1),
+      Date.UTC(2033, 0, 1),
+    );
+    expect(read.events.map(({ start }) => new Date(start).toISOString().slice(0, 10))).to.deep.equal([
+      '2024-02-29',
+      '2028-02-29',
+      '2032-02-29',
+    ]);
+  });
+
+  it('tells a day from 24 hours when the clocks change', () => {
+    const length = (duration: string) => {
+      const [only] = expandCalendar(
+        calendar(event('DTSTART;TZID=Europe/London:20260328T120000', `DURATION:${duration}`)),
+        ZONE,
+        from,
+        to,
+      ).events;
+      return ((only?.end ?? 0) - (only?.start ?? 0)) / 3_600_000;
+    };
+    expect([length('P1D'), length('PT24H'), length('P1DT1H')]).to.deep.equal([23, 24, 24]);
+  });
+
+  it('loses no good event to a bad line, rule, time or zone, and says what is wrong', () => {
+    const good = event('DTSTART:20260105T090000Z').replace('UID:one', 'UID:good');
+    for (const [bad, said] of [
+      [event('DTSTART:20260106T090000Z', 'RRULE:FREQ=SOMETIMES'), /passed over \(RRULE:FREQ=SOMETIMES/],
+      [event('DTSTART:20260106T090000Z', 'RRULE:FREQ=DAILY;RSCALE=HEBREW'), /RSCALE.*not understood/],
+      [event('DTSTART:2026013T120000Z'), /is no time/],
+      [event('DTSTART:20260230T120000Z'), /is no time/],
+      [event('DTSTART:20260106T090000Z', 'this is no line'), /passed over \(this is no line/],
+      [event('DTSTART:20260106T090000Z', 'DURATION:soon'), /passed over/],
+      [event('SUMMARY:Nothing else'), /no beginning/],
+      [event('DTSTART;TZID=Nowhere/Town:20260106T090000'), /Nobody knows the time zone “Nowhere\/Town”/],
+    ] as const) {
+      const read = expandCalendar(calendar(bad, good), ZONE, from, to);
+      expect(
+        read.events.map(({ start }) => start),
+        bad,
+      ).to.include(Date.UTC(2026, 0, 5, 9));
+      expect(read.problems.join(), bad).to.match(said);
+    }
+    expect(starts(calendar(event('DTSTART;TZID=/x.example/Europe/Berlin:20260106T090000')))).to.deep.equal([
+      '2026-01-06T08:00',
+    ]);
+  });
+
+  it('has tasks that are due once they have taken their time, and goes on past a due that is none', () => {
+    const todo = (uid: string, ...lines: string[]) =>
+      ['BEGIN:VTODO', `UID:${uid}`, `SUMMARY:${uid}`, ...lines, 'END:VTODO'].join('\r\n');
+    const { tasks, problems } = expandCalendar(
+      calendar(
+        todo('a', 'DTSTART:20260110T120000Z', 'DURATION:PT2H'),
+        todo('b', 'PERCENT-COMPLETE:100'),
+        todo('c', 'DUE:soon'),
+        todo('d', 'DUE:20260115T120000Z', 'PERCENT-COMPLETE:40'),
+      ),
+      ZONE,
+      from,
+      to,
+    );
+    expect(tasks.map(({ uid, due, isDone }) => [uid, due, isDone])).to.deep.equal([
+      ['a', Date.UTC(2026, 0, 10, 14), false],
+      ['b', null, true],
+      ['c', null, false],
+      ['d', Date.UTC(2026, 0, 15, 12), false],
+    ]);
+    expect(problems.join()).to.include('Of “c”');
   });
 
   it('of the observatory is the same for the same seed, on the wall clock all year', () => {
