@@ -12,7 +12,11 @@ export interface Reports {
 }
 
 const HOUR = 3_600_000;
-const MS_PER: Record<string, number> = { KT: 0.514444, MPS: 1, 'KM/H': 1 / 3.6 };
+const msPer = new Map([
+  ['KT', 0.514444],
+  ['MPS', 1],
+  ['KMH', 1 / 3.6],
+]);
 const METRES_PER_MILE = 1609.344;
 const HPA_PER_INCH = 33.8639;
 
@@ -60,28 +64,82 @@ function reportsIn(text: string): string[] {
 
 type Said = Pick<IMetarDated, 'wind' | 'visibility' | 'clouds' | 'weatherConditions' | 'cavok'>;
 
-/** What a report and a group of a forecast have in common. */
-function conditionsOf({ wind, visibility, clouds, weatherConditions, cavok }: Said) {
-  const speed = wind ? wind.speed * (MS_PER[wind.unit] ?? 1) : null;
-  const cloud = cavok
-    ? 0
-    : clouds.length > 0
-      ? Math.max(...clouds.map(({ quantity }) => coverOf.get(quantity) ?? 0))
-      : null;
-  const metres = visibility
-    ? visibility.value * (visibility.unit === 'SM' ? METRES_PER_MILE : 1)
-    : cavok
-      ? 10_000
-      : null;
+/** Words for a sky without cloud: of people, of machines, and by what was not detected (WMO-No. 306, FM 15; FMH-1). */
+const NO_CLOUD = /(?:^| )(?:SKC|CLR|NSC|NCD)(?: |$)/;
+/** A sky that can't be seen for what lies beneath it. */
+const HIDDEN = /(?:^| )VV(?:\d{3}|\/\/\/)(?: |$)/;
+const WIND = /(?:^| )(\d{3}|VRB)P?(\d{2,3})(?:GP?(\d{2,3}))?(KT|MPS|KMH)(?: |$)/;
+
+/** The wind by the report's own words: three figures of a hurricane, and km/h, are its too. m/s. */
+function windIn(words: string): { wind: number | null; gusts: number | null; direction: number | null } {
+  const [, from, speed, gusts, unit = ''] = WIND.exec(words) ?? [];
+  const by = msPer.get(unit);
+  if (by === undefined) return { wind: null, gusts: null, direction: null };
+  const isFrom = from !== 'VRB' && Number(speed) > 0;
   return {
-    wind: speed,
-    gusts: wind?.gust === undefined ? null : wind.gust * (MS_PER[wind.unit] ?? 1),
-    direction: wind && wind.speed > 0 ? (wind.degrees ?? null) : null,
-    cloud,
-    visibility: metres,
-    code: codeOf(weatherConditions, cloud, metres),
+    wind: Number(speed) * by,
+    gusts: gusts === undefined ? null : Number(gusts) * by,
+    direction: isFrom ? Number(from) % 360 : null,
   };
 }
+
+/** A share of the sky; null where nothing is said of it. */
+function cloudIn({ clouds, cavok }: Said, words: string): number | null {
+  if (cavok) return 0;
+  if (HIDDEN.test(words)) return 1;
+  if (clouds.length > 0) return Math.max(...clouds.map(({ quantity }) => coverOf.get(quantity) ?? 0));
+  return NO_CLOUD.test(words) ? 0 : null;
+}
+
+/** What a report and a group of a forecast have in common; `words` are those that it was read from. */
+function conditionsOf(said: Said, words: string) {
+  const { visibility, weatherConditions, cavok } = said;
+  const cloud = cloudIn(said, words);
+  // What a person sees: `1 1/0SM` is nothing.
+  const seen = visibility ? visibility.value * (visibility.unit === 'SM' ? METRES_PER_MILE : 1) : null;
+  const metres = cavok ? 10_000 : seen !== null && Number.isFinite(seen) ? seen : null;
+  return {
+    ...windIn(words),
+    cloud,
+    visibility: metres,
+    // Where ceiling and visibility are fine, whatever fell or hung before is over.
+    code: codeOf(cavok ? [] : weatherConditions, cloud, metres),
+  };
+}
+
+interface Falling {
+  what: string;
+  how: string;
+  intensity: string;
+}
+
+/** What each of it is by itself; strength as light, plain and heavy. The first of them that is there counts. */
+const kinds: readonly (readonly [what: string, codes: (one: Falling) => number])[] = [
+  ['GR', () => 89],
+  ['GS', () => 89],
+  ['PL', () => 79],
+  ['SN', ({ how, intensity }) => (how === 'SH' ? 85 : strength(71, 73, 75, intensity))],
+  ['SG', () => 77],
+  ['IC', () => 77],
+  ['RA', ({ how, intensity }) => (how === 'FZ' ? 66 : how === 'SH' ? 80 : strength(61, 63, 65, intensity))],
+  ['UP', () => 61],
+  ['DZ', ({ how, intensity }) => (how === 'FZ' ? 56 : strength(51, 53, 53, intensity))],
+  ['DS', () => 31],
+  ['SS', () => 31],
+  ['FG', ({ how }) => (how === 'FZ' ? 48 : 45)],
+  ['BR', () => 10],
+  ['VA', () => 4],
+  ['FU', () => 4],
+  ['DU', () => 6],
+  ['SA', () => 6],
+  ['HZ', () => 5],
+];
+
+const strength = (light: number, plain: number, heavy: number, how: string) =>
+  how === '-' ? light : how === '+' ? heavy : plain;
+
+/** Fog that is shallow, in patches or over a part of the field, and snow or sand that drifts: not what it is like here. */
+const ASIDE = new Set(['MI', 'BC', 'PR', 'DR', 'BL']);
 
 /** The WMO code of what is reported; of the sky where nothing falls. */
 function codeOf(
@@ -89,34 +147,48 @@ function codeOf(
   cloud: number | null,
   visibility: number | null,
 ): number | null {
-  const falls = said.flatMap(({ phenomenons, descriptive, intensity }) =>
+  // What is in the vicinity is not here.
+  const here = said.filter(({ intensity }) => String(intensity) !== 'VC');
+  const falls: Falling[] = here.flatMap(({ phenomenons, descriptive, intensity }) =>
     phenomenons.map((what) => ({
       what: String(what),
       how: String(descriptive ?? ''),
       intensity: String(intensity ?? ''),
     })),
   );
-  const strength = (light: number, plain: number, heavy: number, how: string) =>
-    how === '-' ? light : how === '+' ? heavy : plain;
-  if (said.some(({ descriptive }) => String(descriptive) === 'TS')) return 95;
   const isFalling = (what: string) => falls.some((one) => one.what === what);
+  if (here.some(({ descriptive }) => String(descriptive) === 'TS'))
+    return isFalling('GR') || isFalling('GS') ? 96 : 95;
   if (isFalling('RA') && isFalling('SN')) return 68;
-  for (const { what, how, intensity } of falls) {
-    if (what === 'SN' || what === 'SG') return strength(71, 73, 75, intensity);
-    if (what === 'RA') return how === 'SH' ? 80 : strength(61, 63, 65, intensity);
-    if (what === 'DZ') return strength(51, 53, 53, intensity);
-    if (what === 'FG') return how === 'FZ' ? 48 : 45;
-    if (what === 'BR') return 10;
+  for (const [what, code] of kinds) {
+    const found = falls.find((one) => one.what === what && !ASIDE.has(one.how));
+    if (found) return code(found);
   }
-  if (visibility !== null && visibility < 1000) return 45;
+  // Where nothing says what hides what is far, it is fog; not where something is only beside the place.
+  if (visibility !== null && visibility < 1000 && said.length === 0) return 45;
   if (cloud === null) return null;
   return cloud === 0 ? 0 : cloud <= 0.25 ? 1 : cloud <= 0.5 ? 2 : 3;
 }
 
+const TEMPERATURES = /(?:^| )(M?\d{2})\/(M?\d{2}|\/\/)?(?: |$)/;
+
+/** Temperature and dew point, °C, of which the second may be missing. */
+function temperaturesIn(words: string): { temperature: number | null; dewPoint: number | null } {
+  const [, temperature, dewPoint] = TEMPERATURES.exec(words) ?? [];
+  const degrees = (text: string | undefined) =>
+    text === undefined || text === '//' ? null : Number(text.replace('M', '-'));
+  return { temperature: degrees(temperature), dewPoint: degrees(dewPoint) };
+}
+
+/** The words of a report before its trend and its remarks, which are of another time and of other things. */
+const bodyOf = (words: string) => words.split(/ (?:RMK|TEMPO|BECMG|NOSIG)\b/)[0] ?? '';
+
 /** What a report says of its moment. */
 function observed(metar: IMetarDated): WeatherAt {
-  const { temperature = null, dewPoint = null, altimeter } = metar;
-  const said = conditionsOf(metar);
+  const { altimeter } = metar;
+  const words = bodyOf(metar.message);
+  const { temperature, dewPoint } = temperaturesIn(words);
+  const said = conditionsOf(metar, words);
   const humidity = temperature !== null && dewPoint !== null ? humidityOf(temperature, dewPoint) : null;
   return {
     ...nothingAt(metar.issued.getTime()),
@@ -139,7 +211,7 @@ function forecastAt(taf: NonNullable<Reports['taf']>, moment: number): WeatherAt
   const groups = taf.forecast.filter(isIn);
   const prevailing = groups.findLast(({ type }) => !['TEMPO', 'PROB', 'INTER'].includes(String(type)));
   if (!prevailing) return null;
-  const said = conditionsOf(prevailing as Said);
+  const said = conditionsOf(prevailing as Said, prevailing.raw);
   const passing = groups.filter((group) => group !== prevailing);
   const wet = passing.filter((group) => isWet(group));
   const [first] = wet;
@@ -147,7 +219,7 @@ function forecastAt(taf: NonNullable<Reports['taf']>, moment: number): WeatherAt
   return {
     ...nothingAt(moment),
     ...said,
-    code: first ? conditionsOf(first as Said).code : said.code,
+    code: first ? conditionsOf(first as Said, first.raw).code : said.code,
     chance: isWet(prevailing) ? 0.9 : chances.length > 0 ? Math.max(...chances) : 0.05,
   };
 }

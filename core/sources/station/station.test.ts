@@ -53,6 +53,52 @@ describe('a weather station', () => {
       expect(typed(`XXMP 241150Z 24008KT 9999 ${said} OVC010 02/01 Q1009`)?.now.code, said).to.equal(code);
   });
 
+  it('reads what stations of other continents say, and what only some say', () => {
+    const now = (said: string) => typed(`XXMP 241150Z ${said} 05/03 Q1009`)?.now;
+    for (const clear of ['CLR', 'NCD', 'SKC', 'NSC'])
+      expect(now(`24008KT 9999 ${clear}`), clear).to.include({ cloud: 0, code: 0 });
+    expect(now('240100G120KT 9999 FEW020')?.wind).to.be.closeTo(51.44, 0.01);
+    expect(now('240100G120KT 9999 FEW020')?.gusts).to.be.closeTo(61.73, 0.01);
+    expect(now('24036KMH 9999 FEW020')?.wind).to.be.closeTo(10, 0.001);
+    expect(now('VRB02KT 9999 FEW020')?.direction).to.equal(null);
+    expect(typed('XXMP 241150Z 24008KT 9999 FEW020 05/// Q1009')?.now).to.include({
+      temperature: 5,
+      dewPoint: null,
+    });
+    expect(typed('XXMP 241150Z 24008KT 9999 FEW020 M05/M07 Q1009')?.now).to.include({
+      temperature: -5,
+      dewPoint: -7,
+    });
+    expect(now('24008KT 0200 FG VV001')).to.include({ cloud: 1, code: 45 });
+    expect(now('24008KT 1 1/0SM FEW020')?.visibility).to.equal(null);
+    expect(now('24008KT M1/4SM FG VV002')?.visibility).to.be.closeTo(402, 1);
+    // What is over there, or lies low, is not what it is like here.
+    for (const [said, code] of [
+      ['9999 VCFG FEW020', 1],
+      ['9999 MIFG FEW020', 1],
+      ['0800 BCFG FEW020', 1],
+      ['0800 FEW020', 45],
+      ['0500 DS FEW020', 31],
+      ['0800 FU FEW020', 4],
+      ['3000 HZ FEW020', 5],
+      ['3000 GR OVC020', 89],
+      ['3000 SG OVC020', 77],
+      ['3000 PL OVC020', 79],
+      ['3000 SHSN OVC020', 85],
+      ['3000 FZRA OVC020', 66],
+      ['3000 TSGR OVC020', 96],
+      ['9999 FEW020 TEMPO 4000 RA', 1],
+    ] as const)
+      expect(now(`24008KT ${said}`)?.code, said).to.equal(code);
+  });
+
+  it('is done with mist once all is well', () => {
+    const reading = typed(`METAR XXMP 241150Z 24008KT 3000 BR OVC004 05/03 Q1009
+TAF XXMP 241100Z 2412/2518 24008KT 3000 BR OVC004 BECMG 2414/2416 CAVOK`);
+    expect(reading?.hours[1]).to.include({ code: 10, cloud: 1 });
+    expect(reading?.hours[6]).to.include({ code: 0, cloud: 0, visibility: 10_000 });
+  });
+
   it('takes the hours ahead from its TAF, a group after the other', () => {
     const reading = typed(`METAR XXMP 241150Z 24008KT 9999 BKN025 05/03 Q1009
 TAF XXMP 241100Z 2412/2518 24008KT 9999 BKN025 TX07/2414Z TN02/2506Z

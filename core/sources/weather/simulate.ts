@@ -119,6 +119,22 @@ function rainAt(climate: Climate, moment: number, temperature: number): number {
   return wet * uneven * 5.5 * clamp(0.45 + temperature / 28, 0.3, 1.8);
 }
 
+/** By how much a forecast is off at most, in the measure of wetness, and how long it goes on being off. */
+const OFF = 0.5;
+const OFF_FOR = 9 * HOUR;
+/** The wetness foretold at which it rains as often as not, and how fast it becomes more likely from there. */
+const EVEN = 0.12;
+const STEEP = 7;
+
+/**
+ * How likely it rains, 0 to 1: what a forecast says that is off by now and then, so that of the hours it gives three in
+ * ten it rains in three of ten.
+ */
+function chanceAt(climate: Climate, moment: number): number {
+  const off = OFF * (2 * valueNoise(climate.seed + 61, moment / OFF_FOR) - 1);
+  return 1 / (1 + Math.exp(-STEEP * (wetness(climate, moment) + off - EVEN)));
+}
+
 /** °C of the air that is there, before day and night. */
 function airMass(climate: Climate, moment: number): number {
   const { latitude, sea, seed, waves } = climate;
@@ -249,7 +265,7 @@ function weatherAt(climate: Climate, moment: number): WeatherAt {
     direction: wind < 0.3 ? null : Math.round(direction) % 360,
     cloud: round(cloud, 2),
     rain: round(rain, 1),
-    chance: round(1 / (1 + Math.exp(-wetness(climate, moment) * 9)), 2),
+    chance: round(chanceAt(climate, moment), 2),
     visibility,
     code: codeOf(seen, isThundery),
   };
@@ -287,9 +303,12 @@ function weatherOf(climate: Climate, hour: number): WeatherAt {
 export function read({ seed, place }: SourceContext, moment: number): WeatherReading {
   const climate = climateOf(seed, place);
   const hour = Math.floor(moment / HOUR) * HOUR;
+  const now = weatherAt(climate, moment);
   return {
-    now: weatherAt(climate, moment),
-    trend: round(trendAt(climate, moment), 1),
+    // What falls already needs no forecast.
+    now: { ...now, chance: (now.rain ?? 0) > 0 ? 1 : now.chance },
+    // Of the figures that are shown, three hours apart (WMO-No. 8, the tendency of the pressure).
+    trend: round(round(pressureAt(climate, moment), 1) - round(pressureAt(climate, moment - 3 * HOUR), 1), 1),
     hours: Array.from({ length: HOURS }, (_, index) => weatherOf(climate, hour + index * HOUR)),
     days: daysFrom(climate, place, moment),
   };
