@@ -15,10 +15,10 @@ const MINUTE = 60_000;
 
 /** What is fetched from the web or from a stand-in: each address is a feeder of its own. */
 export function outsideFeeders({ helpers, now = Date.now, ...reach }: OutsideOptions): MakeFeeder {
-  async function read(kind: FetchedKind, text: string): Promise<unknown> {
+  async function read(kind: FetchedKind, text: string, address: string): Promise<unknown> {
     if (kind === 'text') return text;
     try {
-      return await helpers.run('readHeadlines', text);
+      return await helpers.run('readHeadlines', { text, address });
     } catch {
       throw new FetchProblem('there are no headlines that can be read');
     }
@@ -37,10 +37,10 @@ export function outsideFeeders({ helpers, now = Date.now, ...reach }: OutsideOpt
       kept: 1,
       async look() {
         const standIn = standInText(address, now());
-        if (standIn !== null) return read(kind, standIn);
+        if (standIn !== null) return read(kind, standIn, address);
         const fetched = await fetchText(address, { ...reach, stamp });
         if (fetched.isSame) return same;
-        const reading = await read(kind, fetched.text);
+        const reading = await read(kind, fetched.text, address);
         stamp = fetched.stamp;
         return reading;
       },

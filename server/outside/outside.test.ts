@@ -23,9 +23,11 @@ import {
 } from './addresses.ts';
 import { outsideFeeders } from './feeder.ts';
 import { FETCH_LIMITS, fetchText } from './fetch.ts';
-import { plainText, readHeadlines } from './headlines.ts';
+import { plainText, readHeadlines as readFrom } from './headlines.ts';
 
 const everyone = () => true;
+const readHeadlines = (text: string, address = 'https://marrow.example/feed/all.xml') =>
+  readFrom({ text, address });
 const nobody = () => false;
 
 async function failureOf(work: Promise<unknown>): Promise<string> {
@@ -314,6 +316,81 @@ describe('headlines', () => {
       }),
     );
     expect(json.items[0]).to.deep.equal({ title: 'No title here', text: '', link: '', moment: null });
+  });
+
+  it('lead where their links lead, told from wherever they stand', () => {
+    const links = (text: string) => readHeadlines(text).items.map(({ link }) => link);
+    const atom = (more: string, entry: string) =>
+      `<feed xmlns="http://www.w3.org/2005/Atom"${more}><title>B</title>${entry}</feed>`;
+    const entry = (more: string, href: string) =>
+      `<entry${more}><title>x</title><link href="${href}"/></entry>`;
+    expect(links(atom('', entry('', 'owl')))).to.deep.equal(['https://marrow.example/feed/owl']);
+    expect(links(atom('', entry('', '/owl')))).to.deep.equal(['https://marrow.example/owl']);
+    expect(
+      links(atom(' xml:base="https://other.example/a/"', entry(' xml:base="2026/"', 'owl'))),
+    ).to.deep.equal(['https://other.example/a/2026/owl']);
+    expect(links(atom('', entry('', 'javascript:alert(1)')))).to.deep.equal(['']);
+    const rss = (item: string) =>
+      `<rss version="2.0"><channel><title>B</title><link>https://marrow.example/news/</link><item><title>x</title>${item}</item></channel></rss>`;
+    expect(links(rss('<link>owl</link>'))).to.deep.equal(['https://marrow.example/news/owl']);
+    expect(links(rss('<guid>https://marrow.example/guid</guid>'))).to.deep.equal([
+      'https://marrow.example/guid',
+    ]);
+    expect(links(rss('<guid isPermaLink="false">https://marrow.example/guid</guid>'))).to.deep.equal(['']);
+    expect(links(rss('<guid>urn:one</guid>'))).to.deep.equal(['']);
+  });
+
+  it('say what is no markup as it stands', () => {
+    const [atom] = readHeadlines(
+      `<feed xmlns="http://www.w3.org/2005/Atom"><title>B</title><entry><title>1 &lt; 2 &lt;b&gt; 3</title><summary type="html">a &lt;b&gt;c&lt;/b&gt;</summary></entry></feed>`,
+    ).items;
+    expect(atom).to.include({ title: '1 < 2 <b> 3', text: 'a c' });
+    const json = readHeadlines(
+      JSON.stringify({
+        version: 'https://jsonfeed.org/version/1.1',
+        title: 'A <b>',
+        items: [
+          {
+            id: '1',
+            title: '1 < 2 <b>',
+            content_text: 'x <y> z',
+            external_url: 'https://out.example/',
+            date_modified: '2026-11-24T06:00:00Z',
+          },
+          { id: '2', title: 'two', content_html: '<p>a <b>b</b></p>' },
+        ],
+      }),
+    );
+    expect(json.title).to.equal('A <b>');
+    expect(json.items[0]).to.deep.equal({
+      title: '1 < 2 <b>',
+      text: 'x <y> z',
+      link: 'https://out.example/',
+      moment: Date.UTC(2026, 10, 24, 6),
+    });
+    expect(json.items[1]?.text).to.equal('a b');
+  });
+
+  it('are of universal time where they name no zone, wherever the server stands', () => {
+    const before = process.env['TZ'];
+    process.env['TZ'] = 'America/New_York';
+    try {
+      const moments = [
+        'Tue, 24 Nov 2026 06:00:00',
+        '2026-11-24T06:00:00',
+        '2026-11-24T08:00:00+02:00',
+        '2026-11-24 06:00',
+      ].map(
+        (date) =>
+          readHeadlines(
+            `<rss version="2.0"><channel><title>B</title><item><title>x</title><pubDate>${date}</pubDate></item></channel></rss>`,
+          ).items[0]?.moment,
+      );
+      expect(moments).to.deep.equal(Array.from({ length: 4 }, () => Date.UTC(2026, 10, 24, 6)));
+    } finally {
+      if (before === undefined) delete process.env['TZ'];
+      else process.env['TZ'] = before;
+    }
   });
 
   it('are plain text, whatever markup they bring', () => {
