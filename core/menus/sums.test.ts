@@ -21,8 +21,32 @@ describe('sums', () => {
     ['max(3, 8, 5)', '8'],
     ['sin(90 deg)', '1'],
     ['2 * pi', '6.283185307'],
+    ['2 pi', '6.283185307'],
+    ['100 km / 2 h', '50 km/h'],
+    ['20 m * 30 m', '600 m^2'],
+    ['2 m * 50 cm', '1 m^2'],
+    ['6 kW * 2 h', '12 kW h'],
+    ['1 / (4 s)', '0.25 s^-1'],
+    ['90 min in hours', '1.5 hours'],
+    ['1 h + 30 min', '1.5 h'],
+    ['min(3, 2)', '2'],
+    ['30 mph in km/h', '48.28032 km/h'],
+    ['29.92 inHg in hPa', '1013.207589 hPa'],
+    ['100 Mbit/s in MB/s', '12.5 MB/s'],
+    ['100 Mbit / 8 s', '12.5 Mb/s'],
+    ['15% of 80', '12'],
+    ['15 % of 80 km', '12 km'],
   ];
   for (const [text, result] of table) it(`${text} is ${result}`, () => expect(sumOf(text)).to.equal(result));
+
+  it('come to the same whatever was typed before', () => {
+    const once = sumOf('20 m * 30 m');
+    for (const typed of ['3 acre in m^2', '5 knots to km/h', '2 hectare in m^2', '1 mi / 2 h', '3 J / 2 s'])
+      sumOf(typed);
+    expect(sumOf('20 m * 30 m')).to.equal(once);
+    expect(sumOf('100 km / 2 h')).to.equal('50 km/h');
+    expect(sumOf('12 N * 2 m')).to.equal('24 N m');
+  });
 
   it('are not what is typed to find something, nor what says nothing new', () => {
     for (const text of ['', ' ', 'tallybook', 'week 12', '12', '12 ft', 'e', 'm', '5 5', 'tide 3 m'])

@@ -81,6 +81,18 @@ const math = create(needed as unknown as FactoryFunctionMap);
 math.createUnit('nmi', { definition: '1852 m', aliases: ['nauticalmile', 'nauticalmiles'] });
 math.createUnit('knot', { definition: '0.5144444444444445 m/s', aliases: ['knots', 'kn'] });
 
+math.createUnit('mph', { definition: '0.44704 m/s' });
+math.createUnit('inHg', { definition: '3386.389 Pa', aliases: ['inhg'] });
+
+/** What people write otherwise than the library reads it: words, and what they stand for. */
+const readings: readonly (readonly [RegExp, string])[] = [
+  // The same word is a function, with a bracket behind it.
+  [/\bmins?\b(?!\s*\()/g, 'minute'],
+  [/\b([kMGTP]i?)bits?\b/g, '$1b'],
+  [/\bkmh\b|\bkph\b/g, 'km/h'],
+  [/(\d)\s{0,9}(?:%|percent) of\b/g, '$1/100 *'],
+];
+
 const functions = new Set(
   'sqrt cbrt abs round floor ceil sin cos tan asin acos atan log log10 exp min max'.split(' '),
 );
@@ -97,13 +109,53 @@ export function sumOf(text: string): string | null {
   const typed = text.trim();
   if (typed === '' || typed.length > MOST_LETTERS || !/[\d(]|pi|tau/.test(typed)) return null;
   try {
-    const tree = math.parse(typed);
+    const tree = math.parse(readings.reduce((said, [word, meant]) => said.replace(word, meant), typed));
     if (!isHarmless(tree) || isPlain(tree)) return null;
     const value: unknown = tree.evaluate();
-    return isSaid(value) ? math.format(value, { precision: DIGITS }).replace(' / ', '/') : null;
+    if (!isSaid(value)) return null;
+    const shown = typeof value === 'number' ? value : inOwnUnits(value as Unit);
+    return math.format(shown, { precision: DIGITS }).replace(' / ', '/');
   } catch {
     return null;
   }
+}
+
+/**
+ * A measure in the units that were typed, each kind of them once: km by h are km/h, m by cm are m^2. The library would
+ * choose a unit of its own, and another one after others were typed.
+ */
+function inOwnUnits(value: Unit): Unit {
+  if (value.units.length < 2) return withoutChoice(value);
+  const powers = new Map<string, { name: string; power: number }>();
+  for (const { unit, prefix, power } of value.units) {
+    const kind = unit.base.key;
+    const found = powers.get(kind);
+    powers.set(kind, { name: found?.name ?? prefix.name + unit.name, power: (found?.power ?? 0) + power });
+  }
+  const side = (sign: 1 | -1) =>
+    [...powers.values()]
+      .filter(({ power }) => power * sign > 0)
+      .map(({ name, power }) => (power * sign === 1 ? name : `${name}^${power * sign}`));
+  const [above, below] = [side(1), side(-1)];
+  const target = `${above.join(' ')}${below.length > 0 ? ` / (${below.join(' ')})` : ''}`;
+  if (above.length === 0) return withoutChoice(value);
+  return withoutChoice(value.to(target));
+}
+
+function withoutChoice(value: Unit): Unit {
+  value.skipAutomaticSimplification = true;
+  return value;
+}
+
+/** A measure of the library's, as far as it is looked into. */
+interface Unit {
+  units: readonly {
+    unit: { name: string; base: { key: string } };
+    prefix: { name: string };
+    power: number;
+  }[];
+  skipAutomaticSimplification: boolean;
+  to(unit: string): Unit;
 }
 
 /** Numbers and units joined by what is listed: nothing that is given a name, runs on its own, or makes long lists. */
@@ -136,14 +188,15 @@ function isListed(node: MathNode, path: string): boolean {
   }
 }
 
-/** A number by itself, or with its unit: there is nothing to work out. */
-function isPlain(tree: MathNode): boolean {
-  const { type, args } = tree as unknown as { type: string; args?: MathNode[] };
-  if (type === 'ConstantNode' || type === 'SymbolNode') return true;
+/** A number by itself, or with its unit: there is nothing to work out. `2 pi` is something. */
+function isPlain(tree: MathNode, isInside = false): boolean {
+  const { type, args, name = '' } = tree as unknown as { type: string; args?: MathNode[]; name?: string };
+  if (type === 'ConstantNode') return true;
+  if (type === 'SymbolNode') return !isInside || !constants.has(name) || name === 'e';
   return (
     type === 'OperatorNode' &&
     (tree as unknown as { implicit: boolean }).implicit &&
-    (args ?? []).every(isPlain)
+    (args ?? []).every((arg) => isPlain(arg, true))
   );
 }
 
