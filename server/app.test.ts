@@ -321,7 +321,7 @@ describe('events', () => {
     async function until(pattern: RegExp) {
       while (!pattern.test(text)) text += (await reader?.read())?.value ?? '';
     }
-    await until(/event: hello/);
+    await until(/event: hello\ndata: {"build":null,"room":\d+}/);
     const want = (names: unknown) =>
       fetch(`http://127.0.0.1:${port}/api/events/one/feeds`, {
         method: 'PUT',

@@ -1,4 +1,5 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
+import { statfs } from 'node:fs/promises';
 import { join } from 'node:path';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -47,6 +48,24 @@ export interface App {
   close(): void;
 }
 
+/** The script that pages run which are given from now on; null where there are none. */
+function buildOf(webFolder: string | undefined): string | null {
+  const page = webFolder ? join(webFolder, 'index.html') : '';
+  if (!existsSync(page)) return null;
+  return /src="(\/assets\/[^"]{1,200}\.js)"/.exec(readFileSync(page, 'utf8'))?.[1] ?? null;
+}
+
+/** Bytes that a folder's disk has left, in whole tens of MiB: small changes are no news. Null where nobody knows. */
+async function roomIn(folder: string): Promise<number | null> {
+  try {
+    const { bavail, bsize } = await statfs(folder);
+    return Math.floor((bavail * bsize) / ROOM_STEP) * ROOM_STEP;
+  } catch {
+    return null;
+  }
+}
+const ROOM_STEP = 10 * 2 ** 20;
+
 const LOCAL_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
 
 /** The whole server on a data folder, not yet listening. Throws StartProblem. */
@@ -77,11 +96,13 @@ export function createApp({
   );
   const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);
   const allowed = createHosts(store, now);
+  const build = buildOf(webFolder);
   const events = createEvents({
     feeders,
     make: outsideFeeders({ helpers, ownPort, isAllowed: allowed.isAllowed, ...(now ? { now } : {}) }),
     ...(now ? { now } : {}),
     onPages: helpers.keepWarm,
+    about: async () => ({ build, room: await roomIn(dataFolder) }),
   });
 
   const app = express();

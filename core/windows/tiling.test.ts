@@ -100,4 +100,27 @@ describe('tiling windows', () => {
       }
     }
   });
+
+  it('leaves each of many abreast a place within the area, however large the gaps', () => {
+    const free = { x: 10, y: 20, width: 1280, height: 700 };
+    for (const tiling of tilings)
+      for (const count of [13, 20, 40])
+        for (const inner of [0, 24, 120]) {
+          const rects = slotsFor(tiling, count).map((slot) => slotRect(slot, free, { outer: 60, inner }));
+          for (const { x, y, width, height } of rects) {
+            const label = `${tiling}, ${count}, ${inner}`;
+            expect(Math.min(width, height), label).to.be.greaterThan(4);
+            expect(x + width, label).to.be.at.most(free.x + free.width + 1e-6);
+            expect(y + height, label).to.be.at.most(free.y + free.height + 1e-6);
+          }
+          for (const [index, one] of rects.entries())
+            for (const two of rects.slice(index + 1))
+              expect(
+                one.x + one.width <= two.x + 1e-6 ||
+                  two.x + two.width <= one.x + 1e-6 ||
+                  one.y + one.height <= two.y + 1e-6 ||
+                  two.y + two.height <= one.y + 1e-6,
+              ).to.equal(true);
+        }
+  });
 });

@@ -85,8 +85,8 @@ function along(
 ): [number, number] {
   const off = clamp(outer, 0, length / 4);
   const room = length - 2 * off;
-  // The same for all slots, or they would not meet.
-  const gap = clamp(inner, 0, room / LEAST_SHARES);
+  // The same for all slots of a share, or they would not meet; where there are more abreast, half of one at most.
+  const gap = clamp(inner, 0, share < 1 / LEAST_SHARES ? (room * share) / 2 : room / LEAST_SHARES);
   const from = start + off + at * (room + gap);
   const to = start + off + (at + share) * (room + gap) - gap;
   return [from, Math.max(1, to - from)];

@@ -12,9 +12,12 @@ export interface EventsOptions {
   make?: MakeFeeder;
   /** Is told whether any page listens. */
   onPages?: (areAny: boolean) => void;
+  /** What every page is told of the server as it begins to listen, and once a minute while that says anything new. */
+  about?: () => Promise<Record<string, unknown>>;
 }
 
 const KEEP_ALIVE_MS = 15_000;
+const ABOUT_MS = 60_000;
 const MOST_STREAMS = 200;
 /** Feeds that one page is given. */
 const MOST_FEEDS = 64;
@@ -37,11 +40,30 @@ interface Listener {
   wants: readonly string[];
 }
 
+/** Tells what is new of the server, now and then. Gives back how to stop. */
+function repeatNews(about: () => Promise<unknown>, tell: (news: unknown) => void): () => void {
+  let told = '';
+  const again = setInterval(() => {
+    void about().then((news) => {
+      if (JSON.stringify(news) !== told) tell(news);
+      told = JSON.stringify(news);
+    });
+  }, ABOUT_MS);
+  again.unref();
+  return () => clearInterval(again);
+}
+
 /**
  * Server-sent events, one stream for each page: desks that were saved, and readings from outside for those who ask. A
  * page opens its stream under a name of its own and then says what it wants (as often as that changes).
  */
-export function createEvents({ feeders, now = Date.now, make, onPages }: EventsOptions) {
+export function createEvents({
+  feeders,
+  now = Date.now,
+  make,
+  onPages,
+  about = () => Promise.resolve({}),
+}: EventsOptions) {
   const listeners = new Map<string, Listener>();
   const feeds = createFeeds(
     feeders,
@@ -57,6 +79,23 @@ export function createEvents({ feeders, now = Date.now, make, onPages }: EventsO
   /** Tells all pages of something that became of a desk. */
   function tell(event: string, data: Told): void {
     for (const { stream } of listeners.values()) stream.send(event, `${event} ${data.id}`, data);
+  }
+
+  const stopTelling = repeatNews(about, (news) => {
+    for (const { stream } of listeners.values()) stream.send('about', 'about', news);
+  });
+
+  /** A page wants these from now on: it is told what is known of them, and why of some there is nothing. */
+  function want(listener: Listener, asked: readonly string[]): void {
+    const { stream, wants: before } = listener;
+    listener.wants = asked.slice(0, MOST_FEEDS);
+    for (const name of listener.wants) {
+      const past = before.includes(name) ? null : feeds.past(name);
+      if (past) stream.send('samples', name, past, () => feeds.past(name));
+    }
+    const why = `a page reads from ${MOST_FEEDS} sources at once, and this is one more`;
+    for (const name of asked.slice(MOST_FEEDS)) stream.send('samples', name, refusedFeed(name, why, now()));
+    rewant();
   }
 
   const router = Router();
@@ -89,7 +128,7 @@ export function createEvents({ feeders, now = Date.now, make, onPages }: EventsO
       onPages?.(listeners.size > 0);
     });
     onPages?.(true);
-    stream.send('hello', 'hello', {});
+    void about().then((news) => stream.send('hello', 'hello', news));
   });
 
   router.put(
@@ -101,25 +140,13 @@ export function createEvents({ feeders, now = Date.now, make, onPages }: EventsO
       const names = Names.safeParse(request.body);
       if (!names.success)
         throw new HttpProblem(422, 'No names', 'These are not the names of what can be read.');
-      const asked = [...new Set(names.data)];
-      const before = new Set(listener.wants);
-      listener.wants = asked.slice(0, MOST_FEEDS);
-      for (const name of listener.wants) {
-        const past = before.has(name) ? null : feeds.past(name);
-        if (past) listener.stream.send('samples', name, past, () => feeds.past(name));
-      }
-      for (const name of asked.slice(MOST_FEEDS))
-        listener.stream.send(
-          'samples',
-          name,
-          refusedFeed(name, `a page reads from ${MOST_FEEDS} sources at once, and this is one more`, now()),
-        );
-      rewant();
+      want(listener, [...new Set(names.data)]);
       response.status(204).end();
     },
   );
 
   function close(): void {
+    stopTelling();
     feeds.want(new Set());
     for (const { stream } of listeners.values()) stream.end();
     listeners.clear();

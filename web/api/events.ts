@@ -1,6 +1,14 @@
 import type { Feed } from '../../core/sources/feeds.ts';
 import { api, clientId, ServerProblem } from './client.ts';
 
+/** What the server says of itself. */
+export interface About {
+  /** The script that its pages run; null where it gives no pages. */
+  build: string | null;
+  /** Bytes that its disk has left; null where it doesn't know. */
+  room: number | null;
+}
+
 export interface EventHandlers {
   /** A desk was saved, by this page or another one. */
   onSaved?(id: string, revision: number, isOwn: boolean): void;
@@ -9,6 +17,8 @@ export interface EventHandlers {
   onSamples?(feed: Feed): void;
   /** The stream stands (again). */
   onHello?(): void;
+  /** As it begins to stand, and when it changes. */
+  onAbout?(about: About): void;
 }
 
 export interface Listening {
@@ -43,10 +53,12 @@ export function listen(handlers: EventHandlers): Listening {
       handlers.onRemoved?.(id, by === clientId);
     });
     on<Feed>('samples', (feed) => handlers.onSamples?.(feed));
-    on('hello', () => {
+    on<About>('hello', (about) => {
       wants.stands();
+      handlers.onAbout?.(about);
       handlers.onHello?.();
     });
+    on<About>('about', (about) => handlers.onAbout?.(about));
     opened.addEventListener('error', () => {
       wants.broke();
       // The browser takes a broken stream up again by itself, but not one that was refused.
@@ -70,7 +82,6 @@ export function listen(handlers: EventHandlers): Listening {
 function createWants(page: string) {
   let names: readonly string[] = [];
   let said: readonly string[] = [];
-  /** Counts the streams; 0 while there is none. */
   let isStanding = false;
   let isAsking = false;
 

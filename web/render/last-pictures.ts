@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { browserKeep } from '../stores/browser-keep.ts';
+import { browserKeep } from '../browser-keep.ts';
 
 const KEY = 'velvet-ledge:behind';
 /** Of how many screens the last picture is known. */

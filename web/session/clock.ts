@@ -1,5 +1,6 @@
 import { useConditions } from './conditions.ts';
 import { useScene } from './scene.ts';
+import { watchClock } from '../ui/notices.ts';
 
 /** A day is played in this many ms. */
 const PLAY_DAY_MS = 48_000;
@@ -17,6 +18,7 @@ export function startClock(): () => void {
     const { isPlaying, moment, hold, tick } = useConditions.getState();
     if (isPlaying) hold(moment + (DAY_MS / PLAY_DAY_MS) * PLAY_STEP_MS);
     else tick(Date.now());
+    watchClock();
     schedule();
   }
 
@@ -39,6 +41,7 @@ export function startClock(): () => void {
 
   function wake(): void {
     if (!document.hidden) useConditions.getState().tick(Date.now());
+    watchClock();
     schedule();
   }
 

@@ -3,7 +3,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import type { Edit } from '../../core/desk/edits/edit.ts';
 import type { History } from '../../core/desk/history.ts';
 import { ServerGone, ServerProblem, api, type StoredDesk } from '../api/client.ts';
-import { browserKeep, tabKeep } from '../stores/browser-keep.ts';
+import { browserKeep, tabKeep } from '../browser-keep.ts';
 import { watchGestures } from './gestures.ts';
 import { prepareDrawing } from './drawing.ts';
 import type { SavingState } from './saver.ts';

@@ -2,7 +2,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import { differencesOf, isSame, withDifferences, type Difference } from '../../core/desk/differences.ts';
 import { wrongChange } from '../../core/desk/gate.ts';
 import { startHistory, type History, type Step } from '../../core/desk/history.ts';
-import type { Keep } from '../stores/browser-keep.ts';
+import type { Keep } from '../browser-keep.ts';
 
 /** What was done to a desk outlives a look elsewhere and a reload: it is kept for as long as the window's tab. */
 

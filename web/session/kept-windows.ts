@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { TrialWindows, type TrialWindow } from '../../core/windows/trial.ts';
 import { useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
-import { browserKeep } from '../stores/browser-keep.ts';
+import { browserKeep } from '../browser-keep.ts';
 
 /** What was open on a desk, and which workspace was in front, kept for it in this browser. */
 const Kept = z.object({ windows: TrialWindows, workspace: z.number().int().min(0).max(31) });

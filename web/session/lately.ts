@@ -1,4 +1,4 @@
-import { browserKeep } from '../stores/browser-keep.ts';
+import { browserKeep } from '../browser-keep.ts';
 
 /** Applications in the order in which they were used last, kept in this browser. */
 

@@ -1,7 +1,7 @@
 import type { Desk } from '../../core/desk/desk.ts';
 import { isSame } from '../../core/desk/differences.ts';
 import { forgetUnsaved, keepUnsaved } from './unsaved.ts';
-import type { Keep } from '../stores/browser-keep.ts';
+import type { Keep } from '../browser-keep.ts';
 import { ServerGone, ServerProblem, type StoredDesk } from '../api/client.ts';
 
 /** What is said of the desk's saving. */
@@ -105,13 +105,9 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     const after = afterFailure(error, unanswered);
     if (after.state === 'sent') return accept(after.sent, after.theirs.revision, after.theirs.savedAt);
     if (after.state === 'conflict') return ask(after.theirs);
-    if (after.state === 'gone') {
-      say({ state: 'gone', isKeptHere: keep() });
-      schedule(TRY_AGAIN_MS);
-    } else if (after.state === 'held') {
-      say({ state: 'held', sentence: after.sentence, isKeptHere: keep() });
-      schedule(HELD_AGAIN_MS);
-    } else say({ state: 'refused', sentence: after.sentence });
+    if (after.state === 'refused') return say(after);
+    say({ ...after, isKeptHere: keep() });
+    schedule(after.state === 'gone' ? TRY_AGAIN_MS : HELD_AGAIN_MS);
   }
 
   /** Somebody must choose between what is here and a state from elsewhere. */
@@ -161,7 +157,8 @@ function createTimer(later: SaverPorts['later']) {
 
 type Failure =
   | { state: 'gone' }
-  | { state: 'held' | 'refused'; sentence: string }
+  | { state: 'held'; sentence: string }
+  | { state: 'refused'; sentence: string }
   | { state: 'conflict'; theirs: StoredDesk }
   | { state: 'sent'; sent: Desk; theirs: StoredDesk };
 

@@ -19,7 +19,7 @@ import { problemText, type Problem } from '../../core/desk/problem.ts';
 import type { StoredDesk } from '../api/client.ts';
 import { createSaver, type SaverPorts, type SavingState } from './saver.ts';
 import { keepHistory, readHistory } from './kept-history.ts';
-import type { Keep } from '../stores/browser-keep.ts';
+import type { Keep } from '../browser-keep.ts';
 import type { Unsaved } from './unsaved.ts';
 
 export interface SessionPorts extends Omit<SaverPorts, 'onState'> {

@@ -1,7 +1,7 @@
 import { problemText } from '../../core/desk/problem.ts';
 import { readDesk } from '../../core/desk/read.ts';
 import { keyOf, rescueKeyOf, type Rescued, type Unsaved } from './unsaved.ts';
-import type { Keep } from '../stores/browser-keep.ts';
+import type { Keep } from '../browser-keep.ts';
 
 /** What an earlier page left; work that is no desk any more is put aside first, where nothing writes over it. */
 export function readUnsaved(keep: Keep, id: string): Unsaved | null {

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { dawnCount } from '../../tests/support/desks.ts';
 import { readRescued, readUnsaved } from './unsaved-reading.ts';
 import { forgetRescued, keepUnsaved } from './unsaved.ts';
-import type { Keep } from '../stores/browser-keep.ts';
+import type { Keep } from '../browser-keep.ts';
 
 function storage(): Keep & { kept: Map<string, string> } {
   const kept = new Map<string, string>();

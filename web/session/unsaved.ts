@@ -1,5 +1,5 @@
 import type { Desk } from '../../core/desk/desk.ts';
-import type { Keep } from '../stores/browser-keep.ts';
+import type { Keep } from '../browser-keep.ts';
 
 export const keyOf = (id: string) => `velvet-ledge:unsaved:${id}`;
 export const rescueKeyOf = (id: string) => `velvet-ledge:rescued:${id}`;

@@ -5,6 +5,7 @@ import { SIMULATED } from '../../core/sources/source.ts';
 import { api } from '../api/client.ts';
 import { persist } from '../later.ts';
 import { listen, type Listening } from '../api/events.ts';
+import { hearAbout } from '../ui/notices.ts';
 import { startClock } from './clock.ts';
 import { keepWindows } from './kept-windows.ts';
 import { useConditions } from './conditions.ts';
@@ -81,6 +82,7 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
       },
       onSamples: (feed) => useConditions.getState().takeFeed(feed),
       onHello: () => void catchUp(),
+      onAbout: hearAbout,
     });
     listening.current = heard;
     return heard.stop;

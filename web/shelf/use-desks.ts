@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import { api } from '../api/client.ts';
 import { listen } from '../api/events.ts';
+import { hearAbout } from '../ui/notices.ts';
 
 /** The list of desks on the shelf, kept up to date. */
 export function useDesks() {
@@ -27,6 +28,7 @@ export function useDesks() {
       onSaved: () => void reload(),
       onRemoved: () => void reload(),
       onHello: () => void reload(),
+      onAbout: hearAbout,
     }).stop;
   }, [reload]);
   return { desks, failure, reload };

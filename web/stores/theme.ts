@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { browserKeep } from './browser-keep.ts';
+import { browserKeep } from '../browser-keep.ts';
 
 export const themes = ['system', 'velvet', 'linen'] as const;
 export type Theme = (typeof themes)[number];

@@ -3,7 +3,7 @@ import { useDesk } from '../session/desk.ts';
 import { useStage } from '../stores/stage.ts';
 import { setStartColour, useStartColour } from './chapters/palette/view.ts';
 import { useView } from '../stores/view.ts';
-import { browserKeep } from '../stores/browser-keep.ts';
+import { browserKeep } from '../browser-keep.ts';
 
 /** Where somebody was on a desk is kept for it in this browser: chapter, page, screen, how near, and what its palettes are drawn from. */
 const KeptView = z.object({

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Track } from '../../../core/sources/sound/schema.ts';
-import { browserKeep } from '../../stores/browser-keep.ts';
+import { browserKeep } from '../../browser-keep.ts';
 
 /** What this page plays, if anything. It goes on across pages and desks, as long as the window is open. */
 interface PlayerState {

@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { Coordinates } from '../../../core/places/coordinates.ts';
 import { places } from '../../../core/places/places.ts';
 import { GeoPlace } from '../../../core/values/earth.ts';
-import { browserKeep } from '../../stores/browser-keep.ts';
+import { browserKeep } from '../../browser-keep.ts';
 
 /** Places that a person keeps by name, for all desks in this browser. */
 export type OwnPlace = { name: string } & Coordinates;

@@ -1,5 +1,13 @@
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { clamp } from '../../../core/values/geometry.ts';
+import {
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+  type RefObject,
+} from 'react';
+import { clamp, type Point } from '../../../core/values/geometry.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { useView, type Picking } from '../../stores/view.ts';
 import { awaitBackdrop } from '../../workers/pixels.ts';
@@ -8,6 +16,9 @@ import { lookUp } from '../../../core/values/look-up.ts';
 /** Pixels seen in the magnified cell along a side (odd), and how large each is drawn, px. */
 const SEEN = 11;
 const CELL = 11;
+/** Px between the pixel and the sign beside it, and between that and the sides of the window. */
+const BESIDE = 18;
+const EDGE = 8;
 
 /** Picks the colour of one pixel of the backdrop, by the pointer or by arrows. */
 export function Dropper({
@@ -55,9 +66,7 @@ export function Dropper({
     event.preventDefault();
     event.stopPropagation();
   }
-  // The cell stands beside the pixel, on the side where there is room.
-  const isRight = at.x > width * 0.7;
-  const isLow = at.y > height * 0.6;
+  const sign = useSignBeside(layer, { x: at.x * scale, y: at.y * scale }, pixels !== null);
   return (
     <div
       ref={layer}
@@ -66,19 +75,21 @@ export function Dropper({
       aria-label={`${picking.title}: arrows move by one pixel, Enter takes it, Escape leaves`}
       data-dropper
       data-theme="velvet"
-      className="absolute inset-0 cursor-crosshair touch-none rounded-md outline-2 outline-offset-2 outline-brass outline"
+      className="absolute inset-0 cursor-crosshair touch-none select-none rounded-md outline-2 outline-offset-2 outline-brass outline"
       onPointerMove={place}
-      onPointerDown={place}
+      onPointerDown={(event) => {
+        // A drag looks for a pixel: no text of the page is marked by it.
+        event.preventDefault();
+        layer.current?.focus();
+        event.currentTarget.setPointerCapture(event.pointerId);
+        place(event);
+      }}
       onPointerUp={take}
       onKeyDown={onKeyDown}
     >
       <div
-        className="pointer-events-none absolute rounded-xl border border-seam bg-pit p-2 shadow-2xl"
-        style={{
-          left: at.x * scale,
-          top: at.y * scale,
-          transform: `translate(${isRight ? 'calc(-100% - 18px)' : '18px'}, ${isLow ? 'calc(-100% - 18px)' : '18px'})`,
-        }}
+        ref={sign}
+        className="pointer-events-none absolute left-0 top-0 rounded-xl border border-seam bg-pit p-2 shadow-2xl"
       >
         {pixels ? (
           <Magnified pixels={pixels} at={at} />
@@ -102,6 +113,29 @@ export function Dropper({
       />
     </div>
   );
+}
+
+/** Keeps a sign beside a point of a layer (px of the page), on the side where there is room, and within the window. */
+function useSignBeside(
+  layer: RefObject<HTMLDivElement | null>,
+  { x, y }: Point,
+  isFilled: boolean,
+): RefObject<HTMLDivElement | null> {
+  const sign = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => {
+    const ground = layer.current?.getBoundingClientRect();
+    const own = sign.current?.getBoundingClientRect();
+    if (!ground || !own || !sign.current) return;
+    const beside = (start: number, point: number, length: number, room: number) => {
+      const after = start + point + BESIDE;
+      const wished = after + length > room - EDGE ? start + point - BESIDE - length : after;
+      return clamp(wished, EDGE, Math.max(EDGE, room - EDGE - length)) - start;
+    };
+    const left = beside(ground.left, x, own.width, innerWidth);
+    const top = beside(ground.top, y, own.height, innerHeight);
+    sign.current.style.transform = `translate(${left}px, ${top}px)`;
+  }, [layer, x, y, isFilled]);
+  return sign;
 }
 
 /** The pixels of the backdrop, one for each px of the screen. */

@@ -12,7 +12,7 @@ import { presentDesk, useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
 import { editAndSay } from '../said-undo.ts';
-import { browserKeep } from '../../stores/browser-keep.ts';
+import { browserKeep } from '../../browser-keep.ts';
 
 const AWAY = 'velvet-ledge:starts-away';
 /** Chapters in which parts are added; in the others the backdrop is what one looks at. */

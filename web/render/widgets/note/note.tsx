@@ -1,5 +1,6 @@
 import { useContext, useEffect, useRef, useState, type CSSProperties } from 'react';
 import type { NoteLayout, NoteView } from '../../../../core/widgets/note/work.ts';
+import type { Rect } from '../../../../core/values/geometry.ts';
 import { chosenFont } from '../../../../core/kinds/options.ts';
 import { Actions, WidgetId, type Typing } from '../../actions.ts';
 import { familyOf, paint, placeOf } from '../../runs.tsx';
@@ -37,7 +38,7 @@ function Note({ view, layout: { ticks, dots, rules, edge } }: Props) {
           title={title}
           isTicked={isTicked}
           colour={colour}
-          style={placeOf(rect)}
+          rect={rect}
           onTick={actions && widget !== null ? () => actions.tickNote(widget, index) : null}
         />
       ))}
@@ -135,17 +136,25 @@ function Field({
   );
 }
 
+/** Px of a box to tick with what is pressed around it: a finger finds it on a desk that is shown smaller, too. */
+const PRESSED = 36;
+
+function around({ x, y, width, height }: Rect): Rect {
+  const [across, down] = [Math.max(0, PRESSED - width) / 2, Math.max(0, PRESSED - height) / 2];
+  return { x: x - across, y: y - down, width: width + 2 * across, height: height + 2 * down };
+}
+
 function Tick({
   title,
   isTicked,
   colour,
-  style,
+  rect,
   onTick,
 }: {
   title: string;
   isTicked: boolean;
   colour: string;
-  style: React.CSSProperties;
+  rect: Rect;
   onTick: (() => void) | null;
 }) {
   const box = (
@@ -178,14 +187,14 @@ function Tick({
       role="checkbox"
       aria-checked={isTicked}
       aria-label={title}
-      style={style}
-      className="panel-press z-10 rounded-md"
+      style={placeOf(around(rect))}
+      className="panel-press z-10 grid place-items-center rounded-md"
       onClick={onTick}
     >
-      {box}
+      <span style={{ width: rect.width, height: rect.height }}>{box}</span>
     </button>
   ) : (
-    <div style={style}>{box}</div>
+    <div style={placeOf(rect)}>{box}</div>
   );
 }
 
