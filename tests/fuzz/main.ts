@@ -5,6 +5,8 @@ import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { RunningServer } from '../support/app.ts';
 import { killOften } from './kills.ts';
+import { fuzzOutside, fuzzStorage } from './outside.ts';
+import { fuzzTexts } from './texts.ts';
 import { chanceFrom } from './random.ts';
 import { walkOften } from './walker.ts';
 import { MOST_MIB, fuzzServer, heldBy, makeSamples, slowness, type Found, type Tally } from './server.ts';
@@ -93,6 +95,9 @@ async function main(): Promise<void> {
       await fuzzServer(server, samples, chanceFrom(round), notes).catch((error: unknown) =>
         notes.found.push({ what: 'the server stops answering', detail: String(error) }),
       );
+      await fuzzTexts(chanceFrom(round), notes);
+      await fuzzOutside(server, chanceFrom(round), notes);
+      await fuzzStorage(server, chanceFrom(round), notes);
       for (const { what } of notes.found.slice(before)) say(`seed ${round}: ${what}`);
     } while (Date.now() < half);
   }

@@ -274,6 +274,13 @@ describe('a calendar', () => {
     for (const [bad, said] of [
       [event('DTSTART:20260106T090000Z', 'RRULE:FREQ=SOMETIMES'), /passed over \(RRULE:FREQ=SOMETIMES/],
       [event('DTSTART:20260106T090000Z', 'RRULE:FREQ=DAILY;RSCALE=HEBREW'), /RSCALE.*not understood/],
+      [event('DTSTART:20260106T090000Z', 'RRULE:FREQ=DAILY;BYDAY=5MO'), /days are not counted/],
+      [event('DTSTART:20260106T090000Z', 'RRULE:FREQ=MONTHLY;BYWEEKNO=5'), /BYWEEKNO has no meaning/],
+      [event('DTSTART:20260106T090000Z', 'RRULE:FREQ=DAILY;BYSETPOS=1'), /chooses among nothing/],
+      [
+        event('DTSTART:20260106T090000Z', 'RRULE:FREQ=YEARLY;BYMONTHDAY=32'),
+        /(can’t be followed|passed over)/,
+      ],
       [event('DTSTART:2026013T120000Z'), /is no time/],
       [event('DTSTART:20260230T120000Z'), /is no time/],
       [event('DTSTART:20260106T090000Z', 'this is no line'), /passed over \(this is no line/],
@@ -314,6 +321,16 @@ describe('a calendar', () => {
       ['d', Date.UTC(2026, 0, 15, 12), false],
     ]);
     expect(problems.join()).to.include('Of “c”');
+  });
+
+  it('takes no longer for parts that never end', () => {
+    const text = calendar(
+      'BEGIN:VTODO\r\n'.repeat(20_000),
+      ['BEGIN:VTODO', 'UID:net', 'SUMMARY:Mend the net', 'END:VTODO'].join('\r\n'),
+    );
+    // What grows with the square of this takes minutes: the test then fails by its own limit.
+    expect(tickTask(text, 'net', true, 0)).to.include('STATUS:COMPLETED');
+    expect(expandCalendar(text, ZONE, from, to).problems.join()).to.include('damaged');
   });
 
   it('of the observatory is the same for the same seed, on the wall clock all year', () => {

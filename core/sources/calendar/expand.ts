@@ -348,19 +348,16 @@ export function tickTask(text: string, uid: string, isTicked: boolean, moment: n
     ...(isTicked ? [`COMPLETED:${now}`] : []),
   ];
   const out: string[] = [];
-  for (let at = 0; at < lines.length; at++) {
-    const line = lines[at] ?? '';
-    const end = /^BEGIN:VTODO\s*$/i.test(line)
-      ? lines.findIndex((one, index) => index > at && /^END:VTODO\s*$/i.test(one))
-      : -1;
-    const inside = end < 0 ? [] : lines.slice(at, end + 1);
-    const part = end < 0 ? null : readPart({ name: 'VTODO', lines: unfolded(inside) });
-    if (!part || uidOf(part.component) !== uid) {
-      out.push(line);
-      continue;
-    }
-    out.push(...withoutProgress(inside.slice(0, -1)), ...told, inside.at(-1) ?? '');
-    at = end;
+  let start = -1;
+  for (const line of lines) {
+    if (/^BEGIN:VTODO\s*$/i.test(line)) start = out.length;
+    out.push(line);
+    if (start < 0 || !/^END:VTODO\s*$/i.test(line)) continue;
+    const inside = out.slice(start);
+    const part = readPart({ name: 'VTODO', lines: unfolded(inside) });
+    if (part && uidOf(part.component) === uid)
+      out.splice(start, inside.length, ...withoutProgress(inside.slice(0, -1)), ...told, line);
+    start = -1;
   }
   return out.join(ending);
 }

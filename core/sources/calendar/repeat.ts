@@ -32,10 +32,47 @@ export interface Rule {
 const KNOWN =
   /^(FREQ|UNTIL|COUNT|INTERVAL|WKST|BY(SECOND|MINUTE|HOUR|DAY|MONTHDAY|YEARDAY|WEEKNO|MONTH|SETPOS))=/i;
 
+/** What each part may be, by how often a rule repeats where that matters; source: RFC 5545, 3.3.10. */
+const ranges = new Map<string, { most: number; isSigned?: true; isZero?: true; not?: RegExp }>([
+  ['BYSECOND', { most: 60, isZero: true }],
+  ['BYMINUTE', { most: 59, isZero: true }],
+  ['BYHOUR', { most: 23, isZero: true }],
+  ['BYMONTHDAY', { most: 31, isSigned: true, not: /^WEEKLY$/ }],
+  ['BYYEARDAY', { most: 366, isSigned: true, not: /^(DAILY|WEEKLY|MONTHLY)$/ }],
+  ['BYWEEKNO', { most: 53, isSigned: true, not: /^(?!YEARLY$)/ }],
+  ['BYMONTH', { most: 12 }],
+  ['BYSETPOS', { most: 366, isSigned: true }],
+]);
+
+/** What makes a rule one that RFC 5545 doesn't have, of which anything could be made; null for none. */
+function wrongIn(parts: readonly string[]): string | null {
+  const said = new Map(parts.map((part) => part.toUpperCase().split('=') as [string, string]));
+  const freq = said.get('FREQ') ?? '';
+  for (const [name, { most, isSigned, isZero, not }] of ranges) {
+    const value = said.get(name);
+    if (value === undefined) continue;
+    if (not?.test(freq)) return `${name} has no meaning in a rule that is ${freq}`;
+    const isRight = value.split(',').every((one) => {
+      const number = Number(one);
+      const least = isSigned ? -most : isZero ? 0 : 1;
+      return /^[+-]?\d{1,3}$/.test(one) && number >= least && number <= most && (isZero || number !== 0);
+    });
+    if (!isRight) return `${name}=${value.slice(0, 20)} is nothing that can be`;
+  }
+  const days = said.get('BYDAY');
+  const isCounted = days !== undefined && /\d/.test(days);
+  if (isCounted && !/^(MONTHLY|YEARLY)$/.test(freq)) return `days are not counted in a rule that is ${freq}`;
+  if (isCounted && said.has('BYWEEKNO')) return 'days are not counted beside BYWEEKNO';
+  const others = [...said.keys()].filter((name) => name.startsWith('BY') && name !== 'BYSETPOS');
+  return said.has('BYSETPOS') && others.length === 0 ? 'BYSETPOS chooses among nothing' : null;
+}
+
 function optionsOf({ text, start, until }: Rule): Options {
   const parts = text.split(';').filter((part) => part !== '');
   const strange = parts.find((part) => !KNOWN.test(part));
   if (strange !== undefined) throw new Error(`“${strange.slice(0, 40)}” in its rule is not understood`);
+  const wrong = wrongIn(parts);
+  if (wrong) throw new Error(`its rule can’t be followed: ${wrong}`);
   // The end is given by its moment: RFC 5545 has it in UTC where the start is in a zone.
   const bare = parts.filter((part) => !/^UNTIL=/i.test(part)).join(';');
   const options = RRule.parseString(bare.toUpperCase()) as Options;

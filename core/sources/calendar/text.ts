@@ -54,7 +54,12 @@ export function partsOf(text: string): Part[] {
         parts.push(part);
         part = null;
       }
-      if (at === 0 && ended === 'VCALENDAR') isWhole = true;
+      if (at === 0 && ended === 'VCALENDAR') {
+        isWhole = true;
+        // One that was never closed is told of as damaged.
+        if (part) parts.push(part);
+        part = null;
+      }
     }
   }
   if (!isWhole && parts.length === 0) throw new NoCalendar('there is no calendar in it');
@@ -67,10 +72,25 @@ export interface ReadPart {
   passed: string[];
 }
 
+/** Lines of one part, and parts within one another, that are looked at. */
+const MOST_LINES = 20_000;
+const MOST_DEPTH = 4;
+
+function isTooMuch(lines: readonly string[]): boolean {
+  let depth = 0;
+  let deepest = 0;
+  for (const line of lines) {
+    if (marked(line, 'BEGIN') !== null) deepest = Math.max(deepest, ++depth);
+    if (marked(line, 'END') !== null) depth--;
+  }
+  return lines.length > MOST_LINES || deepest > MOST_DEPTH;
+}
+
 /**
  * A part as ical.js reads it, without the lines that it can't; null where nothing of it can be read.
  */
 export function readPart({ lines }: Part): ReadPart | null {
+  if (isTooMuch(lines)) return null;
   const good = lines.filter((line) => LINE.test(line));
   const passed = lines.filter((line) => !LINE.test(line));
   const whole = component(good);
