@@ -87,11 +87,21 @@ function crestBeside(...three: [number, number, number]): number {
   return bend < 0 ? Math.min(0.499, Math.max(-0.499, (before - after) / (2 * bend))) : 0;
 }
 
-/** The power at a place between bins: a parabola through the three nearest, in dB. */
+/** By how much a bin beside a crest can lie under it (14 dB, as the logarithm of power): less is a hollow of its own. */
+const DEEPEST = 3.2;
+
+/**
+ * The power at a place between bins: a parabola through the three nearest, in dB. A hollow right beside a crest, as low
+ * tones have it, would make the parabola rise over what is there.
+ */
 function onCurve(power: ArrayLike<number>, at: number, bins: number): number {
   const bin = Math.min(bins - 2, Math.max(1, Math.round(at)));
   const log = (index: number) => Math.log(Math.max(1e-12, power[index] ?? 0));
-  const [before, here, after] = [log(bin - 1), log(bin), log(bin + 1)];
+  const here = log(bin);
+  const [before, after] = [bin - 1, bin + 1].map((index) => Math.max(log(index), here - DEEPEST)) as [
+    number,
+    number,
+  ];
   const x = Math.min(1, Math.max(-1, at - bin));
   const bend = (before + after) / 2 - here;
   const lean = (after - before) / 2;

@@ -70,6 +70,15 @@ describe('a spectrum', () => {
       }
   });
 
+  it('never tells a tone as louder than it is, however many bands there are', () => {
+    for (const window of windows.slice(0, 3))
+      for (const bands of [24, 48, 96, 128])
+        for (let hz = 60; hz < 2000; hz *= 1.07) {
+          const levels = levelsOf(sine(hz), { bands, window });
+          expect(Math.max(...levels), `${window}, ${bands} bands, ${hz.toFixed(1)} Hz`).to.be.within(-2, 0.9);
+        }
+  });
+
   it('is the same at another rate of samples', () => {
     for (const hz of [200, 1000, 5000]) {
       const [one, other] = [levelsOf(sine(hz)), levelsOf(sine(hz, 1, 48_000), {}, 48_000)];
