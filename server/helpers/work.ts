@@ -33,26 +33,27 @@ interface Order {
   memory: number;
 }
 
+/** Tells the server something; one that has gone meanwhile hears nothing, and `disconnect` ends this. */
+const tell = (answer: Answer) => void process.send?.(answer, () => undefined);
+
 async function carryOut({ name, input }: Order): Promise<unknown> {
   const act = await work[name]();
-  const begun: Answer = { begun: true };
-  process.send?.(begun);
+  tell({ begun: true });
   return act(input);
 }
 
 process.on('message', (order: Order) => {
-  const answer = (given: Answer) => process.send?.(given);
   // Pictures are decoded on other threads: this one looks on, and stops the process before the machine suffers.
   const watch = setInterval(() => {
     if (heldMiB() <= order.memory) return;
     clearInterval(watch);
-    answer({ tooMuchMemory: true });
+    tell({ tooMuchMemory: true });
   }, WATCH_MS);
   carryOut(order)
     .then(
-      (value: unknown) => answer({ ok: true, value: value as never, memory: heldMiB() }),
+      (value: unknown) => tell({ ok: true, value: value as never, memory: heldMiB() }),
       (error: unknown) =>
-        answer({
+        tell({
           ok: false,
           message: error instanceof Error ? error.message : String(error),
           code: (error as { code?: string } | null)?.code,

@@ -1,3 +1,5 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import { handle, listed, stored, untilKept, withApp } from '../support/app.ts';
 
@@ -110,5 +112,44 @@ withApp('saving', ({ server, open, browser }) => {
     await handle(page, 'elsewhere').waitFor();
     await page.getByRole('button', { name: 'Undo: Back to revision 1' }).click();
     await handle(page, 'elsewhere').waitFor({ state: 'detached' });
+  });
+
+  it('says so where the browser refuses to keep what the server can’t be given, and hands it over as a file', async () => {
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'clock').waitFor();
+    await page.evaluate(() => {
+      Storage.prototype.setItem = () => {
+        throw new DOMException('Full', 'QuotaExceededError');
+      };
+    });
+    await server.kill();
+    await handle(page, 'clock').click();
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.getByText('not kept: this browser has no room for it').waitFor();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save it as a file' }).click();
+    const path = await (await download).path();
+    const saved = JSON.parse(readFileSync(path, 'utf8')) as { id: string };
+    expect(saved.id).to.equal('dawn-count');
+    await server.start();
+    await untilKept(page);
+  });
+
+  it('keeps work here while the server’s disk is full, and goes on once there is room', async function () {
+    if (spawnSync('prlimit', ['--version']).status !== 0) this.skip();
+    const limit = (bytes: string) =>
+      execFileSync('prlimit', ['--pid', String(server.pid), `--fsize=${bytes}:`]);
+    const page = await open('/desk/dawn-count');
+    await handle(page, 'clock').waitFor();
+    const before = await stored(server, 'dawn-count');
+    limit('1024');
+    await handle(page, 'clock').click();
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.locator('[data-saving="held"]').waitFor();
+    await page.getByText(/kept in this browser: The disk of the server/).waitFor();
+    expect((await stored(server, 'dawn-count')).revision).to.equal(before.revision);
+    limit('unlimited');
+    await untilKept(page);
+    expect((await stored(server, 'dawn-count')).revision).to.be.greaterThan(before.revision);
   });
 });
