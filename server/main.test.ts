@@ -1,7 +1,7 @@
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -39,6 +39,40 @@ describe('starting the server', () => {
     const { code, said } = await startAndFail('--port', 'lots', '--data', folder);
     expect(code).to.equal(1);
     expect(said).to.equal('"lots" is not a port: choose a number from 0 to 65535.');
+  });
+
+  it('answers under an address of IPv6, written in brackets', async function () {
+    const probe = createServer();
+    const hasIPv6 = await new Promise((resolve) =>
+      probe.once('error', () => resolve(false)).listen(0, '::1', () => resolve(true)),
+    );
+    probe.close();
+    if (!hasIPv6) this.skip();
+    const args = ['server/start.mjs', '--host', '::1', '--port', '0', '--data', join(folder, 'six')];
+    const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'inherit'] });
+    try {
+      let said = '';
+      for await (const chunk of child.stdout) {
+        said += String(chunk);
+        if (said.includes('\n')) break;
+      }
+      const address = /http:\/\/\[::1\]:\d+/.exec(said)?.[0];
+      expect(address, said).to.be.a('string');
+      expect((await fetch(`${address}/api/desks`)).status).to.equal(200);
+    } finally {
+      child.kill('SIGKILL');
+    }
+  });
+
+  it('ends with one sentence when the database is not ours to change', async () => {
+    const there = join(folder, 'other');
+    mkdirSync(there);
+    writeFileSync(join(there, 'velvet-ledge.db'), 'Rows of something else');
+    const { code, said } = await startAndFail('--port', '0', '--data', there);
+    expect(code).to.equal(1);
+    expect(said).to.match(
+      /^The database .* is damaged, or no database at all; it was left as it is\. [^\n]*$/,
+    );
   });
 
   it('ends with one sentence when the folder can not be written', async () => {
