@@ -159,6 +159,7 @@ withApp('what comes from outside', ({ server, open }) => {
       .getByText(/Of “Endless”: it repeats in a way that takes too long/)
       .first()
       .waitFor();
+    await shown.getByRole('button', { name: 'Undo: Calendar from endless.ics' }).click();
     await file.setInputFiles(textFile('nets.ics', netsCalendar));
     await onDesk(shown, 'tasks').getByText('Mend net three').waitFor();
     await onDesk(shown, 'list').getByText('Nets open').first().waitFor();
