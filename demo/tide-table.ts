@@ -55,7 +55,7 @@ export function tideTable(): Desk {
         id: 'clock',
         type: 'clock',
         face: 'hands',
-        place: at('right', 140, -40),
+        place: at('right', 120, -40),
         deskFinish: finish,
         options: { seconds: true, date: 'd MMMM' },
       }),
