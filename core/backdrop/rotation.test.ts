@@ -3,11 +3,13 @@ import fc from 'fast-check';
 import { arbitraryMoment, bareDesk } from '../../tests/support/desks.ts';
 import type { Change, Rotation } from './schema.ts';
 import { createMotif } from '../desk/defaults.ts';
+import { isSunUp } from '../sources/sun/sun.ts';
 import { wallClock } from '../sources/time/time.ts';
 import { changesBetween, entryOf, rotationAt, slotAt } from './rotation.ts';
 
 const { place } = bareDesk();
-const HOUR = 3_600_000;
+const MINUTE = 60_000;
+const HOUR = 60 * MINUTE;
 const DAY = 24 * HOUR;
 /** The nights at Marrow Point on which the clocks are set: forward on 29 March, back on 25 October. */
 const SPRING = Date.UTC(2026, 2, 29);
@@ -19,6 +21,18 @@ const wallTimes = (moments: number[]) =>
     const { hour, minute } = wallClock(moment, place.zone);
     return `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}`;
   });
+
+/** Minutes of a day in which the sun comes up or goes down, each looked at. */
+function crossingsOn(day: number, there: typeof place): { at: number; isUp: boolean }[] {
+  const found: { at: number; isUp: boolean }[] = [];
+  let before = isSunUp(day, there);
+  for (let at = day + MINUTE; at < day + DAY; at += MINUTE) {
+    const isUp = isSunUp(at, there);
+    if (isUp !== before) found.push({ at, isUp });
+    before = isUp;
+  }
+  return found;
+}
 
 const arbitraryChange: fc.Arbitrary<Change> = fc.oneof(
   fc.integer({ min: 5, max: 4000 }).map((minutes): Change => ({ by: 'every', minutes })),
@@ -43,10 +57,10 @@ describe('when a rotation changes', () => {
   });
 
   it('goes by the wall clock over the nights on which the clocks are set', () => {
-    // In spring half past one does not exist: it comes when the clock has gone on to half past two.
+    // In spring half past one does not exist: it has come as soon as the clock is set, from one to two.
     expect(
       wallTimes(changesBetween(times('00:30', '01:30', '04:00'), SPRING, SPRING + 12 * HOUR, place)),
-    ).to.deep.equal(['00:30', '02:30', '04:00']);
+    ).to.deep.equal(['00:30', '02:00', '04:00']);
     // In autumn it exists twice and counts once.
     const autumn = changesBetween(times('00:30', '01:30', '04:00'), AUTUMN - HOUR, AUTUMN + 12 * HOUR, place);
     expect(wallTimes(autumn)).to.deep.equal(['00:30', '01:30', '04:00']);
@@ -92,13 +106,55 @@ describe('when a rotation changes', () => {
     );
   });
 
-  it('shows every entry, also those whose time the clocks leave out', () => {
-    // At Marrow Point 01:00 to 02:00 is left out on 29 March: 01:15 and 02:15 would fall together.
+  it('changes at no moment that nobody named, where times fall together', () => {
+    // At Marrow Point 01:00 to 02:00 is left out on 29 March.
     const change = times('01:15', '01:45', '02:15', '04:00');
     const found = changesBetween(change, SPRING, SPRING + 6 * HOUR, place);
-    expect(found).to.have.length(4);
-    expect(new Set(found.map((at) => slotAt(change, at, place).number)).size).to.equal(4);
-    expect(wallTimes(found)).to.deep.equal(['02:15', '02:30', '02:45', '04:00']);
+    expect(wallTimes(found)).to.deep.equal(['02:00', '02:15', '04:00']);
+    // What is shown is what belongs to the hour: the entry of 01:45, then that of 02:15.
+    const [early, late] = found.map((at) => slotAt(change, at, place).number);
+    expect((late ?? 0) - (early ?? 0)).to.equal(1);
+    // At this island 02:00 to 02:30 is left out on 4 October.
+    const island = { ...place, zone: 'Australia/Lord_Howe' };
+    const day = Date.UTC(2026, 9, 3, 13, 30);
+    const there = changesBetween(times('02:00', '02:30', '12:15'), day, day + DAY - HOUR, island);
+    expect(
+      there.map((at) => wallClock(at, island.zone)).map(({ hour, minute }) => [hour, minute]),
+    ).to.deep.equal([
+      [2, 30],
+      [12, 15],
+    ]);
+  });
+
+  it('by the hour has no turn of half an hour in spring', () => {
+    for (const [zone, night] of [
+      ['Europe/London', SPRING],
+      ['Australia/Lord_Howe', Date.UTC(2026, 9, 3, 13, 30)],
+      ['America/St_Johns', Date.UTC(2026, 2, 8, 3, 30)],
+    ] as const) {
+      const found = changesBetween({ by: 'every', minutes: 60 }, night, night + 8 * HOUR, { ...place, zone });
+      for (const at of found) expect(wallClock(at, zone).minute, zone).to.equal(0);
+      found.slice(1).forEach((at, index) => expect(at - found[index]!, zone).to.be.at.least(HOUR));
+    }
+  });
+
+  it('by the sun changes at each sunrise and each sunset, also at two sunsets of one day', () => {
+    // Where the night is short and late: the sun sets soon after midnight and, that very evening, soon before it.
+    let twice = 0;
+    for (let latitude = 64.6; latitude < 66; latitude += 0.2) {
+      const there = { ...place, latitude, longitude: -20, zone: 'Atlantic/Reykjavik' };
+      for (let day = Date.UTC(2026, 4, 25); day < Date.UTC(2026, 6, 25); day += 2 * DAY) {
+        const crossings = crossingsOn(day, there);
+        if (crossings.filter(({ isUp }) => !isUp).length > 1) twice++;
+        const found = changesBetween({ by: 'sun' }, day, day + DAY, there);
+        for (const { at, isUp } of crossings) {
+          const near = found.find((one) => Math.abs(one - at) <= MINUTE);
+          expect(near, `${latitude.toFixed(1)}° ${new Date(at).toISOString()}`).to.be.a('number');
+          expect(Math.abs(slotAt({ by: 'sun' }, near!, there).number % 2)).to.equal(isUp ? 0 : 1);
+        }
+      }
+    }
+    expect(twice).to.be.above(0);
   });
 
   it('goes on at full hours of the wall clock, in zones that stand at a quarter or a half too', () => {

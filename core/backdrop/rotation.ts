@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz';
 import type { Change, Rotation } from './schema.ts';
 import type { GeoPlace } from '../values/earth.ts';
-import { sunTimes } from '../sources/sun/sun.ts';
+import { solarDay, solarDayAt } from '../sources/sun/sun.ts';
 import { dayOf, wallClock } from '../sources/time/time.ts';
 import { createRandom } from '../sources/noise.ts';
 
@@ -25,59 +25,60 @@ function dayNumber(moment: number, zone: string): number {
   return Math.round(Date.UTC(year, month - 1, day) / (DAY_MINUTES * MINUTE));
 }
 
-/** Epoch ms of a time of day on a day of the calendar; one that the clocks leave out comes as much later. */
-function momentOn(day: number, time: string, zone: string): number {
-  const [hour = 0, minute = 0] = time.split(':').map(Number);
-  const date = new Date(day * DAY_MINUTES * MINUTE);
-  return new TZDate(
+/** Ms since 1970 that a clock on the wall of a zone shows; later than it should be right after it was set back. */
+function shownBy(moment: number, zone: string): number {
+  const { year, month, day, hour, minute } = wallClock(moment, zone);
+  return Date.UTC(year, month - 1, day, hour, minute);
+}
+
+/** Epoch ms of a time of day on a day of the calendar, and whether the clocks show it that day. */
+function wallMoment(day: number, minutes: number, zone: string): { at: number; isShown: boolean } {
+  const asked = (day * DAY_MINUTES + minutes) * MINUTE;
+  const date = new Date(asked);
+  const at = new TZDate(
     date.getUTCFullYear(),
     date.getUTCMonth(),
     date.getUTCDate(),
-    hour,
-    minute,
+    date.getUTCHours(),
+    date.getUTCMinutes(),
     0,
     zone,
   ).getTime();
+  return { at, isShown: shownBy(at, zone) === asked };
 }
 
-/** The moments of a day at which a rotation changes, in order and each apart; as many on every day. */
-function changesOn(day: number, change: Exclude<Change, { by: 'every' }>, place: GeoPlace): number[] {
-  const noon = momentOn(day, '12:00', place.zone);
-  const { end } = dayOf(noon, place.zone);
-  if (change.by === 'times')
-    return apart(
-      [...new Set(change.times)].map((time) => momentOn(day, time, place.zone)),
-      end,
-    );
-  const { sunrise, sunset } = sunTimes(noon, place);
-  // Where the sun stays up or down all day, the day still changes, at six and at eighteen.
-  return apart(
-    [sunrise ?? momentOn(day, '06:00', place.zone), sunset ?? momentOn(day, '18:00', place.zone)],
-    end,
-  );
-}
-
-/**
- * Moments in order. Those that fall together (times of the hour that the clocks leave out come an hour later, where
- * others may stand) are spread over what is left until the next, so that every entry has its turn.
- */
-function apart(moments: readonly number[], end: number): number[] {
-  const sorted = [...moments].sort((a, b) => a - b);
-  for (let first = 0; first < sorted.length;) {
-    const at = sorted[first] ?? 0;
-    let after = first + 1;
-    while (sorted[after] === at) after++;
-    const room = (sorted[after] ?? end) - at;
-    for (let index = first + 1; index < after; index++)
-      sorted[index] = at + Math.floor((room * (index - first)) / (after - first));
-    first = after;
+/** The same; a time that the clocks leave out has come as soon as they have been set. */
+function momentOn(day: number, minutes: number, zone: string): number {
+  const { at, isShown } = wallMoment(day, minutes, zone);
+  if (isShown) return at;
+  const asked = (day * DAY_MINUTES + minutes) * MINUTE;
+  // A whole day is the most that was ever left out.
+  let [before, after] = [at - 26 * 60 * MINUTE, at];
+  while (after - before > MINUTE) {
+    const middle = before + Math.floor((after - before) / 2 / MINUTE) * MINUTE;
+    if (shownBy(middle, zone) >= asked) after = middle;
+    else before = middle;
   }
-  return sorted;
+  return after;
+}
+
+/** The moments of a day at which a rotation changes, in order; as many on every day, some of them together. */
+function changesOn(day: number, change: Exclude<Change, { by: 'every' }>, place: GeoPlace): number[] {
+  if (change.by === 'sun') {
+    const { rise, set } = solarDay(day, place);
+    return [rise, set];
+  }
+  return [...new Set(change.times)]
+    .map((time) => {
+      const [hours = 0, minutes = 0] = time.split(':').map(Number);
+      return momentOn(day, hours * 60 + minutes, place.zone);
+    })
+    .sort((one, other) => one - other);
 }
 
 export function slotAt(change: Change, moment: number, place: GeoPlace): Slot {
   if (change.by === 'every') return everySlot(change.minutes, moment, place.zone);
-  const today = dayNumber(moment, place.zone);
+  const today = change.by === 'sun' ? solarDayAt(moment, place) : dayNumber(moment, place.zone);
   const days = [today - 1, today, today + 1].map((day) => changesOn(day, change, place));
   const all = days.flat();
   const each = days[0]?.length ?? 1;
@@ -96,13 +97,13 @@ function everySlot(minutes: number, moment: number, zone: string): Slot {
     const number = Math.floor(dayNumber(moment, zone) / days);
     return {
       number,
-      since: momentOn(number * days, '00:00', zone),
-      until: momentOn((number + 1) * days, '00:00', zone),
+      since: momentOn(number * days, 0, zone),
+      until: momentOn((number + 1) * days, 0, zone),
     };
   }
   if (DAY_MINUTES % minutes === 0) return slotOfDay(minutes, moment, zone);
   // Anything else runs on through the nights, from a midnight long ago.
-  const start = momentOn(FIRST_DAY, '00:00', zone);
+  const start = momentOn(FIRST_DAY, 0, zone);
   const length = minutes * MINUTE;
   const number = Math.floor((moment - start) / length);
   return { number, since: start + number * length, until: start + (number + 1) * length };
@@ -121,17 +122,14 @@ function slotOfDay(minutes: number, moment: number, zone: string): Slot {
     const since = start + index * length;
     return { number: day * each + index, since, until: since + length };
   }
-  // A day on which the clocks are set.
-  const changes = apart(
-    Array.from({ length: each }, (_, index) => momentOn(day, wallTime(index * minutes), zone)),
-    end,
-  );
-  const index = Math.max(0, changes.filter((at) => at <= moment).length - 1);
-  return { number: day * each + index, since: changes[index] ?? start, until: changes[index + 1] ?? end };
-}
-
-function wallTime(minutes: number): string {
-  return `${Math.floor(minutes / 60)}:${minutes % 60}`;
+  // A day on which the clocks are set: what they leave out has no turn, rather than a short one.
+  const changes = Array.from({ length: each }, (_, index) => ({
+    number: day * each + index,
+    ...(index === 0 ? { at: start, isShown: true } : wallMoment(day, index * minutes, zone)),
+  })).filter(({ isShown }) => isShown);
+  const passed = changes.filter(({ at }) => at <= moment).length;
+  const { number, at } = changes[Math.max(0, passed - 1)]!;
+  return { number, since: at, until: changes[passed]?.at ?? end };
 }
 
 /** The moments from `start` up to `end` (epoch ms) at which a rotation goes on. */

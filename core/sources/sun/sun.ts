@@ -108,6 +108,61 @@ function findTimes(start: number, end: number, latitude: number, longitude: numb
   return found;
 }
 
+const HALF_DAY = 43_200_000;
+const QUARTER_DAY = HALF_DAY / 2;
+/** Ms by which the sun is at most early or late against a mean one, and a little more. */
+const MOST_OFF = 1_200_000;
+
+/** Days since 1970 by a mean sun above a place, the first from its midnight on. */
+export function solarDayAt(moment: number, { longitude }: GeoPlace): number {
+  return Math.floor(moment / (2 * HALF_DAY) + longitude / 360);
+}
+
+export interface SolarDay {
+  /** Epoch ms at which the sun rises before its highest, and sets after it. */
+  rise: number;
+  set: number;
+}
+
+const knownDays = new Map<string, SolarDay>();
+
+/**
+ * Sunrise and sunset between one lowest of the sun and the next, which is once each, whatever the clocks show: a day of
+ * the calendar may have two. Where the sun does not rise or set, a quarter of a day before and after its highest.
+ */
+export function solarDay(number: number, { latitude, longitude }: GeoPlace): SolarDay {
+  const key = `${number} ${latitude} ${longitude}`;
+  let found = knownDays.get(key);
+  if (!found) {
+    if (knownDays.size >= MOST_KNOWN) knownDays.clear();
+    knownDays.set(key, (found = findSolarDay(number, latitude, longitude)));
+  }
+  return found;
+}
+
+function findSolarDay(number: number, latitude: number, longitude: number): SolarDay {
+  const above = (at: number) => sunAltitude(at, latitude, longitude) - sunHeights.rise;
+  const midnight = (number - longitude / 360) * 2 * HALF_DAY;
+  const turn = (near: number, sign: 1 | -1) =>
+    extreme(near - MOST_OFF, near + MOST_OFF, (at) => sign * above(at));
+  const [lowest, highest, next] = [
+    turn(midnight, -1),
+    turn(midnight + HALF_DAY, 1),
+    turn(midnight + 2 * HALF_DAY, -1),
+  ];
+  const isUp = above(highest) > 0;
+  return {
+    rise:
+      isUp && above(lowest) <= 0
+        ? between(lowest, highest, (at) => above(at) > 0)
+        : Math.round(highest - QUARTER_DAY),
+    set:
+      isUp && above(next) <= 0
+        ? between(highest, next, (at) => above(at) <= 0)
+        : Math.round(highest + QUARTER_DAY),
+  };
+}
+
 /** The first moment of a stretch from which on something is true; it is false at the start and true at the end. */
 function between(from: number, to: number, isTrue: (moment: number) => boolean): number {
   let [low, high] = [from, to];
