@@ -4,7 +4,9 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
+import { create } from 'fontkit';
 import { chromium } from 'playwright-core';
+import woff2 from 'wawoff2';
 
 const require = createRequire(import.meta.url);
 const WEIGHTS = [100, 200, 400, 700, 900];
@@ -42,15 +44,43 @@ const FALLBACK = [
   ['Noto Sans Symbols 2', '@fontsource/noto-sans-symbols-2/symbols.css'],
 ];
 
+const stack = FALLBACK.map(([name]) => `"${name}"`).join(', ');
+
 const range = (from, to) => {
   const found = [];
   for (let code = from; code <= to; code++) found.push(String.fromCodePoint(code));
   return found;
 };
+const isSign = (text) => /[\p{L}\p{N}\p{P}\p{S}]/u.test(text);
 const latin = [...range(0x20, 0x7e), ...range(0xa0, 0xff), ...'–—‘’“”…−•€™′″‰'];
-const extended = range(0x100, 0x17f);
-const scripts = [...range(0x386, 0x3ce), ...range(0x400, 0x45f), 'Ґ', 'ґ'];
-const signs = [...range(0x2190, 0x21ff), ...range(0x2300, 0x23ff), ...range(0x25a0, 0x27bf)];
+/** Letters of Europe and Vietnam, what stands between words, money, small figures, fractions, sums. */
+const extended = [
+  ...range(0x100, 0x24f),
+  ...range(0x1e00, 0x1eff),
+  ...range(0x2010, 0x205e),
+  ...range(0x2070, 0x209c),
+  ...range(0x20a0, 0x20c0),
+  ...range(0x2100, 0x218b),
+  ...range(0x2200, 0x22ff),
+  ...range(0xfb00, 0xfb06),
+].filter((text) => isSign(text) && !latin.includes(text));
+const scripts = [...range(0x386, 0x3ce), ...range(0x400, 0x4ff)].filter(isSign);
+const signs = [
+  ...range(0x2190, 0x21ff),
+  ...range(0x2300, 0x23ff),
+  ...range(0x2460, 0x27bf),
+  ...range(0x2b00, 0x2bff),
+];
+/** What nobody ships a font for: each system has its own, most of them about as wide as these. */
+const USUAL = '"Liberation Sans", "DejaVu Sans"';
+const elsewhere = [
+  ...range(0x250, 0x2ff),
+  ...range(0x531, 0x58f),
+  ...range(0x5d0, 0x5ea),
+  ...range(0x621, 0x6d5),
+  ...range(0x10d0, 0x10f0),
+  ...range(0x1f00, 0x1fff),
+].filter(isSign);
 
 /** The style sheet of a font package with its files inside. */
 function inlined(sheet) {
@@ -71,6 +101,27 @@ const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', arg
 const folder = new URL('../core/text/metrics/', import.meta.url);
 mkdirSync(folder, { recursive: true });
 
+/** The letters that a style sheet brings: those its fonts have, within what each is asked for. */
+async function lettersOf(sheet) {
+  const path = require.resolve(sheet);
+  const found = new Set();
+  for (const [, file, ranges] of readFileSync(path, 'utf8').matchAll(
+    /url\((\.\/[^)]+\.woff2)\)[^}]*?unicode-range: ([^;]+);/g,
+  )) {
+    const asked = ranges.split(',').map((range) =>
+      range
+        .replace('U+', '')
+        .split('-')
+        .map((code) => parseInt(code, 16)),
+    );
+    const font = create(Buffer.from(await woff2.decompress(readFileSync(join(dirname(path), file)))));
+    for (const code of font.characterSet)
+      if (asked.some(([from, to = from]) => code >= from && code <= to))
+        found.add(String.fromCodePoint(code));
+  }
+  return found;
+}
+
 /** Opens a page on which text is set as on a desk, in these families, with nothing to fall back to but `Blank`. */
 async function pageWith(sheets) {
   const page = await browser.newPage();
@@ -83,7 +134,6 @@ async function pageWith(sheets) {
   );
   return page;
 }
-// Any font serves to tell whether a family has a letter: widths that follow another fallback are not its own.
 const blank = readFileSync(
   require.resolve('@fontsource-variable/martian-mono/files/martian-mono-latin-wght-normal.woff2'),
 ).toString('base64');
@@ -171,25 +221,29 @@ async function kerningOf(page, family, sizes) {
 
 const isNear = (a, b) => a.every((width, index) => Math.abs(width - b[index]) <= 0.004);
 
+/** What is the same at all cuts is listed once. */
+const packed = (widths) => (widths.every((width) => width === widths[0]) ? widths.slice(0, 1) : widths);
+
 async function measure(family) {
+  const sheet = `@fontsource-variable/${family}/${SIZES[family] ? 'opsz' : 'wght'}.css`;
+  const letters = await lettersOf(sheet);
   const page = await pageWith([
-    SIZES[family] ? `@fontsource-variable/${family}/opsz.css` : `@fontsource-variable/${family}/wght.css`,
+    sheet,
+    ...FALLBACK.filter(([, other]) => !other.includes(`/${family}/`)).map(([, sheet]) => sheet),
   ]);
   const name = `"${nameOf(family)}"`;
   const sizes = SIZES[family] ?? [null];
-  const texts = [...latin, ...extended, ...scripts];
-  const [own, other] = [
-    await widthsOf(page, `${name}, Blank`, texts, WEIGHTS, sizes),
-    await widthsOf(page, `${name}, serif`, texts, WEIGHTS, sizes),
-  ];
+  const texts = [...latin, ...extended, ...scripts, ...signs];
+  const set = await widthsOf(page, `${name}, ${stack}, ${USUAL}`, texts, WEIGHTS, sizes);
   const advances = {};
+  let lacks = '';
   texts.forEach((text, index) => {
-    // The width follows the fallback: the family has no such letter.
-    if (!isNear(own[index], other[index])) return;
     // A letter with an accent is nearly always as wide as the letter alone, and is measured as it.
     const base = text.normalize('NFD')[0];
-    if (base !== text && advances[base] && isNear(own[index], advances[base])) return;
-    advances[text] = own[index];
+    const isMarked = base !== text && advances[base] !== undefined;
+    if (isMarked && isNear(set[index], advances[base])) return;
+    if (letters.has(text)) advances[text] = set[index];
+    else if (isMarked) lacks += text;
   });
   const kerningSizes = KERNING_SIZES[family];
   const kerning = await kerningOf(page, `${name}, Blank`, kerningSizes ?? [null]);
@@ -208,7 +262,8 @@ async function measure(family) {
   return {
     weights: WEIGHTS.slice(lightest),
     ...(SIZES[family] ? { sizes: SIZES[family] } : {}),
-    advances,
+    advances: Object.fromEntries(Object.entries(advances).map(([text, widths]) => [text, packed(widths)])),
+    ...(lacks ? { lacks } : {}),
     ...(kerning ? { kerning: { ...kerning, ...(kerningSizes ? { sizes: kerningSizes } : {}) } } : {}),
   };
 }
@@ -217,15 +272,18 @@ for (const family of FAMILIES)
   writeFileSync(new URL(`${family}.json`, folder), JSON.stringify(await measure(family)) + '\n');
 
 const page = await pageWith(FALLBACK.map(([, sheet]) => sheet));
-const stack = FALLBACK.map(([name]) => `"${name}"`).join(', ');
-const texts = [...scripts, ...signs];
-const own = await widthsOf(page, `${stack}, Blank`, texts, WEIGHTS, [null]);
-const other = await widthsOf(page, `${stack}, serif`, texts, WEIGHTS, [null]);
-const advances = {};
-texts.forEach((text, index) => {
-  if (!isNear(own[index], other[index])) return;
-  const isSame = own[index].every((width) => width === own[index][0]);
-  advances[text] = isSame ? own[index].slice(0, 1) : own[index];
-});
+const texts = [...latin, ...extended, ...scripts, ...signs, ...elsewhere];
+const widths = await widthsOf(page, `${stack}, ${USUAL}`, texts, WEIGHTS, [null]);
+/** A letter of Arabic is narrower where it is joined to others, which most are on both sides. */
+const joined = await widthsOf(
+  page,
+  `${stack}, ${USUAL}`,
+  texts.map((text) => (/\p{Script=Arabic}/u.test(text) ? `\u200d${text}\u200d` : text)),
+  WEIGHTS,
+  [null],
+);
+const mean = (index) =>
+  widths[index].map((alone, cut) => Math.round(1000 * (0.3 * alone + 0.7 * joined[index][cut])) / 1000);
+const advances = Object.fromEntries(texts.map((text, index) => [text, packed(mean(index))]));
 writeFileSync(new URL('fallback.json', folder), JSON.stringify({ weights: WEIGHTS, advances }) + '\n');
 await browser.close();

@@ -7,16 +7,13 @@ import { learnWidgets, workOf } from '../widgets/learn.ts';
 import { originsOf } from '../expressions/telling.ts';
 import { needsOf as toldNeeds } from '../expressions/text.ts';
 import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
-import { learnFamilies, learnOthers } from '../text/families.ts';
+import { isUsual, learnFamilies, learnOthers } from '../text/families.ts';
 import { knowsFamily, wantsFallback } from '../text/cuts.ts';
 import { families, isOwn, type Family, type ShippedFamily } from '../values/family.ts';
 
-/** Letters and signs that every family has, or that are as wide as one that it has. */
-const USUAL = /^[\0-\u024f\u2010-\u2027\u2032\u2033\u20ac\u2122\u2212]*$/;
-
 /** Makes sure that everything on a desk can be worked out and measured, before it is solved. */
 export async function learnDesk(desk: Desk): Promise<void> {
-  const hasOthers = !USUAL.test(JSON.stringify(desk));
+  const hasOthers = !isUsual(JSON.stringify(desk));
   await Promise.all([
     learnFamilies(familiesOf(desk)),
     hasOthers ? learnOthers() : null,

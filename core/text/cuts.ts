@@ -11,6 +11,8 @@ export interface ShippedMetrics {
   weights: readonly number[];
   sizes?: readonly number[];
   advances: Readonly<Record<string, readonly number[]>>;
+  /** Letters with accents that it has only without; any other that is not listed is as wide as without. */
+  lacks?: string;
   kerning?: {
     weights: readonly number[];
     sizes?: readonly number[];
@@ -238,10 +240,8 @@ function findWidth(letter: string, cut: Cut): number {
   return cut.advance(widthsIn(cut.metrics, 'm') ?? [0.9]);
 }
 
-function widthsIn({ advances }: ShippedMetrics, letter: string): readonly number[] | undefined {
+function widthsIn({ advances, lacks = '' }: ShippedMetrics, letter: string): readonly number[] | undefined {
   const found = lookUp(advances, letter);
-  // A letter with an accent that is not listed is as wide as the letter alone.
-  return (
-    found ?? (letter.charCodeAt(0) > 0x7f ? lookUp(advances, letter.normalize('NFD')[0] ?? '') : undefined)
-  );
+  if (found || letter.charCodeAt(0) <= 0x7f || lacks.includes(letter)) return found;
+  return lookUp(advances, letter.normalize('NFD')[0] ?? '');
 }

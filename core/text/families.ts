@@ -35,3 +35,12 @@ export async function learnFamilies(wanted: readonly Family[] = families): Promi
 export async function learnOthers(): Promise<void> {
   learnFallback((await import('./metrics/fallback.json', { with: { type: 'json' } })).default);
 }
+
+/** Letters and signs that every shipped family has. */
+const USUAL =
+  /^[\0-~\xa0-\xa3\xa5-\xac\xae-\xb4\xb6-\u0107\u010a-\u0113\u0116-\u011b\u011e-\u0123\u012e-\u0131\u0139-\u013e\u0141-\u0148\u0150-\u015b\u015e-\u0161\u016a-\u017e\u0218-\u021b\u2013\u2014\u2018-\u201a\u201c-\u201e\u2022\u2026\u2039\u203a\u2044\u20ac\u2122\u2212]*$/;
+
+/** Whether a text can be measured in every family without what letters and signs are measured by that it lacks. */
+export function isUsual(text: string): boolean {
+  return USUAL.test(text);
+}

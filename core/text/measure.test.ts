@@ -1,9 +1,11 @@
+import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { plainUse } from './schema.ts';
 import { families, type Family } from '../values/family.ts';
 import { steadyWidth, textWidth } from './measure.ts';
-import type { DeskFont } from './cuts.ts';
+import type { DeskFont, ShippedMetrics } from './cuts.ts';
+import { isUsual } from './families.ts';
 
 describe('measuring text', () => {
   const font = (family: Family): DeskFont => ({ ...plainUse(family), metrics: null });
@@ -71,6 +73,23 @@ describe('measuring text', () => {
       ),
     );
     expect(textWidth('Łódź', style)).to.be.closeTo(textWidth('Lodz', style), 3);
+  });
+
+  it('asks for no more than a family where every family has the letters', () => {
+    const folder = new URL('metrics/', import.meta.url);
+    for (const family of families) {
+      const { advances, lacks = '' } = JSON.parse(
+        readFileSync(new URL(`${family}.json`, folder), 'utf8'),
+      ) as ShippedMetrics;
+      for (let code = 0x20; code < 0x2300; code++) {
+        const letter = String.fromCodePoint(code);
+        if (code === 0x7f || !isUsual(letter)) continue;
+        const isThere =
+          letter in advances || (letter.normalize('NFD')[0]! in advances && !lacks.includes(letter));
+        expect(isThere, `${family}: ${letter}`).to.equal(true);
+      }
+    }
+    for (const letter of ['ĉ', 'µ', 'ж', '→', '№']) expect(isUsual(letter), letter).to.equal(false);
   });
 
   it('takes other scripts and signs from what the page falls back to, and leaves room for the rest', () => {
