@@ -1,6 +1,6 @@
 import type { Desk } from '../../core/desk/desk.ts';
 import { isSame } from '../../core/desk/differences.ts';
-import { forgetUnsaved, keepUnsaved } from './unsaved.ts';
+import { MOST_UNANSWERED, forgetUnsaved, keepUnsaved } from './unsaved.ts';
 import type { Keep } from '../browser-keep.ts';
 import { ServerGone, ServerProblem, type StoredDesk } from '../api/client.ts';
 
@@ -30,44 +30,44 @@ const TRY_AGAIN_MS = 1500;
 /** The same where the server is there and has no room. */
 const HELD_AGAIN_MS = 5000;
 
-/**
- * Saves whose answer never came: the server may have them or not. Of several in a row only the first or the last can
- * have arrived: what is based on a state that was overtaken is not taken.
- */
+/** Adds a save to those whose answer never came: the server may have any of them, the first that arrived. */
 function withUnanswered(before: readonly Desk[], sent: Desk): readonly Desk[] {
-  const [first] = before;
-  return first && first !== sent ? [first, sent] : [sent];
+  return [...before.filter((desk) => desk !== sent), sent].slice(-MOST_UNANSWERED);
 }
 
 /**
  * Saves one desk by itself. A change is at once kept in the browser, then sent; while the server is gone it is
- * tried again; a save that others overtook stops everything until someone has chosen.
+ * tried again; a save that others overtook stops everything until someone has chosen. `before` is what an earlier page
+ * sent without an answer.
  */
-export function createSaver(ports: SaverPorts, first: StoredDesk) {
+export function createSaver(ports: SaverPorts, first: StoredDesk, before: readonly Desk[] = []) {
   let { desk: saved, revision, savedAt } = first;
   let newest = saved;
-  let isSending = false;
-  /** While somebody is asked which state to keep nothing is sent; once it is over nothing is said either. */
-  let mode: 'open' | 'asking' | 'over' = 'open';
-  let unanswered: readonly Desk[] = [];
+  /** The save that is under way. */
+  let sending: Promise<void> | null = null;
+  /** Somebody is asked which state to keep: until then nothing is sent. */
+  let isAsking = false;
+  /** Nothing is said any more, nor begun later. */
+  let isOver = false;
+  let unanswered = before;
   const isUnsaved = () => newest !== saved || unanswered.length > 0;
   const timer = createTimer(ports.later);
 
-  const say = (state: SavingState) => void (mode !== 'over' && ports.onState(state));
-  const schedule = (ms: number) => mode === 'open' && timer.set(() => void send(), ms);
+  const say = (state: SavingState) => void (!isOver && ports.onState(state));
+  const schedule = (ms: number) => !isAsking && !isOver && timer.set(() => void send(), ms);
   const keep = () => keepUnsaved(ports.storage, { desk: newest, basedOn: revision, unanswered });
 
   function change(desk: Desk): void {
     newest = desk;
     // What is undone before it was sent leaves nothing to send.
     if (isUnsaved()) oweIt();
-    else if (!isSending) settle();
+    else if (!sending) settle();
   }
 
   /** It is kept here at once, and sent soon. */
   function oweIt(): void {
     keep();
-    if (mode === 'open') say({ state: 'changed' });
+    if (!isAsking) say({ state: 'changed' });
     schedule(SAVE_AFTER_MS);
   }
 
@@ -77,22 +77,36 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     say({ state: 'kept', at: savedAt, revision });
   }
 
-  async function send(): Promise<void> {
-    if (isSending || mode !== 'open' || !isUnsaved()) return;
-    isSending = true;
+  /** Over once the save that is under way has its answer. */
+  function send(): Promise<void> {
+    if (sending) return sending;
+    if (isAsking || !isUnsaved()) return Promise.resolve();
     const sent = newest;
     // Until it is answered nobody knows: a page that is left meanwhile must know it again.
     unanswered = withUnanswered(unanswered, sent);
     say({ state: 'saving' });
-    await ports.save(sent, revision).then((answer) => accept(sent, answer.revision, answer.savedAt), fail);
-    isSending = false;
+    sending = ports
+      .save(sent, revision)
+      .then((answer) => accept(sent, answer.revision, answer.savedAt), fail)
+      .finally(() => (sending = null));
+    return sending;
+  }
+
+  /** Sends what is unsaved, and ends; over once nothing is under way any more. */
+  async function finish(): Promise<void> {
+    isOver = true;
+    timer.stop();
+    const before = sending;
+    await send();
+    // What changed after the save that was under way; where that failed, all of it waits in the browser.
+    if (before && unanswered.length === 0) await send();
   }
 
   /** What everything is based on from now on. */
   function base(desk: Desk, number: number, at: number): void {
     [saved, revision, savedAt] = [desk, number, at];
     unanswered = [];
-    if (mode === 'asking') mode = 'open';
+    isAsking = false;
   }
 
   function accept(desk: Desk, number: number, at: number): void {
@@ -113,7 +127,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
   /** Somebody must choose between what is here and a state from elsewhere. */
   function ask(theirs: StoredDesk): void {
     timer.stop();
-    mode = 'asking';
+    isAsking = true;
     say({ state: 'conflict', theirs });
   }
 
@@ -121,7 +135,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     change,
     ask,
     /** Something is being changed; `change` comes at its end. */
-    expect: () => void (!isUnsaved() && !isSending && say({ state: 'changed' })),
+    expect: () => void (!isUnsaved() && !sending && say({ state: 'changed' })),
     send,
     /** Sends what is unsaved soon, as when the server has come back. */
     wake: () => void (isUnsaved() && schedule(0)),
@@ -134,10 +148,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk) {
     },
     /** Keeps what is here, over what was saved elsewhere; that stays in the history. */
     overrule: (theirs: StoredDesk) => accept(theirs.desk, theirs.revision, savedAt),
-    stop(): void {
-      timer.stop();
-      mode = 'over';
-    },
+    finish,
   };
 }
 

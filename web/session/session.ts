@@ -40,7 +40,11 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
   const isUnsavedWork = unsaved !== null && !isSame(unsaved.desk, stored.desk);
   const kept = readHistory(ports.tab, isUnsavedWork ? unsaved.desk : stored.desk);
   let history = kept ?? startHistory(stored.desk);
-  const saver = createSaver({ ...ports, onState: ports.onSaving }, stored);
+  const saver = createSaver(
+    { ...ports, onState: ports.onSaving },
+    stored,
+    isUnsavedWork ? unsaved.unanswered : [],
+  );
 
   function restart(desk: Desk): void {
     history = startHistory(desk);
@@ -117,12 +121,10 @@ export function openSession(ports: SessionPorts, stored: StoredDesk, unsaved: Un
       saver.adopt(theirs);
       restart(theirs.desk);
     },
-    /** Sends what is unsaved, and ends; over once that has its answer. */
-    async close(): Promise<void> {
+    /** Sends what is unsaved, and ends; over once nothing is under way any more. */
+    close(): Promise<void> {
       keep();
-      const sent = saver.send();
-      saver.stop();
-      await sent;
+      return saver.finish();
     },
   };
 }

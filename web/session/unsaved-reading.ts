@@ -1,6 +1,6 @@
 import { problemText } from '../../core/desk/problem.ts';
 import { readDesk } from '../../core/desk/read.ts';
-import { keyOf, rescueKeyOf, type Rescued, type Unsaved } from './unsaved.ts';
+import { MOST_UNANSWERED, keyOf, rescueKeyOf, type Rescued, type Unsaved } from './unsaved.ts';
 import type { Keep } from '../browser-keep.ts';
 
 /** What an earlier page left; work that is no desk any more is put aside first, where nothing writes over it. */
@@ -20,7 +20,7 @@ function parse(text: string): Unsaved | null {
     const { desk, basedOn, unanswered } = JSON.parse(text) as Record<string, unknown>;
     const read = readDesk(desk);
     if (!read.ok || !Number.isInteger(basedOn)) return null;
-    const sent = Array.isArray(unanswered) ? unanswered.slice(0, 2).map(readDesk) : [];
+    const sent = Array.isArray(unanswered) ? unanswered.slice(0, MOST_UNANSWERED).map(readDesk) : [];
     return {
       desk: read.value,
       basedOn: Number(basedOn),

@@ -4,6 +4,9 @@ import type { Keep } from '../browser-keep.ts';
 export const keyOf = (id: string) => `velvet-ledge:unsaved:${id}`;
 export const rescueKeyOf = (id: string) => `velvet-ledge:rescued:${id}`;
 
+/** Of so many saves without an answer is known what they were. */
+export const MOST_UNANSWERED = 6;
+
 /** Work that a page left behind unsaved. */
 export interface Unsaved {
   desk: Desk;
