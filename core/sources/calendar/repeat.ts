@@ -4,8 +4,8 @@ import type { Wall } from './times.ts';
 
 /** Rules of repeating (RFC 5545, 3.3.10) by the package rrule, on a wall clock. */
 
-// In Node the package is one object; bundled, it is a module.
-const { RRule } = 'RRule' in library ? library : (library as { default: typeof library }).default;
+// In Node the package is one object; bundled, it is a module without a default.
+const { RRule } = 'RRule' in library ? library : (Reflect.get(library, 'default') as typeof library);
 
 /** How often a rule is followed from its beginning on, at most. */
 export const MOST_TURNS = 20_000;
