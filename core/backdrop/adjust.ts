@@ -208,7 +208,7 @@ export function adjustPixels(given: Pixels, adjust: DrawnAdjust, whole: Size, pa
 }
 
 /** A deviation, in px, that is still told from the next on a smaller picture; only wider blurs are done on one. */
-const LEAST_SIGMA = 2.5;
+const LEAST_SIGMA = 1.6;
 const MOST_SMALLER = 8;
 
 /**

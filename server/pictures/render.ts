@@ -13,7 +13,7 @@ export function widthFor(wish: number): number {
 }
 
 /** Raised when a backdrop is drawn differently, so that what is cached is drawn anew. */
-const DRAWING = 6;
+const DRAWING = 7;
 /** Pixels of a picture for looking at, and of the whole surface that it is cut from; beyond, it is made smaller. */
 const MOST_SHOWN = 9_000_000;
 const MOST_SURFACE = 40_000_000;

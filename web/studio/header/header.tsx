@@ -120,7 +120,8 @@ function SavingNote() {
       title={text}
       className={clsx('flex min-w-0 max-w-[330px] text-[12.5px]', isBad ? 'text-rust' : 'text-dust')}
     >
-      <span className="truncate">{text}</span>
+      {/* What is wrong is said whole, in two lines if need be. */}
+      <span className={isBad ? 'line-clamp-2 leading-[1.25]' : 'truncate'}>{text}</span>
       {isOnlyHere(saving) && (
         <button
           type="button"
