@@ -148,7 +148,7 @@ describe('blurring', () => {
     };
     // Lengths that cells of two, four and eight don't divide.
     for (const sigma of [3.3, 4, 6, 9, 12, 20, 33, 45]) {
-      const [long, wide] = [12 * sigma + 7, 11];
+      const [long, wide] = [Math.round(12 * sigma) + 7, 11];
       const edge = Math.floor(long / 2);
       for (const isAcross of [true, false]) {
         const [width, height] = isAcross ? [long, wide] : [wide, long];
