@@ -12,7 +12,7 @@ export const SEED = 20261124;
 fc.configureGlobal({ seed: Number(process.env['VELVET_LEDGE_SEED'] ?? SEED) });
 
 // Tests measure text in any family, and solve any kind of widget.
-before(async () => {
+async function beforeAll(): Promise<void> {
   await learnFamilies();
   await learnOthers();
   await learnWidgets();
@@ -21,4 +21,5 @@ before(async () => {
   await learnWindows();
   await learnExpressions();
   if (!knowsFamily('fraunces')) throw new Error('The tests measure text without its families');
-});
+}
+export const mochaHooks = { beforeAll };
