@@ -128,7 +128,7 @@ function slotOfDay(minutes: number, moment: number, zone: string): Slot {
     ...(index === 0 ? { at: start, isShown: true } : wallMoment(day, index * minutes, zone)),
   })).filter(({ isShown }) => isShown);
   const passed = changes.filter(({ at }) => at <= moment).length;
-  const { number, at } = changes[Math.max(0, passed - 1)]!;
+  const { number, at } = changes[passed - 1] ?? { number: day * each, at: start };
   return { number, since: at, until: changes[passed]?.at ?? end };
 }
 
