@@ -47,14 +47,10 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, before: readon
   let sending: Promise<void> | null = null;
   /** Somebody is asked which state to keep: until then nothing is sent. */
   let isAsking = false;
-  /** Nothing is said any more, nor begun later. */
-  let isOver = false;
   let unanswered = before;
   const isUnsaved = () => newest !== saved || unanswered.length > 0;
-  const timer = createTimer(ports.later);
-
-  const say = (state: SavingState) => void (!isOver && ports.onState(state));
-  const schedule = (ms: number) => !isAsking && !isOver && timer.set(() => void send(), ms);
+  const { say, wait, stop, end } = createOutlet(ports);
+  const schedule = (ms: number) => !isAsking && wait(() => void send(), ms);
   const keep = () => keepUnsaved(ports.storage, { desk: newest, basedOn: revision, unanswered });
 
   function change(desk: Desk): void {
@@ -72,7 +68,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, before: readon
   }
 
   function settle(): void {
-    timer.stop();
+    stop();
     forgetUnsaved(ports.storage, saved.id);
     say({ state: 'kept', at: savedAt, revision });
   }
@@ -94,23 +90,18 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, before: readon
 
   /** Sends what is unsaved, and ends; over once nothing is under way any more. */
   async function finish(): Promise<void> {
-    isOver = true;
-    timer.stop();
+    end();
     const before = sending;
     await send();
     // What changed after the save that was under way; where that failed, all of it waits in the browser.
     if (before && unanswered.length === 0) await send();
   }
 
-  /** What everything is based on from now on. */
-  function base(desk: Desk, number: number, at: number): void {
+  /** Takes what the server has as what everything is based on from now on. */
+  function accept(desk: Desk, number: number, at: number): void {
     [saved, revision, savedAt] = [desk, number, at];
     unanswered = [];
     isAsking = false;
-  }
-
-  function accept(desk: Desk, number: number, at: number): void {
-    base(desk, number, at);
     if (newest === saved) settle();
     else oweIt();
   }
@@ -126,7 +117,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, before: readon
 
   /** Somebody must choose between what is here and a state from elsewhere. */
   function ask(theirs: StoredDesk): void {
-    timer.stop();
+    stop();
     isAsking = true;
     say({ state: 'conflict', theirs });
   }
@@ -154,15 +145,21 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, before: readon
 
 export type Saver = ReturnType<typeof createSaver>;
 
-/** One thing that waits for its time; a newer one takes its place. */
-function createTimer(later: SaverPorts['later']) {
+/** What is said, and one thing that waits for its time (a newer one takes its place): both until all is over. */
+function createOutlet({ onState, later }: SaverPorts) {
+  let isOver = false;
   let stop = () => {};
   return {
-    set(run: () => void, ms: number): void {
+    say: (state: SavingState) => void (!isOver && onState(state)),
+    wait(run: () => void, ms: number): void {
       stop();
-      stop = later(run, ms);
+      if (!isOver) stop = later(run, ms);
     },
     stop: () => stop(),
+    end(): void {
+      isOver = true;
+      stop();
+    },
   };
 }
 
