@@ -30,24 +30,26 @@ const TRY_AGAIN_MS = 1500;
 /** The same where the server is there and has no room. */
 const HELD_AGAIN_MS = 5000;
 
-/** Adds a save to those whose answer never came: the server may have any of them, the first that arrived. */
+/**
+ * Adds a save to those whose answer never came: the server may have any of them, the first that arrived. A page that is
+ * left meanwhile must know them again.
+ */
 function withUnanswered(before: readonly Desk[], sent: Desk): readonly Desk[] {
   return [...before.filter((desk) => desk !== sent), sent].slice(-MOST_UNANSWERED);
 }
 
 /**
  * Saves one desk by itself. A change is at once kept in the browser, then sent; while the server is gone it is
- * tried again; a save that others overtook stops everything until someone has chosen. `before` is what an earlier page
- * sent without an answer.
+ * tried again; a save that others overtook stops everything until someone has chosen. `unanswered` is what an earlier
+ * page sent without an answer.
  */
-export function createSaver(ports: SaverPorts, first: StoredDesk, before: readonly Desk[] = []) {
+export function createSaver(ports: SaverPorts, first: StoredDesk, unanswered: readonly Desk[] = []) {
   let { desk: saved, revision, savedAt } = first;
   let newest = saved;
   /** The save that is under way. */
   let sending: Promise<void> | null = null;
   /** Somebody is asked which state to keep: until then nothing is sent. */
   let isAsking = false;
-  let unanswered = before;
   const isUnsaved = () => newest !== saved || unanswered.length > 0;
   const { say, wait, stop, end } = createOutlet(ports);
   const schedule = (ms: number) => !isAsking && wait(() => void send(), ms);
@@ -78,7 +80,6 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, before: readon
     if (sending) return sending;
     if (isAsking || !isUnsaved()) return Promise.resolve();
     const sent = newest;
-    // Until it is answered nobody knows: a page that is left meanwhile must know it again.
     unanswered = withUnanswered(unanswered, sent);
     say({ state: 'saving' });
     sending = ports
