@@ -59,7 +59,7 @@ withApp('saving', ({ server, open, browser }) => {
     await untilKept(again);
     expect(
       (await stored(server, 'sound-room')).desk.widgets.find(({ id }) => id === 'clock')?.place.x,
-    ).to.equal(280);
+    ).to.equal(240);
     await context.close();
   });
 
