@@ -92,7 +92,7 @@ withApp('what would break a page', ({ server, open }) => {
     await page.keyboard.press('ArrowRight');
     await untilKept(page);
     const { desk } = await stored(server, 'sound-room');
-    expect(desk.widgets.find(({ id }) => id === 'clock')?.place).to.deep.include({ x: 269 });
+    expect(desk.widgets.find(({ id }) => id === 'clock')?.place).to.deep.include({ x: 229 });
   });
 
   it('has a heading and landmarks on every page', async () => {

@@ -9,7 +9,7 @@ import { fuzzOutside, fuzzStorage } from './outside.ts';
 import { fuzzTexts } from './texts.ts';
 import { chanceFrom } from './random.ts';
 import { walkOften } from './walker.ts';
-import { MOST_MIB, fuzzServer, heldBy, makeSamples, slowness, type Found, type Tally } from './server.ts';
+import { MOST_MIB, fuzzServer, heldBy, makeSamples, type Found, type Tally } from './server.ts';
 
 /**
  * npm run fuzz -- --minutes N [--seed S] [--kills K] [--walks W]: every property and every hostile file on new seeds, until the time
@@ -78,7 +78,6 @@ async function main(): Promise<void> {
   const watch = setInterval(() => (peak = Math.max(peak, heldBy(server.pid))), 150);
   let properties = { passed: 0, failed: 0 };
   let rounds = 0;
-  slowness();
   // In turn, so that neither takes the other's time: as long for files as the properties took.
   for (let seed = first; Date.now() < until; seed++) {
     const start = Date.now();
