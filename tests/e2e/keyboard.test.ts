@@ -119,12 +119,9 @@ withApp('by the keyboard alone', ({ server, open }) => {
     const figure = page.getByRole('textbox', { name: 'Offset across' });
     await figure.hover();
     // The page may hear a wheel later than the next command.
-    const heard = page.evaluate(
-      () =>
-        new Promise<void>((resolve) => addEventListener('wheel', () => setTimeout(resolve), { once: true })),
-    );
+    await page.evaluate(() => addEventListener('wheel', () => (document.title = 'heard'), { once: true }));
     await page.mouse.wheel(0, -100);
-    await heard;
+    await page.waitForFunction(() => document.title === 'heard');
     expect(await figure.inputValue()).to.equal('200');
     await figure.focus();
     await figure.hover();
