@@ -259,6 +259,9 @@ withApp('what is put on the desk', ({ server, open }) => {
     const wall = page.getByRole('dialog', { name: 'App wall' });
     await wall.getByText('Files').waitFor();
     expect(await wall.getByText('Tallybook').count()).to.equal(0);
+    // Out of the folder, and out of the wall.
+    await page.keyboard.press('Escape');
+    await wall.getByText('Tallybook').waitFor();
     await page.keyboard.press('Escape');
     await wall.waitFor({ state: 'detached' });
     // Its window may come to stand over the tiles.
