@@ -157,6 +157,8 @@ async function settle(pages: Page[], chance: Chance): Promise<string[]> {
 async function pressUntil(page: Page, key: string, nothing: string): Promise<void> {
   for (let press = 0; press < 400; press++) {
     if ((await page.getByRole('button', { name: nothing }).count()) > 0) break;
+    // What was asked for last may have opened since, and have the keys.
+    if (press % 20 === 19) await page.keyboard.press('Escape');
     await page.keyboard.press(key);
   }
 }
