@@ -108,14 +108,13 @@ function findTimes(start: number, end: number, latitude: number, longitude: numb
   return found;
 }
 
-const HALF_DAY = 43_200_000;
-const QUARTER_DAY = HALF_DAY / 2;
+const DAY = 86_400_000;
 /** Ms by which the sun is at most early or late against a mean one, and a little more. */
 const MOST_OFF = 1_200_000;
 
 /** Days since 1970 by a mean sun above a place, the first from its midnight on. */
 export function solarDayAt(moment: number, { longitude }: GeoPlace): number {
-  return Math.floor(moment / (2 * HALF_DAY) + longitude / 360);
+  return Math.floor(moment / DAY + longitude / 360);
 }
 
 export interface SolarDay {
@@ -142,24 +141,20 @@ export function solarDay(number: number, { latitude, longitude }: GeoPlace): Sol
 
 function findSolarDay(number: number, latitude: number, longitude: number): SolarDay {
   const above = (at: number) => sunAltitude(at, latitude, longitude) - sunHeights.rise;
-  const midnight = (number - longitude / 360) * 2 * HALF_DAY;
+  const midnight = (number - longitude / 360) * DAY;
   const turn = (near: number, sign: 1 | -1) =>
     extreme(near - MOST_OFF, near + MOST_OFF, (at) => sign * above(at));
-  const [lowest, highest, next] = [
-    turn(midnight, -1),
-    turn(midnight + HALF_DAY, 1),
-    turn(midnight + 2 * HALF_DAY, -1),
-  ];
+  const [lowest, highest, next] = [turn(midnight, -1), turn(midnight + DAY / 2, 1), turn(midnight + DAY, -1)];
   const isUp = above(highest) > 0;
   return {
     rise:
       isUp && above(lowest) <= 0
         ? between(lowest, highest, (at) => above(at) > 0)
-        : Math.round(highest - QUARTER_DAY),
+        : Math.round(highest - DAY / 4),
     set:
       isUp && above(next) <= 0
         ? between(highest, next, (at) => above(at) <= 0)
-        : Math.round(highest + QUARTER_DAY),
+        : Math.round(highest + DAY / 4),
   };
 }
 
