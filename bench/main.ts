@@ -13,6 +13,8 @@ export interface Row {
   /** What to reach, as a sentence; empty for figures that others are compared with. */
   reach: string;
   isMet: boolean | null;
+  /** The same in time of the processor, and how many times a fixed piece of work of the same run that is. */
+  processor?: { value: number; times: number };
 }
 
 const groups: Record<string, () => Promise<Row[]>> = {
@@ -34,11 +36,15 @@ for (const [name, bench] of Object.entries(groups)) {
 const text = (row: Row) => [
   row.what,
   `${format(row.value)} ${row.unit}`,
+  row.processor ? `${format(row.processor.value)} ms` : '',
+  row.processor ? `${format(row.processor.times)} ×` : '',
   row.reach,
   row.isMet === null ? '' : row.isMet ? 'met' : 'MISSED',
 ];
-const table = [['what', 'measured', 'reach', ''], ...rows.map(text)];
-const widths = [0, 1, 2, 3].map((column) => Math.max(...table.map((row) => (row[column] ?? '').length)));
+const table = [['what', 'measured', 'processor', 'of the reference', 'reach', ''], ...rows.map(text)];
+const widths = [0, 1, 2, 3, 4, 5].map((column) =>
+  Math.max(...table.map((row) => (row[column] ?? '').length)),
+);
 for (const row of table) console.log(row.map((cell, column) => cell.padEnd(widths[column] ?? 0)).join('  '));
 if (process.argv.includes('--json')) {
   writeFileSync('bench.json', JSON.stringify(rows, null, 2) + '\n');

@@ -1,4 +1,6 @@
 import type { Desk } from '../desk/desk.ts';
+import type { Item } from '../desk/sections/edges.ts';
+import type { Widget } from '../desk/sections/widgets.ts';
 import { itemKindOf } from '../items/list.ts';
 import { areLearned, learnExpressions } from '../expressions/learn.ts';
 import { learnSources } from '../sources/learn.ts';
@@ -22,25 +24,20 @@ export async function learnDesk(desk: Desk): Promise<void> {
   ]);
 }
 
-const needsKnown = new WeakMap<Desk, Need[]>();
-
 /** What a desk's parts read. */
-function needsOf(desk: Desk): readonly Need[] {
-  let found = needsKnown.get(desk);
-  if (!found) needsKnown.set(desk, (found = needsIn(desk)));
-  return found;
+function needsOf({ widgets, edges }: Desk): Need[] {
+  return [...widgets.flatMap(needsOfWidget), ...edges.flatMap(({ items }) => items.flatMap(needsOfItem))];
 }
 
-function needsIn({ widgets, edges }: Desk): Need[] {
+function needsOfWidget({ type, options, face, shows }: Widget): Need[] {
   return [
-    ...widgets.flatMap(({ type, options, face, shows }) => [
-      ...widgetKindOf(type).needs(options, face),
-      ...(shows.by === 'while' ? toldNeeds([shows.holds], originsOf(options)) : []),
-    ]),
-    ...edges.flatMap(({ items }) =>
-      items.flatMap(({ type, options, face }) => itemKindOf(type).needs?.(options, face) ?? []),
-    ),
+    ...widgetKindOf(type).needs(options, face),
+    ...(shows.by === 'while' ? toldNeeds([shows.holds], originsOf(options)) : []),
   ];
+}
+
+function needsOfItem({ type, options, face }: Item): readonly Need[] {
+  return itemKindOf(type).needs?.(options, face) ?? [];
 }
 
 /** Makes sure that all of this can be read. */
@@ -51,11 +48,23 @@ async function learnNeeds(needs: readonly Need[]): Promise<void> {
   ]);
 }
 
+/** Parts and looks of which all was found to be there: what is learned once stays. */
+const complete = new WeakSet<object>();
+
 /** What is missing for solving a desk, some of it as it turned out when it was solved; null when nothing is. */
 export function learnMissing(desk: Desk): (() => Promise<unknown>) | null {
-  const missing = familiesOf(desk).filter((family) => !isOwn(family) && !knowsFamily(family));
-  const types = desk.widgets.map(({ type }) => type).filter((type) => workOf(type) === null);
-  const unread = needsOf(desk).filter((need) => !areLearned([need]));
+  const { look } = desk;
+  const widgets = desk.widgets.filter((one) => !complete.has(one));
+  const edges = desk.edges.filter((one) => !complete.has(one));
+  const isNew = widgets.length + edges.length > 0 || !complete.has(look);
+  if (!isNew && !wantsFallback()) return null;
+  const missing = familiesOf({ look, widgets, edges }).filter(
+    (family) => !isOwn(family) && !knowsFamily(family),
+  );
+  const types = widgets.map(({ type }) => type).filter((type) => workOf(type) === null);
+  const unread = needsOf({ ...desk, widgets, edges }).filter((need) => !areLearned([need]));
+  if (missing.length + types.length + unread.length === 0)
+    for (const one of [look, ...widgets, ...edges]) if (Object.isFrozen(one)) complete.add(one);
   if (missing.length + types.length + unread.length === 0 && !wantsFallback()) return null;
   return () =>
     Promise.all([
@@ -67,7 +76,7 @@ export function learnMissing(desk: Desk): (() => Promise<unknown>) | null {
 }
 
 /** The families that a desk sets text in. */
-export function familiesOf({ look, widgets, edges }: Desk): Family[] {
+export function familiesOf({ look, widgets, edges }: Pick<Desk, 'look' | 'widgets' | 'edges'>): Family[] {
   const chosen = [...widgets, ...edges.flatMap(({ items }) => items)]
     .map(({ options }) => options['type'])
     .filter((type) => families.includes(type as never));

@@ -8,17 +8,17 @@ import type { Fonts } from '../kinds/layout.ts';
 import type { DeskFont } from '../text/cuts.ts';
 import type { Scene } from './scene.ts';
 
-const fontCache = new WeakMap<Look, Fonts>();
+const fontCache = new WeakMap<Look['fonts'], { ownFonts: Look['ownFonts']; fonts: Fonts }>();
 
-/** The fonts of a look with the widths of one's own; the same object for the same look. */
-export function fontsOf(look: Look): Fonts {
-  const known = fontCache.get(look);
-  if (known) return known;
-  const own = new Map<string, FontMetrics>(look.ownFonts.map(({ id, metrics }) => [id, metrics]));
+/** The fonts of a look with the widths of one's own; the same object for the same ones. */
+export function fontsOf({ fonts: uses, ownFonts }: Look): Fonts {
+  const known = fontCache.get(uses);
+  if (known?.ownFonts === ownFonts) return known.fonts;
+  const own = new Map<string, FontMetrics>(ownFonts.map(({ id, metrics }) => [id, metrics]));
   const font = (use: FontUse): DeskFont => ({ ...use, metrics: own.get(use.family) ?? null });
-  const { display, text, figures } = look.fonts;
+  const { display, text, figures } = uses;
   const fonts = { display: font(display), text: font(text), figures: font(figures) };
-  fontCache.set(look, fonts);
+  fontCache.set(uses, { ownFonts, fonts });
   return fonts;
 }
 

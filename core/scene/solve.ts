@@ -2,6 +2,7 @@ import { halfAt } from '../look/half.ts';
 import { paletteOf } from '../colour/look.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Screen } from '../desk/sections/screens.ts';
+import type { WindowFacts } from '../kinds/kind.ts';
 import { createReadings } from '../sources/readings.ts';
 import { lessonsLearned } from '../text/cuts.ts';
 import type { Rect } from '../values/geometry.ts';
@@ -10,7 +11,10 @@ import { fontsOf, iconsOf, pointerOf } from './look.ts';
 import type { Conditions, Glance, Scene, SceneScreen, SceneSections } from './scene.ts';
 import { rectOf } from '../windows/place.ts';
 import { factsOf, onDesk, type TrialWindow } from '../windows/trial.ts';
-import { Needs, looksUnder, type Solving } from './solving.ts';
+import { shareUnchanged } from '../values/share.ts';
+import { baseUnder, nowOf } from './looks.ts';
+import { createMemory, sameFields, sameList, sameRect, screenMemory, type Memory } from './memory.ts';
+import { Needs, type Solving } from './solving.ts';
 import { sceneSections } from './sections/list.ts';
 import type { Ground } from './sections/section.ts';
 import { groupByScreen } from './sections/widgets.ts';
@@ -18,33 +22,40 @@ import { groupByScreen } from './sections/widgets.ts';
 const MINUTE = 60_000;
 const NO_WINDOWS: readonly TrialWindow[] = [];
 
-/** Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. */
-export function solve(desk: Desk, conditions: Conditions): Scene {
-  const solving = startSolving(desk, conditions);
+/**
+ * Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. What did
+ * not change since a memory was last used comes out as the very same object.
+ */
+export function solve(desk: Desk, conditions: Conditions, memory: Memory = createMemory()): Scene {
+  const solving = startSolving(desk, conditions, memory);
   const { palette, needs, half, facts } = solving;
+  const before = memory.scene;
   const screens = desk.screens.map((screen) => solveScreen(screen, solving));
-  return {
+  for (const id of memory.screens.keys())
+    if (!desk.screens.some((screen) => screen.id === id)) memory.screens.delete(id);
+  const scene: Scene = {
     half,
     isPlain: facts.isPlain,
     isQuiet: facts.isQuiet,
     roles: palette.roles,
     fonts: facts.fonts,
-    icons: iconsOf(desk, palette),
-    pointer: pointerOf(desk.look, palette),
-    screens,
-    glances: glancesOf(screens, solving),
+    icons: shareUnchanged(before?.icons, iconsOf(desk, palette)),
+    pointer: shareUnchanged(before?.pointer, pointerOf(desk.look, palette)),
+    screens: sameList(before?.screens, screens),
+    glances: shareUnchanged(before?.glances, glancesOf(screens, solving)),
     tick: needs.tick,
-    needs: needs.all,
+    needs: shareUnchanged(before?.needs, needs.all),
   };
+  return (memory.scene = sameFields(before, scene));
 }
 
-function startSolving(desk: Desk, conditions: Conditions): Solving {
+function startSolving(desk: Desk, conditions: Conditions, memory: Memory): Solving {
   const { look, place, seed } = desk;
   const { moment, feeds, lately = [] } = conditions;
   const workspace = Math.min(conditions.workspace ?? 0, desk.workspaces.length - 1);
   const atWorkspace = desk.workspaces[workspace]?.id ?? '';
   const windows = onDesk(conditions.windows ?? NO_WINDOWS, desk.screens, desk.workspaces, desk.applications);
-  const known = factsOf(windows, atWorkspace);
+  const { known, running } = knownOf(windows, atWorkspace);
   const { open = null, openMore = null, out = null } = conditions;
   const half = conditions.half ?? halfAt(look.half, moment, place);
   const needs = new Needs();
@@ -53,7 +64,7 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     applications: desk.applications,
     workspaces: desk.workspaces,
     folders: desk.menus.appWall.folders,
-    running: new Set(windows.map(({ application }) => application)),
+    running,
     windows: known,
     windowButtons: desk.windows.buttons,
     workspace,
@@ -63,39 +74,17 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     fonts: fontsOf(look),
     units: desk.sources.units,
   };
-  const { applications, workspaces, sources } = desk;
-  const minute = Math.floor(moment / MINUTE);
-  // All that a view may know, but for its options and what it stands on.
-  const under = [
-    minute,
-    place,
-    seed,
-    sources,
-    applications,
-    workspaces,
-    facts.folders,
-    // By what it says: the list is another one with every turn of a window that is moved.
-    JSON.stringify(known),
-    desk.windows.buttons,
-    facts.workspace,
-    half,
-    conditions.roles,
-    facts.isPlain,
-    facts.isQuiet,
-    look,
-  ];
+  const { tide, outside, sound } = desk.sources;
+  const palette = paletteOf((conditions.roles ?? look.roles)[half]);
+  const reading = { place, seed, feeds, tide, outside, sound };
+  const readings = createReadings({ moment, ...reading });
+  const began = Math.floor(moment / MINUTE) * MINUTE;
+  const ofMinute = began === moment ? readings : createReadings({ moment: began, ...reading });
+  const now = nowOf({ facts, readings, ofMinute });
   return {
     desk,
-    palette: paletteOf((conditions.roles ?? look.roles)[half]),
-    readings: createReadings({
-      moment,
-      place,
-      seed,
-      feeds,
-      tide: sources.tide,
-      outside: sources.outside,
-      sound: sources.sound,
-    }),
+    palette,
+    readings,
     facts,
     moment,
     half,
@@ -110,11 +99,34 @@ function startSolving(desk: Desk, conditions: Conditions): Solving {
     backdropStep: conditions.backdropStep ?? 0,
     out: out && new Set(out),
     needs,
-    contexts: new Map(),
-    looked: new Map(),
-    ofMinute: looksUnder([...under, facts.fonts, feeds, lessonsLearned()]),
+    base: baseUnder(
+      [palette, facts.fonts, facts.units, place, seed, tide, outside, sound, lessonsLearned()],
+      now,
+    ),
+    now,
+    memory,
     widgets: groupByScreen(desk),
   };
+}
+
+interface Known {
+  known: readonly WindowFacts[];
+  running: ReadonlySet<string>;
+}
+const nothingOpen: Known = { known: [], running: new Set() };
+let lastKnown = nothingOpen;
+
+/** What parts may know of windows; the same objects while they say the same, as when a window is only moved. */
+function knownOf(windows: readonly TrialWindow[], workspace: string): Known {
+  if (windows.length === 0) return nothingOpen;
+  const known = shareUnchanged(lastKnown.known, factsOf(windows, workspace));
+  if (known !== lastKnown.known) {
+    const running = new Set(windows.map(({ application }) => application));
+    const isSame =
+      running.size === lastKnown.running.size && [...running].every((id) => lastKnown.running.has(id));
+    lastKnown = { known, running: isSame ? lastKnown.running : running };
+  }
+  return lastKnown;
 }
 
 /** What is open on every workspace, also on those that are not in front. */
@@ -150,21 +162,26 @@ function glancesOf(screens: readonly SceneScreen[], { desk, windows, front }: So
 const hundredth = (share: number) => Math.round(share * 100) / 100;
 
 function solveScreen(screen: Screen, solving: Solving): SceneScreen {
-  const rect: Rect = { x: 0, y: 0, width: screen.width, height: screen.height };
+  const memory = screenMemory(solving.memory, screen.id);
+  const before = memory.screen;
+  const rect: Rect = sameRect(before?.rect, { x: 0, y: 0, width: screen.width, height: screen.height });
   const solved: Partial<SceneSections> = {};
-  const ground: Ground = { id: screen.id, rect, free: rect, rects: new Map(), solved };
+  const ground: Ground = { id: screen.id, rect, free: rect, rects: new Map(), solved, memory };
   for (const section of sceneSections) {
-    const those = section.solve(ground, solving);
+    const made: unknown = section.solve(ground, solving);
+    const those = section.remembers ? made : shareUnchanged<unknown>(before?.[section.key], made);
     Object.assign(solved, { [section.key]: those });
-    for (const part of section.parts(those)) ground.rects.set(part.id, part.rect);
+    for (const { id: part, rect: at } of section.rects?.(those) ?? section.parts(those))
+      ground.rects.set(part, at);
   }
-  return {
-    id: screen.id,
-    name: screen.name,
+  const { id, name, x, y } = screen;
+  return (memory.screen = sameFields(before, {
+    id,
+    name,
     rect,
-    at: { x: screen.x, y: screen.y },
-    free: ground.free,
-    backdrop: solveBackdrop(screen, solving),
+    at: shareUnchanged(before?.at, { x, y }),
+    free: sameRect(before?.free, ground.free),
+    backdrop: shareUnchanged(before?.backdrop, solveBackdrop(screen, solving)),
     ...(solved as SceneSections),
-  };
+  }));
 }

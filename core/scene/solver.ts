@@ -1,13 +1,13 @@
 import type { Desk } from '../desk/desk.ts';
-import { shareUnchanged } from '../values/share.ts';
+import { createMemory } from './memory.ts';
 import type { Conditions, Scene } from './scene.ts';
 import { solve } from './solve.ts';
 
 /**
  * Solves what somebody looks at, again and again: each scene is made of the very parts of the one before where they did
- * not change, so that only what changed is drawn again.
+ * not change, so that only what changed is worked out and drawn again.
  */
 export function createSolver(): (desk: Desk, conditions: Conditions) => Scene {
-  let previous: Scene | undefined;
-  return (desk, conditions) => (previous = shareUnchanged(previous, solve(desk, conditions)));
+  const memory = createMemory();
+  return (desk, conditions) => solve(desk, conditions, memory);
 }

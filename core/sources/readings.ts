@@ -62,13 +62,15 @@ export interface ReadingsInput {
   sound?: Sound;
 }
 
+const NO_FEEDS: readonly Feed[] = [];
+
 export function createReadings({
   moment,
   place,
   seed,
   tide,
   outside = plainOutside,
-  feeds = [],
+  feeds = NO_FEEDS,
   sound,
 }: ReadingsInput): Readings {
   const known = new Map<string, unknown>();

@@ -3,6 +3,30 @@ import { lookUp } from './look-up.ts';
 /** Arrays at least this long are compared once for all the places that hold them: many graphs show the same series. */
 const LONG = 16;
 
+/** Whether two values say the same: plain objects and arrays by what they hold. It ends at the first difference. */
+export function isSame(one: unknown, other: unknown): boolean {
+  if (Object.is(one, other)) return true;
+  if (!isContainer(one) || !isContainer(other)) return false;
+  if (Array.isArray(one)) {
+    if (!Array.isArray(other) || one.length !== other.length) return false;
+    for (let index = 0; index < one.length; index++) if (!isSame(one[index], other[index])) return false;
+    return true;
+  }
+  // What is neither a plain object nor a list is only the same as itself.
+  if (Array.isArray(other) || !isPlainObject(one) || !isPlainObject(other)) return false;
+  const keys = Object.keys(one);
+  if (keys.length !== Object.keys(other).length) return false;
+  for (const key of keys) {
+    // eslint-disable-next-line own/no-open-lookup -- a key that the object has itself, asked for with every tick
+    if (!isSame(one[key], other[key]) || !Object.hasOwn(other, key)) return false;
+  }
+  return true;
+}
+
+function isPlainObject(value: object): value is Record<string, unknown> {
+  return Object.getPrototypeOf(value) === Object.prototype;
+}
+
 type Compared = Map<object, { previous: object; shared: unknown }>;
 
 /**

@@ -1,4 +1,5 @@
 import type { Desk } from '../../core/desk/desk.ts';
+import type { Widget } from '../../core/desk/sections/widgets.ts';
 import { useEffect, useState } from 'react';
 import { isKindKnown, learnDesk, learnKind, learnMissing } from '../../core/scene/learn.ts';
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
@@ -29,12 +30,17 @@ export async function prepareDrawing(desk: Desk): Promise<void> {
 export function prepareChanged(desk: Desk): Promise<unknown> | null {
   askForOwnFonts(desk);
   const learn = learnMissing(desk);
-  const types = typesOf(desk).filter((type) => !isDrawingKnown(type));
+  const unsure = desk.widgets.filter((widget) => !drawn.has(widget));
+  const types = typesOf({ widgets: unsure }).filter((type) => !isDrawingKnown(type));
+  if (types.length === 0) for (const widget of unsure) drawn.add(widget);
   if (!learn && types.length === 0) return null;
   return persist(() => Promise.all([learn?.(), learnDrawings(types)]));
 }
 
-function typesOf({ widgets }: Desk): WidgetType[] {
+/** Widgets that were found to be of a kind that can be drawn. */
+const drawn = new WeakSet<Widget>();
+
+function typesOf({ widgets }: Pick<Desk, 'widgets'>): WidgetType[] {
   return [...new Set(widgets.map(({ type }) => type))];
 }
 

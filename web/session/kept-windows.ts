@@ -9,14 +9,43 @@ const Kept = z.object({ windows: TrialWindows, workspace: z.number().int().min(0
 
 const keyOf = (id: string) => `velvet-ledge:windows:${id}`;
 
+/** Ms after the last change: a window that is moved changes with every step of the pointer. */
+const PAUSE_MS = 300;
+
 /** Opens what was open on a desk; gives back what stops keeping it up to date. */
 export function keepWindows(id: string): () => void {
   const kept = read(id);
   if (kept) useConditions.setState(kept);
-  return useConditions.subscribe((state, before) => {
-    if (state.windows === before.windows && state.workspace === before.workspace) return;
-    if (useDesk.getState().history?.present.id === id) write(id, state.windows, state.workspace);
+  let due: { windows: readonly TrialWindow[]; workspace: number } | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let isHeld = false;
+  function keep(): void {
+    clearTimeout(timer);
+    if (due) write(id, due.windows, due.workspace);
+    due = null;
+  }
+  const stopping = new AbortController();
+  const options = { capture: true, signal: stopping.signal };
+  addEventListener('pointerdown', () => (isHeld = true), options);
+  for (const end of ['pointerup', 'pointercancel', 'blur'] as const)
+    addEventListener(end, () => ((isHeld = false), keepSoon()), options);
+  addEventListener('pagehide', keep, options);
+  function keepSoon(): void {
+    clearTimeout(timer);
+    // What is held is not let go yet.
+    if (due && !isHeld) timer = setTimeout(keep, PAUSE_MS);
+  }
+  const stop = useConditions.subscribe(({ windows, workspace }, before) => {
+    if (windows === before.windows && workspace === before.workspace) return;
+    if (useDesk.getState().history?.present.id !== id) return;
+    due = { windows, workspace };
+    keepSoon();
   });
+  return () => {
+    stop();
+    stopping.abort();
+    keep();
+  };
 }
 
 function read(id: string): z.infer<typeof Kept> | null {

@@ -2,7 +2,8 @@ import { create } from 'zustand';
 import { rectsOn } from '../../core/scene/parts.ts';
 import { halfAt } from '../../core/look/half.ts';
 import { createSolver } from '../../core/scene/solver.ts';
-import type { Scene, SceneScreen } from '../../core/scene/scene.ts';
+import { sameFields } from '../../core/scene/memory.ts';
+import type { Conditions, Scene, SceneScreen } from '../../core/scene/scene.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import type { Half } from '../../core/values/roles.ts';
 import type { Ground } from '../../core/desk/ground.ts';
@@ -19,11 +20,13 @@ import { prepareChanged } from './drawing.ts';
 export const useScene = create<{ scene: Scene | null }>()(() => ({ scene: null }));
 
 let solver = createSolver();
+let solvedUnder: Conditions | null = null;
 
 function refresh(): void {
   const desk = useDesk.getState().history?.present;
   if (!desk) {
     solver = createSolver();
+    solvedUnder = null;
     useScene.setState({ scene: null });
     return;
   }
@@ -32,14 +35,18 @@ function refresh(): void {
   // The code that works windows out comes with the first of them.
   if (useConditions.getState().windows.length > 0 && !windowSolver())
     void persist(learnWindows).then(refresh);
-  const scene = solver(desk, conditionsOf(useConditions.getState()));
+  solvedUnder = conditionsOf(useConditions.getState());
+  const scene = solver(desk, solvedUnder);
   if (scene !== useScene.getState().scene) useScene.setState({ scene });
 }
 
 useDesk.subscribe((state, before) => {
   if (state.history?.present !== before.history?.present) refresh();
 });
-useConditions.subscribe(refresh);
+// What a person does with a menu or a key changes more than what a scene follows from.
+useConditions.subscribe((state) => {
+  if (!solvedUnder || sameFields(solvedUnder, conditionsOf(state)) !== solvedUnder) refresh();
+});
 
 /** The half of the desk in force. */
 export function useHalf(): Half {

@@ -6,9 +6,8 @@ import { itemKindOf } from '../../items/list.ts';
 import { dockLine } from '../../items/application/application.ts';
 import { isPlain } from '../../values/presses.ts';
 import { layBlank } from '../../items/blank.ts';
-import { areLearned } from '../../expressions/learn.ts';
 import { layLines } from '../../items/text.ts';
-import type { ItemContext, Room } from '../../kinds/kind.ts';
+import type { ItemContext, Room, WidgetContext } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { clamp, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../scene.ts';
@@ -17,19 +16,38 @@ import { solidFinish } from './beside.ts';
 import { fitItems } from './fit-items.ts';
 import { defineSceneSection } from './section.ts';
 import { PLATE, placedTexts, plateAround } from './texts.ts';
-import { groundFor, lookOnce, numberOf, type Solving } from '../solving.ts';
+import {
+  isStill,
+  lookAt,
+  standWith,
+  truthOf,
+  type Eye,
+  type ItemStand,
+  type Seen,
+  type Stand,
+} from '../looks.ts';
+import { sameFields, sameList, sameRect, type KeptEdge } from '../memory.ts';
+import { groundFor, type Solving } from '../solving.ts';
+import { shareUnchanged } from '../../values/share.ts';
 
 /** Each edge takes its strip off the free area: the first owns the corners. */
 export const edges = defineSceneSection({
   key: 'edges',
+  remembers: true,
   solve(ground, solving) {
+    const { memory } = ground;
+    const before = memory.edges;
+    memory.edges = new Map();
     const here = solving.desk.edges.filter(({ screen }) => screen === ground.id);
-    return here.map((edge) => {
-      const solved = solveEdge(edge, ground.free, solving);
+    const solved = here.map((edge) => {
+      const kept = solveEdge(edge, ground.free, solving, before.get(edge.id));
+      memory.edges.set(edge.id, kept);
       ground.free = freeAfter(edge, ground.free);
-      return solved;
+      return kept.scene;
     });
+    return sameList(memory.screen?.edges, solved);
   },
+  rects: (list) => list,
   parts: (list) =>
     list.map(({ id, rect, backing, surface, items, more, plate }) => ({
       id,
@@ -68,28 +86,31 @@ function startOf({ rect, at }: Pick<SceneItem, 'rect' | 'at'>) {
 
 export interface LookedItem {
   item: Item;
+  seen: Seen;
   view: unknown;
   layout: Layout;
   flowing: Flowing;
 }
 
-/** An item's view and inside in a context; `key` says all of the context that is not said by the item. */
-export function lookAtItem(item: Item, key: string, context: ItemContext, solving: Solving): LookedItem {
+/** How items are looked at. */
+const eye: Eye<ItemContext> = {
+  needs: ({ type, options, face }) => itemKindOf(type).needs?.(options as Item['options'], face) ?? [],
+  work: (type) => itemKindOf(type),
+  blank: (context) => layBlank(context.iconSize, context),
+};
+
+/** An item's view and inside where it stands. */
+export function lookAtItem(item: Item, on: ItemStand, solving: Solving): LookedItem {
   const kind = itemKindOf(item.type);
+  const { context } = on;
   const iconSize = clamp(item.iconSize ?? context.iconSize, 1, context.thickness);
-  const own = iconSize === context.iconSize ? context : { ...context, iconSize };
-  const full = `${item.type} ${item.face} ${key} ${iconSize} ${context.room} ${numberOf(item.options)}`;
-  const { view, layout } = lookOnce(solving, full, () => {
-    const { options, face } = item;
-    const needs = kind.needs?.(options, face) ?? [];
-    // What is not learned yet is blank; it is solved again once it is.
-    if (!areLearned(needs))
-      return { view: null, layout: layBlank(own.iconSize, own), needs, isUnknown: true };
-    const seen = kind.view(options, face, own);
-    return { view: seen, layout: kind.layout(seen, face, own), needs };
-  });
+  const stand = iconSize === context.iconSize ? on : withIcons(on, iconSize);
+  const seen = lookAt(solving.now, stand, item, eye);
+  const { view, layout, needs } = seen.look;
+  solving.needs.add(needs);
   return {
     item,
+    seen,
     view,
     layout,
     flowing: {
@@ -100,6 +121,30 @@ export function lookAtItem(item: Item, key: string, context: ItemContext, solvin
       isBlank: kind.isBlank ?? false,
     },
   };
+}
+
+const sized = new WeakMap<ItemStand, Map<number, ItemStand>>();
+
+/** The same with icons of another size. */
+function withIcons(stand: ItemStand, iconSize: number): ItemStand {
+  let known = sized.get(stand);
+  if (!known) sized.set(stand, (known = new Map()));
+  let other = known.get(iconSize);
+  if (!other) known.set(iconSize, (other = standWith(stand, { iconSize })));
+  return other;
+}
+
+const standing = new WeakMap<Stand, Map<string, ItemStand>>();
+
+/** What items stand on, on an edge of such a shape. */
+export function itemStand(on: Stand, shape: Omit<ItemContext, keyof WidgetContext>): ItemStand {
+  const { screen, edge, side, isVertical, thickness, iconSize, tellsAt, room } = shape;
+  const key = [screen, edge, side, isVertical, thickness, iconSize, tellsAt, room].join(' ');
+  let known = standing.get(on);
+  if (!known) standing.set(on, (known = new Map()));
+  let stand = known.get(key);
+  if (!stand) known.set(key, (stand = standWith(on, shape)));
+  return stand;
 }
 
 /** Px between a dock and the names that it tells: beyond what an icon becomes under the pointer. */
@@ -113,9 +158,8 @@ const LIFT = 9;
 const LIFTED = 1.18;
 const NAME_GAP = 8 + PLATE;
 
-function contextOf(edge: Edge, onSurface: ReturnType<typeof groundFor>['context'], room: Room): ItemContext {
-  return {
-    ...onSurface,
+function standFor(edge: Edge, on: Stand, room: Room): ItemStand {
+  return itemStand(on, {
     screen: edge.screen,
     edge: edge.kind,
     side: edge.side,
@@ -124,7 +168,7 @@ function contextOf(edge: Edge, onSurface: ReturnType<typeof groundFor>['context'
     isVertical: !isHorizontal(edge.side),
     tellsAt: edge.kind === 'dock' && edge.labels ? tellsAt(edge) : null,
     room,
-  };
+  });
 }
 
 /** At rest, or beside a filled window. */
@@ -137,50 +181,115 @@ function finishOf({ finish, besideFilled, screen }: Edge, { desk, windows, atWor
   return (isBeside ? besideFilled : finish) ?? desk.look.finish;
 }
 
-function solveEdge(edge: Edge, free: Rect, solving: Solving): SceneEdge {
+const bares = new WeakMap<Finish, Finish>();
+
+/** The same object for the same finish. */
+function bareOf(own: Finish): Finish {
+  let bare = bares.get(own);
+  if (!bare) bares.set(own, (bare = bareFinish(own)));
+  return bare;
+}
+
+/** An edge; the very one of before where nothing that it follows from is another. */
+function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | undefined): KeptEdge {
   const own = finishOf(edge, solving);
-  const {
-    surface,
-    beneath,
-    context: onSurface,
-  } = groundFor(edge.backing === 'none' && own.kind !== 'bare' ? bareFinish(own) : own, solving);
+  const { surface, stand } = groundFor(
+    edge.backing === 'none' && own.kind !== 'bare' ? bareOf(own) : own,
+    solving,
+  );
   const tells = edge.kind === 'dock' && edge.labels;
-  const contexts = new Map<Room, ItemContext>();
-  const inRoom = (room: Room) => {
-    const context = contexts.get(room) ?? contextOf(edge, onSurface, room);
-    contexts.set(room, context);
-    return context;
+  const plate = tells ? groundFor(solidFinish(own), solving).surface : null;
+  const isAway = edge.shows.by !== 'always' && solving.out !== null && !solving.out.has(edge.id);
+  const frame = sameRect(before?.frame, free);
+  const isSame =
+    before?.edge === edge &&
+    before.frame === frame &&
+    before.surface === surface &&
+    before.plate === plate &&
+    before.stand === stand &&
+    before.isAway === isAway &&
+    Object.isFrozen(edge);
+  if (isSame) {
+    const { now, needs } = solving;
+    const isTrue = isStill(before.truth, now);
+    if (
+      isTrue ||
+      before.looks.every(({ item, on, look }) => lookAtItem(item, on, solving).seen.look === look)
+    ) {
+      for (const list of before.needs) needs.add(list);
+      return isTrue ? before : { ...before, truth: truthOf(seenOf(before.looks, solving), now) };
+    }
+  }
+  const looks: KeptEdge['looks'][number][] = [];
+  const look = (item: Item, on: ItemStand) => {
+    const looked = lookAtItem(item, on, solving);
+    looks.push({ item, on, look: looked.seen.look });
+    return looked;
   };
-  const key = [edge.screen, edge.kind, edge.side, edge.thickness, beneath, inRoom('full').tellsAt].join(' ');
-  const moreFor = (count: number) => layLines([`+${count}`], inRoom('tight'));
+  const laying = { edge, frame, surface, plate, stand, isAway };
+  const scene = layItems(laying, look, before?.scene);
+  const needs = [...new Set(looks.map((one) => one.look.needs))];
+  const truth = truthOf(seenOf(looks, solving), solving.now);
+  return { edge, frame, surface, plate, stand, isAway, looks, truth, needs, scene };
+}
+
+const seenOf = (looks: KeptEdge['looks'], solving: Solving) =>
+  looks.map(({ item, on }) => lookAtItem(item, on, solving).seen);
+
+type Laying = Pick<KeptEdge, 'edge' | 'frame' | 'surface' | 'plate' | 'stand' | 'isAway'>;
+
+/** An edge with those of its items that find room. */
+function layItems(
+  { edge, frame, surface, plate, stand, isAway }: Laying,
+  look: (item: Item, on: ItemStand) => LookedItem,
+  before: SceneEdge | undefined,
+): SceneEdge {
+  const stands = new Map<Room, ItemStand>();
+  const inRoom = (room: Room) => {
+    const known = stands.get(room) ?? standFor(edge, stand, room);
+    stands.set(room, known);
+    return known;
+  };
+  const moreFor = (count: number) => layLines([`+${count}`], inRoom('tight').context);
   const { shown, hidden, laid } = fitItems(
     edge,
     edge.items,
-    free,
-    (item, room) => lookAtItem(item, key, inRoom(room), solving),
+    frame,
+    (item, room) => look(item, inRoom(room)),
     (count) => solid(lengthOf(moreFor(count).size, edge)),
   );
-  const isAway = edge.shows.by !== 'always' && solving.out !== null && !solving.out.has(edge.id);
   const ids = hidden.map(({ id }) => id);
   const last = laid.items[shown.length];
-  return {
+  const more = last && ids.length > 0 ? placedMore(ids, moreFor(ids.length), last) : null;
+  const known = new Map(before?.items.map((item) => [item.id, item]));
+  const items = shown.map((looked, index) =>
+    sharedItem(known.get(looked.item.id), placedItem(looked, laid.items[index] ?? laid.rect)),
+  );
+  const along = edge.backing === 'side' ? alongSide(laid.rect, edge, frame) : laid.rect;
+  return sameFields(before, {
     id: edge.id,
     kind: edge.kind,
     side: edge.side,
-    rect: laid.rect,
-    frame: free,
+    rect: sameRect(before?.rect, laid.rect),
+    frame,
     surface,
     touchesSide: edge.margin === 0,
-    backing:
-      edge.backing === 'none' ? null : edge.backing === 'side' ? alongSide(laid.rect, edge, free) : laid.rect,
+    backing: edge.backing === 'none' ? null : sameRect(before?.backing ?? undefined, along),
     locked: edge.locked,
     isAway,
     growth: edge.kind === 'dock' && edge.growth.factor > 1 ? edge.growth : null,
-    plate: tells ? groundFor(solidFinish(own), solving).surface : null,
+    plate,
     missing: laid.missing,
-    items: shown.map((looked, index) => placedItem(looked, laid.items[index] ?? laid.rect)),
-    more: last && ids.length > 0 ? placedMore(ids, moreFor(ids.length), last) : null,
-  };
+    items: sameList(before?.items, items),
+    more: shareUnchanged(before?.more, more),
+  });
+}
+
+/** An item in its place; the very one of before where it is the same. */
+function sharedItem(before: SceneItem | undefined, item: SceneItem): SceneItem {
+  if (!before) return item;
+  const at = shareUnchanged(before.at, item.at);
+  return sameFields(before, { ...item, rect: sameRect(before.rect, item.rect), at });
 }
 
 export function placedItem({ item, view, layout }: LookedItem, rect: Rect): SceneItem {

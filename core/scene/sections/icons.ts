@@ -53,6 +53,7 @@ export const icons = defineSceneSection({
       ];
     });
   },
+  rects: (list) => list,
   parts: (list) =>
     list.map(({ id, rect, surface, label }) => ({
       id,

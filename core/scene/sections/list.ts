@@ -1,3 +1,4 @@
+import type { Rect } from '../../values/geometry.ts';
 import type { SceneSections } from '../scene.ts';
 import { edges } from './edges.ts';
 import { icons } from './icons.ts';
@@ -31,7 +32,8 @@ const order: readonly (keyof SceneSections)[] = [
 ];
 
 /** A section where any may stand. */
-type AnySection = Omit<SceneSection<keyof SceneSections>, 'parts'> & {
+type AnySection = Omit<SceneSection<keyof SceneSections>, 'parts' | 'rects'> & {
+  rects?(solved: unknown): readonly { id: string; rect: Rect }[];
   parts(solved: unknown): ReturnType<SceneSection<keyof SceneSections>['parts']>;
 };
 

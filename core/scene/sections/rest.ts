@@ -1,10 +1,9 @@
 import { hangFromNeighbour } from '../../arrange/place.ts';
-import type { ItemContext } from '../../kinds/kind.ts';
 import { groundFor } from '../solving.ts';
 import { isHorizontal, moveInside, type Rect } from '../../values/geometry.ts';
 import type { SceneEdge, SceneRest } from '../scene.ts';
 import type { Solving } from '../solving.ts';
-import { lookAtItem, placedItem, textsOfItems } from './edges.ts';
+import { itemStand, lookAtItem, placedItem, textsOfItems } from './edges.ts';
 import { besideOf, opposite, solidFinish } from './beside.ts';
 import { defineSceneSection } from './section.ts';
 
@@ -38,13 +37,8 @@ function solveRest(edge: SceneEdge, screen: Rect, solving: Solving): SceneRest |
   const source = solving.desk.edges.find(({ id }) => id === edge.id);
   const { more } = edge;
   if (!source || !more) return null;
-  const {
-    surface,
-    beneath,
-    context: onSurface,
-  } = groundFor(solidFinish(source.finish ?? solving.desk.look.finish), solving);
-  const context: ItemContext = {
-    ...onSurface,
+  const { surface, stand } = groundFor(solidFinish(source.finish ?? solving.desk.look.finish), solving);
+  const on = itemStand(stand, {
     screen: source.screen,
     // Each lies flat, as on a panel, whatever side the edge is on.
     edge: 'panel',
@@ -54,11 +48,10 @@ function solveRest(edge: SceneEdge, screen: Rect, solving: Solving): SceneRest |
     isVertical: false,
     tellsAt: null,
     room: 'full',
-  };
-  const key = ['rest', source.screen, ROW, beneath].join(' ');
+  });
   const looked = source.items
     .filter(({ id }) => more.ids.includes(id))
-    .map((item) => lookAtItem(item, key, context, solving));
+    .map((item) => lookAtItem(item, on, solving));
   const width = Math.max(...looked.map(({ layout }) => layout.size.width)) + 2 * AROUND;
   const size = { width, height: Math.min(screen.height - 2 * OFF, looked.length * ROW + 2 * AROUND) };
   const flat = isHorizontal(edge.side);

@@ -1,6 +1,7 @@
 import type { Rect } from '../../values/geometry.ts';
 import type { SceneSections } from '../scene.ts';
 import type { ScenePart } from '../parts.ts';
+import type { ScreenMemory } from '../memory.ts';
 import type { Solving } from '../solving.ts';
 
 /** A screen while its sections are solved one after the other. */
@@ -14,6 +15,8 @@ export interface Ground {
   rects: Map<string, Rect>;
   /** The sections so far. */
   solved: Partial<SceneSections>;
+  /** What is remembered of the screen. */
+  memory: ScreenMemory;
 }
 
 /** A section of what is on a screen: how it is solved, and which parts come of it. */
@@ -21,6 +24,10 @@ export interface SceneSection<Key extends keyof SceneSections> {
   key: Key;
   solve(ground: Ground, solving: Solving): SceneSections[Key];
   parts(solved: SceneSections[Key]): ScenePart[];
+  /** It gives back what there was by itself, where that is the same. */
+  remembers?: true;
+  /** Where they are, as far as others stand clear of them or hang from them. */
+  rects?(solved: SceneSections[Key]): readonly { id: string; rect: Rect }[];
 }
 
 export function defineSceneSection<Key extends keyof SceneSections>(

@@ -3,38 +3,34 @@ import { lookUp } from '../../values/look-up.ts';
 import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
 import type { Desk } from '../../desk/desk.ts';
 import type { Widget } from '../../desk/sections/widgets.ts';
-import { moveInside, type Rect, type Size } from '../../values/geometry.ts';
+import { moveInside, type Rect } from '../../values/geometry.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { areLearned, expressionWork } from '../../expressions/learn.ts';
+import type { WidgetContext } from '../../kinds/kind.ts';
 import { originsOf, tellingOf } from '../../expressions/telling.ts';
 import { needsOf } from '../../expressions/text.ts';
-import type { Need } from '../../sources/readings.ts';
-import { troublesOf, troubleTold } from '../../sources/trouble.ts';
 import { workOf } from '../../widgets/learn.ts';
 import { widgetKindOf } from '../../widgets/list.ts';
 import { partsOf } from '../../desk/parts.ts';
 import type { SceneWidget } from '../scene.ts';
 import { defineSceneSection, type Ground } from './section.ts';
 import { placedTexts } from './texts.ts';
-import { groundFor, lookOnce, numberOf, type Solving } from '../solving.ts';
+import { isStill, lookAt, truthOf, type Eye, type Truth } from '../looks.ts';
+import { sameList, sameRect, type KeptWidget, type ScreenMemory } from '../memory.ts';
+import { groundFor, type Solving } from '../solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
 export const WIDGET_PADDING = 22;
 
 /** Stands for a kind of which nothing is known yet. */
 const UNKNOWN: Layout = { size: { width: 160, height: 90 }, runs: [] };
-const NOWHERE: Rect = { x: 0, y: 0, width: 0, height: 0 };
-
-interface Unplaced extends Size {
-  widget: Widget;
-  /** Its rectangle is set once it has its place. */
-  scene: SceneWidget;
-}
 
 /** Each widget where it hangs. */
 export const widgets = defineSceneSection({
   key: 'widgets',
+  remembers: true,
   solve: solveWidgets,
+  rects: (list) => list,
   parts: (list) =>
     list.map(({ id, rect, surface, scale, padding, layout }) => ({
       id,
@@ -56,12 +52,13 @@ export const widgets = defineSceneSection({
     })),
 });
 
-function solveWidgets({ id: screen, rect, free, rects }: Ground, solving: Solving): SceneWidget[] {
+function solveWidgets({ id: screen, rect, free, rects, memory }: Ground, solving: Solving): SceneWidget[] {
   const placed = new Map(rects);
   const here = solving.widgets.get(screen) ?? [];
-  const unplaced = sizeAll(here, rect, placed, solving);
+  const unplaced = sizeAll(here, rect, placed, memory, solving);
+  memory.widgets = unplaced;
 
-  function place({ widget, width, height }: Unplaced): Rect {
+  function place({ widget, width, height }: KeptWidget): Rect {
     const { hangs, x, y } = widget.place;
     const size = { width, height };
     if (hangs.from !== 'part')
@@ -73,7 +70,7 @@ function solveWidgets({ id: screen, rect, free, rects }: Ground, solving: Solvin
   }
 
   /** Places a widget and, before it, all that it hangs from: thousands may hang one from the other. */
-  function rectOf(id: string): Rect | null {
+  function placeAll(id: string): void {
     const chain = new Set<string>();
     for (let at: string | null = id; at !== null && unplaced.has(at) && !placed.has(at) && !chain.has(at);) {
       chain.add(at);
@@ -83,19 +80,64 @@ function solveWidgets({ id: screen, rect, free, rects }: Ground, solving: Solvin
       const part = unplaced.get(link);
       if (part) placed.set(link, moveInside(place(part), rect));
     }
-    return placed.get(id) ?? null;
   }
 
   // Those of other workspaces are placed too: others may hang from them.
   const { workspaces, workspace } = solving.facts;
   const front = workspaces[workspace]?.id ?? '';
-  return [...unplaced]
-    .map(([id, { scene, widget }]) => {
-      scene.rect = rectOf(id) ?? scene.rect;
-      return { scene, on: widget.workspaces };
-    })
-    .filter(({ on }) => on.length === 0 || on.includes(front))
-    .map(({ scene }) => scene);
+  const seen: SceneWidget[] = [];
+  for (const [id, part] of unplaced) {
+    const host = hostOf(part.widget);
+    if (host === null || placed.has(host)) placed.set(id, moveInside(place(part), rect));
+    else placeAll(id);
+    const { workspaces: on } = part.widget;
+    const at = placed.get(id);
+    if (!at || (on.length > 0 && !on.includes(front))) continue;
+    part.scene = sceneOf(part, at, solving);
+    seen.push(part.scene);
+  }
+  return sameList(memory.screen?.widgets, seen);
+}
+
+/** A widget in its place; the very one of before where it is the same. */
+function sceneOf(
+  { widget, look, surface, scale, padding, scene: before }: KeptWidget,
+  rect: Rect,
+  solving: Solving,
+): SceneWidget {
+  const { id, type, face, locked, clicksThrough } = widget;
+  const { view, layout, trouble } = look;
+  const away = isAway(widget, solving);
+  const isSame =
+    before !== null &&
+    before.view === view &&
+    before.layout === layout &&
+    sameRect(before.rect, rect) === before.rect &&
+    before.isAway === away &&
+    before.surface === surface &&
+    before.scale === scale &&
+    before.trouble === trouble &&
+    before.type === type &&
+    before.face === face &&
+    before.locked === locked &&
+    before.clicksThrough === clicksThrough;
+  if (isSame) return before;
+  const at = before ? sameRect(before.rect, rect) : rect;
+  return {
+    id,
+    type,
+    face,
+    rect: at,
+    view,
+    layout,
+    scale,
+    padding,
+    surface,
+    locked,
+    clicksThrough,
+    isAway: away,
+    trouble,
+  } as SceneWidget;
 }
 
 /** Sizes of widgets by their ids, in their order. One that is as wide as what it hangs from is sized after that. */
@@ -103,12 +145,17 @@ function sizeAll(
   here: readonly Widget[],
   screen: Rect,
   placed: ReadonlyMap<string, Rect>,
+  memory: ScreenMemory,
   solving: Solving,
-): Map<string, Unplaced> {
-  const sized = new Map<string, Unplaced>();
+): Map<string, KeptWidget> {
+  const sized = new Map<string, KeptWidget>();
+  const before = memory.widgets;
+  const isTrue = memory.truth !== null && isStill(memory.truth, solving.now);
+  const size = (widget: Widget) => sizeWidget(widget, screen, before.get(widget.id), isTrue, solving);
   const followers = here.filter((widget) => widget.followsWidth && hostOf(widget) !== null);
   if (followers.length === 0) {
-    for (const widget of here) sized.set(widget.id, sizeWidget(widget, screen, solving));
+    for (const widget of here) sized.set(widget.id, size(widget));
+    memory.truth = truthOfAll(sized, memory, isTrue, solving);
     return sized;
   }
   const own = new Map(here.map((widget) => [widget.id, widget]));
@@ -122,14 +169,29 @@ function sizeAll(
     for (const link of chain.reverse()) {
       const host = link.followsWidth ? hostOf(link) : null;
       const wide = host === null ? undefined : (sized.get(host)?.width ?? placed.get(host)?.width);
-      sized.set(
-        link.id,
-        sizeWidget(wide === undefined ? link : asWideAs(link, wide, solving), screen, solving),
-      );
+      sized.set(link.id, size(wide === undefined ? link : asWideAs(link, wide, solving)));
     }
   }
-  return new Map(here.flatMap(({ id }) => (sized.has(id) ? [[id, sized.get(id) as Unplaced] as const] : [])));
+  memory.truth = truthOfAll(sized, memory, isTrue, solving);
+  return new Map(
+    here.flatMap(({ id }) => (sized.has(id) ? [[id, sized.get(id) as KeptWidget] as const] : [])),
+  );
 }
+
+/** For how long all of these are true; as it was where none of them was looked at anew. */
+function truthOfAll(
+  sized: ReadonlyMap<string, KeptWidget>,
+  { widgets, truth }: ScreenMemory,
+  isTrue: boolean,
+  { now }: Solving,
+): Truth {
+  const isSame =
+    isTrue && [...sized.values()].every(({ widget, seen }) => widgets.get(widget.id)?.seen === seen);
+  return isSame && truth ? truth : truthOf(new Set([...sized.values()].map(({ seen }) => seen)), now);
+}
+
+/** Widgets with the width of what they hang from, as they were last asked for. */
+const widened = new WeakMap<Widget, { width: number; widget: Widget }>();
 
 /** A widget with the width (px of the screen) of what it hangs from, as far as its kind goes. */
 function asWideAs(widget: Widget, wide: number, solving: Solving): Widget {
@@ -138,7 +200,13 @@ function asWideAs(widget: Widget, wide: number, solving: Solving): Widget {
   const { surface } = groundFor(widget.finish, solving);
   const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
   const width = Math.round(wide / widget.scale - 2 * padding);
-  return schema.safeParse(width).success ? { ...widget, options: { ...widget.options, width } } : widget;
+  const known = widened.get(widget);
+  if (known?.width === width) return known.widget;
+  const wider = schema.safeParse(width).success
+    ? { ...widget, options: Object.freeze({ ...widget.options, width }) }
+    : widget;
+  if (Object.isFrozen(widget)) widened.set(widget, { width, widget: wider });
+  return wider;
 }
 
 /** Id of what a widget hangs from, when that is a part. */
@@ -147,58 +215,50 @@ function hostOf(widget: Widget | undefined): string | null {
   return hangs?.from === 'part' ? hangs.part : null;
 }
 
-function sizeWidget(widget: Widget, screen: Rect, solving: Solving): Unplaced {
-  const { id, type, face, locked, clicksThrough, options } = widget;
-  const { surface, beneath, context } = groundFor(widget.finish, solving);
-  const {
-    view,
-    layout,
-    trouble = null,
-  } = lookOnce(solving, `${type} ${face} ${beneath} ${numberOf(options)}`, () => {
-    const needs = widgetKindOf(type).needs(options, face);
-    const work = workOf(type);
-    // What is not learned yet is blank; it is solved again once it is.
-    if (!work || !areLearned(needs)) return { view: null, layout: UNKNOWN, needs, isUnknown: true };
-    const seen = work.view(options, face, context);
-    return {
-      view: seen,
-      layout: work.layout(seen, face, context),
-      needs,
-      trouble: troubleIn(needs, solving),
-    };
-  });
+/** How widgets are looked at. */
+const eye: Eye<WidgetContext> = {
+  needs: ({ type, options, face }) => widgetKindOf(type).needs(options as Widget['options'], face),
+  work: (type) => workOf(type as Widget['type']),
+  blank: () => UNKNOWN,
+};
+
+/** A widget looked at and sized; as it was where it is the same, stands on the same and shows the same. */
+function sizeWidget(
+  widget: Widget,
+  screen: Rect,
+  before: KeptWidget | undefined,
+  isTrue: boolean,
+  solving: Solving,
+): KeptWidget {
+  const { surface, stand } = groundFor(widget.finish, solving);
+  const isKnown =
+    before?.widget.options === widget.options &&
+    before.widget.face === widget.face &&
+    before.widget.type === widget.type &&
+    before.stand === stand &&
+    Object.isFrozen(widget.options) &&
+    (isTrue || isStill(before.seen.truth, solving.now));
+  const seen = isKnown ? before.seen : lookAt(solving.now, stand, widget, eye);
+  const { look } = seen;
+  solving.needs.add(look.needs);
+  const { size } = look.layout;
   const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
-  const width = Math.max(1, layout.size.width + 2 * padding);
-  const height = Math.max(1, layout.size.height + 2 * padding);
+  const width = Math.max(1, size.width + 2 * padding);
+  const height = Math.max(1, size.height + 2 * padding);
   const scale = Math.min(widget.scale, screen.width / width, screen.height / height);
+  const scene = before?.scene ?? null;
   return {
     widget,
+    stand,
+    seen,
+    look,
+    surface,
+    scale,
+    padding,
+    scene,
     width: width * scale,
     height: height * scale,
-    scene: {
-      id,
-      type,
-      face,
-      rect: NOWHERE,
-      view,
-      layout,
-      scale,
-      padding,
-      surface,
-      locked,
-      clicksThrough,
-      isAway: isAway(widget, solving),
-      trouble,
-    } as SceneWidget,
   };
-}
-
-/** What of all that a widget reads can't be read, in a sentence. */
-function troubleIn(needs: readonly Need[], { readings }: Solving): string | null {
-  const { outside, feeds, moment } = readings;
-  if (feeds.length === 0) return null;
-  const [first] = needs.flatMap(({ source }) => troublesOf(source, outside, feeds));
-  return first ? troubleTold(first, moment) : null;
 }
 
 /** Whether a widget is not there just now, by what it says of that. What can't be told leaves it there. */
@@ -212,8 +272,19 @@ function isAway({ id, shows, options }: Widget, { out, needs, facts, readings }:
   return expressionWork()?.holds(shows.holds, tellingOf({ ...facts, readings }, options)) === false;
 }
 
+const grouped = new WeakMap<Desk['widgets'], { edges: Desk['edges']; groups: Map<string, Widget[]> }>();
+
 /** Widgets by the screen that they are on: their own, or that of whatever they hang from in the end. */
-export function groupByScreen(desk: Desk): Map<string, Widget[]> {
+export function groupByScreen(desk: Desk): ReadonlyMap<string, readonly Widget[]> {
+  const { widgets: all, edges } = desk;
+  const known = grouped.get(all);
+  if (known?.edges === edges) return known.groups;
+  const groups = group(desk);
+  if (Object.isFrozen(all)) grouped.set(all, { edges, groups });
+  return groups;
+}
+
+function group(desk: Desk): Map<string, Widget[]> {
   const byId = new Map(desk.widgets.map((widget) => [widget.id, widget]));
   const screens = new Map<string, string | null>();
   for (const part of partsOf(desk)) if ('screen' in part) screens.set(part.id, part.screen);

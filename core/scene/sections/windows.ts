@@ -1,5 +1,7 @@
 import type { SceneWindow } from '../scene.ts';
 import type { ScenePart } from '../parts.ts';
+import { shareUnchanged } from '../../values/share.ts';
+import { sameFields, sameList } from '../memory.ts';
 import { windowSolver } from '../windows/learn.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts } from './texts.ts';
@@ -7,31 +9,46 @@ import { placedTexts } from './texts.ts';
 /** The windows that are seen on a screen, and the place that one would take which is being moved. */
 export const windows = defineSceneSection({
   key: 'windows',
+  remembers: true,
   solve(ground, solving) {
     const known = windowSolver();
     const { desk, windowHint: hint } = solving;
-    return {
-      list: known
-        ? solving.windows.flatMap((window) => {
-            const isHere =
-              window.screen === ground.id && window.workspace === solving.atWorkspace && !window.isMinimised;
-            const application = isHere && desk.applications.find(({ id }) => id === window.application);
-            return application ? [known.window(window, application, ground, solving)] : [];
-          })
-        : [],
+    const { memory } = ground;
+    const before = memory.windows;
+    memory.windows = new Map();
+    // Only where there is a window at all.
+    const applications = new Map(
+      solving.windows.length > 0 ? desk.applications.map((one) => [one.id, one]) : [],
+    );
+    const list = solving.windows.flatMap((window) => {
+      const isHere =
+        window.screen === ground.id && window.workspace === solving.atWorkspace && !window.isMinimised;
+      const application = isHere ? applications.get(window.application) : undefined;
+      if (!known || !application) return [];
+      return [known.window(window, application, ground, solving, before.get(window.id)).scene];
+    });
+    const last = memory.screen?.windows;
+    const minimised = solving.windows.filter(
+      ({ isMinimised, screen }) => isMinimised && screen === ground.id,
+    );
+    const elsewhere = solving.windows.filter(
+      ({ screen, workspace }) => screen !== ground.id || workspace !== solving.atWorkspace,
+    );
+    const at = hint?.screen === ground.id ? (known?.hint(hint, ground, solving) ?? null) : null;
+    return sameFields(last, {
+      list: sameList(last?.list, list),
       workspace: solving.atWorkspace,
-      minimised: solving.windows
-        .filter(({ isMinimised, screen }) => isMinimised && screen === ground.id)
-        .map(({ id }) => id),
-      elsewhere: solving.windows
-        .filter(({ screen, workspace }) => screen !== ground.id || workspace !== solving.atWorkspace)
-        .map(({ id }) => id),
+      minimised: sameList(last?.minimised, idsOf(minimised)),
+      elsewhere: sameList(last?.elsewhere, idsOf(elsewhere)),
       moves: desk.windows.moves,
-      hint: hint?.screen === ground.id ? (known?.hint(hint, ground, solving) ?? null) : null,
-    };
+      hint: shareUnchanged(last?.hint, at),
+    });
   },
+  rects: ({ list }) => list,
   parts: ({ list }) => list.map(partOf),
 });
+
+const idsOf = (list: readonly { id: string }[]) => list.map(({ id }) => id);
 
 function partOf({ id, rect, surface, frame, back, content, isFront }: SceneWindow): ScenePart {
   const { body, title, name } = frame;

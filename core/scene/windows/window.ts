@@ -2,6 +2,7 @@ import { mix } from '../../values/colour.ts';
 import type { Palette, Surface } from '../../colour/look.ts';
 import { terminalOf } from '../../colour/terminal.ts';
 import type { Paint } from '../../kinds/layout.ts';
+import type { Need } from '../../sources/readings.ts';
 import { onNow, positionAt } from '../../sources/sound/sound.ts';
 import type { Finish } from '../../values/finish.ts';
 import { centreOf, type Point, type Rect } from '../../values/geometry.ts';
@@ -13,60 +14,81 @@ import type { WindowHabit } from '../../windows/schema.ts';
 import { slotRect } from '../../windows/tiling.ts';
 import { contentOf, titleOf, type ContentKind, type TrialWindow } from '../../windows/trial.ts';
 import type { Application } from '../../desk/sections/applications.ts';
+import { shareUnchanged } from '../../values/share.ts';
+import { remade, sameFields, sameRect, type KeptWindow, type Made } from '../memory.ts';
 import type { Ground } from '../sections/section.ts';
-import type { SceneWindow, WindowHint } from '../scene.ts';
+import type { SceneEdge, SceneWindow, WindowHint } from '../scene.ts';
 import { solveOverview } from './overview.ts';
-import { groundFor, lookOnce, type Solving } from '../solving.ts';
+import { groundFor, type Solving } from '../solving.ts';
 
 /** A window as it is drawn: its frame by the desk's, its content in the palette. */
 function solveWindow(
   window: TrialWindow,
   application: Application,
-  { rect: screen, free, solved }: Ground,
+  { rect: screen, free, solved, memory }: Ground,
   solving: Solving,
-): SceneWindow {
+  before: KeptWindow | undefined,
+): KeptWindow {
   const { desk, palette, facts } = solving;
   const { windows } = desk;
   const isFront = solving.front === window.id;
-  const habit = desk.windows.habits.find((one) => one.application === window.application) ?? null;
-  const own = windowFinish(windows.finish, desk.look.finish);
-  const { surface, beneath } = groundFor(own, solving);
-  const rect = rectOf(window, free, screen, windows.gaps);
+  const habit = windows.habits.find((one) => one.application === window.application) ?? null;
+  const { surface, beneath } = groundFor(windowFinish(windows.finish, desk.look.finish), solving);
+  const rect = sameRect(before?.scene.rect, rectOf(window, free, screen, windows.gaps));
   const back = titleBack(windows.title.back, surface, palette);
   const ink = palette.textOn('ink', back.beneath);
-  const frame = layFrame(windows, {
-    size: rect,
-    name: titleOf(application),
-    isFilled: window.isFilled,
-    keeps: habit?.frame ?? 'desk',
-    colour: (isFront ? ink : mix(ink, back.beneath, windows.behind.dims / 100)) as Paint,
-    fonts: facts.fonts,
-  });
-  const kind = contentOf(application);
+  const colour = (isFront ? ink : mix(ink, back.beneath, windows.behind.dims / 100)) as Paint;
+  const { kind, title } = toldOf(application);
+  const { isFilled } = window;
+  const { fonts } = facts;
+  const keeps = habit?.frame ?? 'desk';
+  const frame = remade(
+    before?.frame,
+    [windows, rect.width, rect.height, title, isFilled, keeps, colour, fonts],
+    () => layFrame(windows, { size: rect, name: title, isFilled, keeps, colour, fonts }),
+  );
+  const content = contentIn(window, kind, frame.value.body, { beneath, surface }, solving, before?.content);
   const { lines, behind } = windows;
-  return {
+  const scene: SceneWindow = {
     id: window.id,
     application: application.id,
     kind,
-    title: titleOf(application),
+    title,
     rect,
     surface,
-    frame,
-    content: contentIn(window, kind, frame.body, beneath, surface, solving),
-    back: back.colour === null ? null : { colour: back.colour, opacity: back.opacity },
-    signs: (isFront ? ink : mix(ink, back.beneath, windows.behind.dims / 100)) as Paint,
+    frame: frame.value,
+    content: content.value,
+    back: shareUnchanged(
+      before?.scene.back,
+      back.colour === null ? null : { colour: back.colour, opacity: back.opacity },
+    ),
+    signs: colour,
     buttons: windows.buttons,
     line: palette.colour(isFront ? lines.front : lines.behind),
     borderColour: palette.colour(isFront ? lines.borderFront : lines.borderBehind),
     glows: isFront && lines.glow,
-    radius: window.isFilled ? 0 : surface.radius,
+    radius: isFilled ? 0 : surface.radius,
     opacity: seenThrough(isFront ? 0 : behind.seeThrough, habit),
     shade: isFront ? 0 : behind.shade / 100,
     isFront,
-    isFilled: window.isFilled,
+    isFilled,
     stance: stanceOf(window),
-    home: homeOf(window.application, solved.edges ?? [], screen),
+    home: shareUnchanged(before?.scene.home, homeOf(window.application, solved.edges ?? [], screen)),
   };
+  const kept = { frame, content, scene: sameFields(before?.scene, scene) };
+  memory.windows.set(window.id, kept);
+  return kept;
+}
+
+const told = new WeakMap<Application, { kind: ContentKind; title: string }>();
+
+/** What stands in the windows of an application, and what is written over them. */
+function toldOf(application: Application): { kind: ContentKind; title: string } {
+  const known = told.get(application);
+  if (known) return known;
+  const found = { kind: contentOf(application), title: titleOf(application) };
+  if (Object.isFrozen(application)) told.set(application, found);
+  return found;
 }
 
 /** The place that a window would take which is being moved. */
@@ -131,48 +153,53 @@ function contentIn(
   { chosen, turned }: TrialWindow,
   kind: ContentKind,
   body: Rect,
-  beneath: string,
-  surface: Surface,
-  solving: Solving,
-): Content {
-  const { desk, half, palette, readings, facts } = solving;
-  const size = { width: Math.round(body.width), height: Math.round(body.height) };
-  const key = `window ${kind} ${size.width} ${size.height} ${beneath} ${surface.kind} ${chosen} ${turned.join()}`;
-  const { view } = lookOnce(solving, key, () => {
-    const isPlayer = kind === 'player';
-    const sound = isPlayer ? onNow(readings) : SILENCE;
-    const content = contents[kind]({
-      size,
-      fonts: facts.fonts,
+  { beneath, surface }: { beneath: string; surface: Surface },
+  { desk, half, palette, readings, facts: { fonts }, needs }: Solving,
+  before: Made<Content> | undefined,
+): Made<Content> {
+  const isPlayer = kind === 'player';
+  if (isPlayer) needs.add(PLAYER);
+  const sound = isPlayer ? onNow(readings) : SILENCE;
+  const position = isPlayer ? positionAt(sound, readings.moment) : 0;
+  const terminal = desk.look.terminal[half];
+  const { tracks } = desk.sources.sound;
+  const [width, height] = [Math.round(body.width), Math.round(body.height)];
+  const of = [kind, width, height, palette, beneath, surface.kind, chosen, turned, fonts, terminal, tracks];
+  return remade(before, [...of, sound, position], () =>
+    contents[kind]({
+      size: { width, height },
+      fonts,
       textColour: (colour) => palette.textOn(colour, beneath) as Paint,
       plainColour: (colour) => palette.colour(colour) as Paint,
-      terminal: desk.look.terminal[half] ?? terminalOf(palette.roles),
+      terminal: terminal ?? terminalOf(palette.roles),
       chosen,
       turned,
       sound,
-      position: isPlayer ? positionAt(sound, readings.moment) : 0,
-      tracks: desk.sources.sound.tracks,
-    });
-    return {
-      view: content,
-      layout: NOTHING,
-      needs: isPlayer ? [{ source: 'sound' as const, every: 'second' as const }] : [],
-    };
-  });
-  return view as Content;
+      position,
+      tracks,
+    }),
+  );
 }
 
-const NOTHING = { size: { width: 0, height: 0 }, runs: [] };
+const PLAYER: readonly Need[] = [{ source: 'sound', every: 'second' }];
 const SILENCE = { track: null, n: 0, began: 0, paused: 0, isHeard: false, volume: 0 };
 
+const homes = new WeakMap<readonly SceneEdge[], Map<string, Point>>();
+
 /** Where on a screen an application is started: a window flies there and from there. */
-function homeOf(application: string, edges: NonNullable<Ground['solved']['edges']>, screen: Rect): Point {
-  for (const edge of edges) {
-    const item = edge.items.find(
-      ({ type, view }) =>
-        type === 'application' && (view as { application?: unknown } | null)?.application === application,
-    );
-    if (item) return centreOf(item.rect);
-  }
-  return { x: screen.width / 2, y: screen.height };
+function homeOf(application: string, edges: readonly SceneEdge[], screen: Rect): Point {
+  let known = homes.get(edges);
+  if (!known) homes.set(edges, (known = homesOn(edges)));
+  return known.get(application) ?? { x: screen.width / 2, y: screen.height };
+}
+
+/** By the id of the application; the first item that starts it counts. */
+function homesOn(edges: readonly SceneEdge[]): Map<string, Point> {
+  const found = new Map<string, Point>();
+  for (const { items } of edges)
+    for (const { type, view, rect } of items) {
+      const application = type === 'application' ? view?.application : undefined;
+      if (application !== undefined && !found.has(application)) found.set(application, centreOf(rect));
+    }
+  return found;
 }

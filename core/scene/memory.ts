@@ -1,0 +1,117 @@
+import type { Surface } from '../colour/look.ts';
+import type { Edge, Item } from '../desk/sections/edges.ts';
+import type { Widget } from '../desk/sections/widgets.ts';
+import type { Need } from '../sources/readings.ts';
+import type { Rect, Size } from '../values/geometry.ts';
+import type { Content } from '../windows/contents/content.ts';
+import type { Frame } from '../windows/frame.ts';
+import type { ItemStand, Look, Seen, Stand, Truth } from './looks.ts';
+import type { Scene, SceneEdge, SceneScreen, SceneWidget, SceneWindow } from './scene.ts';
+
+/** What a solver remembers of the scene before: what did not change comes out as the very same object. */
+export interface Memory {
+  scene: Scene | null;
+  /** By the id of their screen. */
+  screens: Map<string, ScreenMemory>;
+}
+
+export interface ScreenMemory {
+  screen: SceneScreen | null;
+  /** By the id of the part. */
+  edges: Map<string, KeptEdge>;
+  widgets: Map<string, KeptWidget>;
+  /** For how long all looks of the widgets are true. */
+  truth: Truth | null;
+  windows: Map<string, KeptWindow>;
+}
+
+/** An edge as it was solved, and all that it follows from. */
+export interface KeptEdge {
+  edge: Edge;
+  frame: Rect;
+  surface: Surface;
+  plate: Surface | null;
+  stand: Stand;
+  isAway: boolean;
+  /** What was looked at for it and what that was then, and for how long all of it is true. */
+  looks: readonly { item: Item; on: ItemStand; look: Look }[];
+  truth: Truth;
+  /** What all of that reads, each list once. */
+  needs: readonly (readonly Need[])[];
+  scene: SceneEdge;
+}
+
+/** A widget that is looked at and sized, and what became of it in its place. */
+export interface KeptWidget extends Size {
+  widget: Widget;
+  stand: Stand;
+  seen: Seen;
+  look: Look;
+  surface: Surface;
+  scale: number;
+  padding: number;
+  /** Null until it was on a screen. */
+  scene: SceneWidget | null;
+}
+
+/** A window as it was solved. */
+export interface KeptWindow {
+  frame: Made<Frame>;
+  content: Made<Content>;
+  scene: SceneWindow;
+}
+
+/** Something, and all that it was made of. */
+export interface Made<T> {
+  of: readonly unknown[];
+  value: T;
+}
+
+/** What was made before, where it would be made of the very same. */
+export function remade<T>(before: Made<T> | undefined, of: readonly unknown[], make: () => T): Made<T> {
+  const isSame =
+    before?.of.length === of.length && before.of.every((one, index) => Object.is(one, of[index]));
+  return isSame ? before : { of, value: make() };
+}
+
+export function createMemory(): Memory {
+  return { scene: null, screens: new Map() };
+}
+
+/** What is remembered of a screen; nothing yet of one that is new. */
+export function screenMemory({ screens }: Memory, id: string): ScreenMemory {
+  let memory = screens.get(id);
+  if (!memory)
+    screens.set(
+      id,
+      (memory = { screen: null, edges: new Map(), widgets: new Map(), truth: null, windows: new Map() }),
+    );
+  return memory;
+}
+
+/** The list of before, where it holds the very same things. */
+export function sameList<T>(before: readonly T[] | undefined, now: T[]): T[] {
+  const isSame =
+    before !== undefined && before.length === now.length && now.every((one, index) => one === before[index]);
+  return isSame ? (before as T[]) : now;
+}
+
+/** The object of before, where every field of it is the very same. */
+export function sameFields<T extends object>(before: T | null | undefined, now: T): T {
+  if (!before) return now;
+  const keys = Object.keys(now) as (keyof T)[];
+  return keys.length === Object.keys(before).length && keys.every((key) => Object.is(before[key], now[key]))
+    ? before
+    : now;
+}
+
+/** The rectangle of before, where it is as large and at the same place. */
+export function sameRect(before: Rect | undefined, now: Rect): Rect {
+  return before &&
+    before.x === now.x &&
+    before.y === now.y &&
+    before.width === now.width &&
+    before.height === now.height
+    ? before
+    : now;
+}
