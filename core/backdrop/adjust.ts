@@ -106,8 +106,13 @@ const DARKEN_REACH = 0.62;
 const RIM_STEPS = 2048;
 
 /** How deep the darkening is (0 to 1) at a share of the way from the side that it comes from. */
-function depthFrom(share: number): number {
+export function depthFrom(share: number): number {
   return Math.max(0, 1 - share / DARKEN_REACH) ** 1.6;
+}
+
+/** How deep the darkening all around is (0 to 1), by the square of the distance from the middle; a corner's is 1. */
+export function depthAround(square: number): number {
+  return Math.min(1, square ** 1.1);
 }
 
 /** For each row or column of some pixels: the share of the whole surface at which its middle lies. */
@@ -128,9 +133,7 @@ function darken(
   const rows = shares(height, part.y, part.height, whole.height);
   const columns = shares(width, part.x, part.width, whole.width);
   // What a corner has is 1; the root and the power are looked up, not worked out for each pixel.
-  const rim = Float32Array.from({ length: RIM_STEPS + 1 }, (_, step) =>
-    Math.min(1, (step / RIM_STEPS) ** 1.1),
-  );
+  const rim = Float32Array.from({ length: RIM_STEPS + 1 }, (_, step) => depthAround(step / RIM_STEPS));
   const across = columns.map((x) =>
     toward === 'rim' ? ((x - 0.5) * 2) ** 2 / 2 : depthFrom(toward === 'left' ? x : 1 - x),
   );

@@ -1,4 +1,5 @@
 import { Router, type Request, type Response } from 'express';
+import { sketchOf } from '../../core/backdrop/sketch.ts';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
@@ -48,6 +49,13 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer, incomi
     await whileWaiting(response, async (signal) =>
       sendForGood(response, await renderer.backdrop(drawn, widthFrom(request), signal)),
     );
+  });
+
+  router.get('/backdrops/sketch', (request, response) => {
+    const sketch = sketchOf(readDrawn(request.query['drawn']));
+    if (sketch === null)
+      throw new HttpProblem(404, 'No sketch', 'A picture of one’s own can’t be drawn beforehand.');
+    sendForGood(response, sketch, 'image/svg+xml');
   });
 
   router.get('/backdrops/export', async (request, response) => {
@@ -104,6 +112,6 @@ function sideFrom(request: Request, side: 'width' | 'height'): number {
 }
 
 /** What lies behind such an address never changes. */
-function sendForGood(response: Response, bytes: Buffer): void {
-  response.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/webp').send(bytes);
+function sendForGood(response: Response, picture: Buffer | string, type = 'image/webp'): void {
+  response.set('Cache-Control', 'private, max-age=31536000, immutable').type(type).send(picture);
 }

@@ -109,6 +109,38 @@ withApp('the backdrop', ({ server, open }) => {
     expect((await stored(server, 'bare-desk')).desk.backdrops[0]?.adjust.blur).to.equal(14);
   });
 
+  it('is seen as a drawing until its pixels are there, and then without a step', async () => {
+    const page = await open('/', MOMENT);
+    let letGo = () => {};
+    const isHeld = new Promise<void>((resolve) => (letGo = resolve));
+    await page.route('**/api/backdrops?*', async (route) => {
+      await isHeld;
+      await route.continue();
+    });
+    const sketch = page.waitForResponse((response) => response.url().includes('/api/backdrops/sketch?'));
+    await page.goto(`${server.address}/live/dawn-count`);
+    await sketch;
+    await page.locator('[data-widget]').first().waitFor();
+    const seen = async () => {
+      const shot = sharp(await page.screenshot({ animations: 'disabled' }));
+      return [...(await shot.resize(160, 90, { fit: 'fill' }).ensureAlpha().raw().toBuffer())];
+    };
+    // Drawn, it has many colours; without it there would be one.
+    await page.waitForFunction(() => {
+      const image = document.querySelector<HTMLImageElement>('img[data-backdrop]');
+      return image !== null && !image.complete;
+    });
+    let drawing = await seen();
+    const many = () => new Set(drawing.filter((_, at) => at % 4 === 0)).size > 24;
+    while (!many()) drawing = await seen();
+    letGo();
+    await page.waitForFunction(() => {
+      const image = document.querySelector<HTMLImageElement>('img[data-backdrop]');
+      return image?.complete && image.naturalWidth > 0 && !image.style.background;
+    });
+    expect(meanDelta(drawing, await seen())).to.be.below(1.5);
+  });
+
   it('is a gradient of roles and own colours, and follows the palette', async () => {
     const page = await openBackdrop('/desk/bare-desk');
     await page.getByRole('radio', { name: 'Gradient' }).click();

@@ -7,6 +7,12 @@ export function backdropAddress(drawn: Drawn, width: number): string {
   return `/api/backdrops?width=${bucket(width)}&drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
 }
 
+/** Where a backdrop lies as a drawing that is there at once; null where only its pixels are known. */
+export function sketchAddress(drawn: Drawn): string | null {
+  if (drawn.source.kind === 'picture') return null;
+  return `/api/backdrops/sketch?drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
+}
+
 /** Where a piece's cover lies, as a square picture. */
 export function coverAddress(cover: Cover, width: number): string {
   return cover.by === 'picture'

@@ -2,7 +2,7 @@ import { createContext, memo, useContext, useEffect, useRef, useState } from 're
 import type { Size } from '../../core/values/geometry.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { SceneBackdrop } from '../../core/scene/scene.ts';
-import { backdropAddress } from '../api/addresses.ts';
+import { backdropAddress, sketchAddress } from '../api/addresses.ts';
 import { lastPicture, rememberPicture } from './last-pictures.ts';
 
 /** What the studio adds to how backdrops are shown: changes under way are painted at once, here in the browser. */
@@ -76,13 +76,14 @@ function Layer({
   const small = width > STAND_IN_WIDTH ? backdropAddress(wanted, STAND_IN_WIDTH) : null;
   const shown = useLatest({ address, small, of: id, isHeld });
   // The first one may still have to be made: a small one, known from the shelf, stands in for it, and until that is here
-  // the picture that was last seen there.
+  // the picture that was last seen there, or a drawing.
   const [standIn] = useState(() =>
-    [small, screen === null ? null : lastPicture(screen)]
+    [small, (screen === null ? null : lastPicture(screen)) ?? sketchAddress(wanted)]
       .filter((one) => one !== null)
       .map((one) => `center / 100% 100% url("${one}")`)
       .join(', '),
   );
+  const [isHere, setHere] = useState(false);
   return (
     <>
       <img
@@ -91,8 +92,11 @@ function Layer({
         draggable={false}
         data-backdrop
         className="absolute inset-0 size-full"
-        style={{ opacity, background: standIn || undefined }}
-        onLoad={() => screen !== null && rememberPicture(screen, shown)}
+        style={{ opacity, background: (!isHere && standIn) || undefined }}
+        onLoad={() => {
+          setHere(true);
+          if (screen !== null) rememberPicture(screen, shown);
+        }}
       />
       {live && mayPaint && shown !== address && (
         <Painted live={live} drawn={wanted} width={width} opacity={opacity} />
