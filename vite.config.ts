@@ -1,7 +1,12 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
 import { defineConfig, type Plugin } from 'vite';
+import { pastBarrels } from './tools/vite/barrels.ts';
+import { chunksOf } from './tools/vite/chunks.ts';
+
+const root = fileURLToPath(new URL('.', import.meta.url)).replace(/\/$/, '');
 
 const server = process.env['VELVET_LEDGE_SERVER'] ?? 'http://127.0.0.1:4680';
 
@@ -25,7 +30,7 @@ const withoutJsonSchema: Plugin = {
 
 export default defineConfig({
   root: 'web',
-  plugins: [withoutJsonSchema, react(), tailwindcss()],
+  plugins: [pastBarrels(root), withoutJsonSchema, react(), tailwindcss()],
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,
@@ -34,6 +39,15 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
     // The page's policy takes fonts from the server alone.
     assetsInlineLimit: 0,
+    rolldownOptions: {
+      // What comes later comes together, also where a part of it is asked for alone.
+      checks: { ineffectiveDynamicImport: false },
+      output: {
+        codeSplitting: {
+          groups: [{ name: chunksOf(root), debugName: 'pages', includeDependenciesRecursively: false }],
+        },
+      },
+    },
   },
   worker: { format: 'es' },
   server: {

@@ -95,12 +95,12 @@ export async function openLarge(page: Page, address: string): Promise<number> {
   return performance.now() - start;
 }
 
-/** kB of the scripts that the studio needs before it can be used: the entry, its route and what they import. */
+/** kB of the scripts that the studio needs before it can be used: the entry, the studio's file and what they import. */
 export function scriptSize(): number {
   const folder = pathToFileURL(`${process.cwd()}/dist/web/`);
   const manifest = JSON.parse(readFileSync(new URL('.vite/manifest.json', folder), 'utf8')) as Record<
     string,
-    { file: string; imports?: string[] }
+    { file: string; name?: string; imports?: string[] }
   >;
   const seen = new Set<string>();
   const visit = (key: string) => {
@@ -108,8 +108,10 @@ export function scriptSize(): number {
     seen.add(key);
     manifest[key]?.imports?.forEach(visit);
   };
+  const studio = Object.entries(manifest).find(([, { name }]) => name === 'studio');
+  if (!studio) throw new Error('The build has no file of the studio');
   visit('index.html');
-  visit('studio/studio.tsx');
+  visit(studio[0]);
   const bytes = [...seen].reduce(
     (sum, key) => sum + gzipSync(readFileSync(new URL(manifest[key]?.file ?? '', folder))).length,
     0,

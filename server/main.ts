@@ -1,8 +1,7 @@
 import { createServer, type Server } from 'node:http';
 import { isIP, isIPv6 } from 'node:net';
 import { networkInterfaces } from 'node:os';
-import { resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { pino } from 'pino';
 import { SAMPLE_SEED, SAMPLE_WIDTH, sampleOf } from '../core/backdrop/drawn.ts';
@@ -12,11 +11,12 @@ import { demoDesks } from '../demo/desks.ts';
 import { createApp } from './app.ts';
 import { StartProblem } from './db/open.ts';
 import type { Renderer } from './pictures/render.ts';
+import { root } from './root.ts';
 
 const DEFAULT_PORT = 4680;
 /** Bytes: a page names all that it wants to hear of in one address. */
 const LONGEST_HEADERS = 65_536;
-const webFolder = fileURLToPath(new URL('../dist/web', import.meta.url));
+const webFolder = join(root, 'dist/web');
 
 const { values } = parseArgs({
   options: {

@@ -1,7 +1,7 @@
 // npm run fuzz -- --minutes N: properties and hostile files on new seeds; see tests/fuzz/main.ts.
-import { buildWeb, ensureBrowser, ensurePackages, run } from './setup.mjs';
+import { build, ensureBrowser, ensurePackages, run } from './setup.mjs';
 
 ensurePackages();
 process.env.CHROMIUM = ensureBrowser();
-buildWeb();
+build();
 run(process.execPath, ['--import', 'tsx', 'tests/fuzz/main.ts', ...process.argv.slice(2)]);

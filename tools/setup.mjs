@@ -17,21 +17,25 @@ export function fail(sentence) {
   process.exit(1);
 }
 
-export function ensurePackages() {
+/** Installs what the lock file says: what the application is built from and runs on, or all that it is worked on with, too. */
+export function ensurePackages({ toRun = false } = {}) {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19))
     fail(`Node ${process.versions.node} is too old: Velvet Ledge needs 20.19 or newer.`);
   // npm writes this file last; while it says the same as the lock file, everything is there.
   const installed = lockOf('node_modules/.package-lock.json');
   const wanted = lockOf('package-lock.json');
+  const isWanted = ([path, { optional, dev, devOptional }]) =>
+    path !== '' && !optional && !devOptional && !(toRun && dev);
   const isComplete =
     installed !== null &&
-    Object.entries(wanted ?? {}).every(
-      ([path, entry]) => path === '' || entry.optional || installed[path]?.version === entry.version,
-    );
+    Object.entries(wanted ?? {})
+      .filter(isWanted)
+      .every(([path, { version }]) => installed[path]?.version === version);
   if (isComplete) return;
   console.log('Installing packages…');
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
+  const which = toRun ? ['--omit=dev'] : [];
+  run('npm', ['ci', ...which, '--no-audit', '--no-fund', '--loglevel=error']);
 }
 
 function lockOf(path) {
@@ -59,6 +63,9 @@ export function ensureBrowser() {
   return ensureBrowser();
 }
 
-export function buildWeb() {
+/** Builds the interface and the server; what is started from here on runs what was built. */
+export function build() {
   run('npx', ['vite', 'build', '--logLevel', 'warn']);
+  run('npx', ['vite', 'build', '--config', 'server/vite.config.ts', '--logLevel', 'warn']);
+  process.env.VELVET_LEDGE_BUILT = '1';
 }

@@ -1,19 +1,22 @@
-// npm test: every check in turn; all of them run, and the last line counts them.
+// npm test: every check in turn; all of them run, and the last line counts them. With --slow the twenty slowest tests are
+// told before it.
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { checks } from './checks.mjs';
-import { buildWeb, ensureBrowser, ensurePackages, root } from './setup.mjs';
+import { build, ensureBrowser, ensurePackages, root } from './setup.mjs';
 
 ensurePackages();
 process.env.CHROMIUM = ensureBrowser();
 // The servers of the end-to-end tests draw the same pictures: one makes them for all.
 process.env.VELVET_LEDGE_CACHE = mkdtempSync(join(tmpdir(), 'velvet-test-cache-'));
-buildWeb();
+build();
 
 let passed = 0;
 let failed = 0;
+/** Tests that took a while: titles, ms. */
+const took = [];
 
 /** Runs a command and gives back what it prints, which is shown as it comes unless it is to wait. */
 function run(command, args, isShown) {
@@ -43,6 +46,8 @@ async function suite(title, args) {
   console.log(`\n== ${title}`);
   const { code, text } = await run('npx', ['mocha', ...args], true);
   const count = (word) => Number(new RegExp(`^\\s*(\\d+) ${word}`, 'm').exec(text)?.[1] ?? 0);
+  for (const [, test, ms] of text.matchAll(/^\s*✔ (.*) \((\d+)ms\)$/gm))
+    took.push({ title: `${title}: ${test}`, ms: Number(ms) });
   passed += count('passing');
   failed += count('failing') || (code === 0 ? 0 : 1);
 }
@@ -55,5 +60,10 @@ await Promise.all([checkAll(), suite('Units', ['--config', '.mocharc.unit.json']
 await suite('End to end', ['--config', '.mocharc.e2e.json']);
 
 rmSync(process.env.VELVET_LEDGE_CACHE, { recursive: true, force: true });
+if (process.argv.includes('--slow')) {
+  console.log('\n== The slowest');
+  for (const { title, ms } of took.sort((a, b) => b.ms - a.ms).slice(0, 20))
+    console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${title}`);
+}
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

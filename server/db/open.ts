@@ -9,11 +9,11 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
 import Database from 'better-sqlite3';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { diskTrouble } from '../files/trouble.ts';
+import { root } from '../root.ts';
 import * as schema from './schema.ts';
 
 export type Store = BetterSQLite3Database<typeof schema> & { $client: Database.Database };
@@ -21,7 +21,7 @@ export type Store = BetterSQLite3Database<typeof schema> & { $client: Database.D
 /** Something about the machine that the person who started the server must put right. */
 export class StartProblem extends Error {}
 
-const MIGRATIONS = fileURLToPath(new URL('./migrations', import.meta.url));
+const MIGRATIONS = join(root, 'server/db/migrations');
 
 /** Opens (or makes) the database in a folder and brings it to the present schema. Throws StartProblem. */
 export function openStore(folder: string): Store {

@@ -62,6 +62,20 @@ describe('helpers', function () {
     expect(children()).to.deep.equal(rested);
   });
 
+  it('make small pictures before large ones that wait, but leave none waiting for ever', async () => {
+    const done: string[] = [];
+    const ask = (name: string, width: number, seed: number) =>
+      helpers.run('bake', order(width, seed)).then(() => done.push(name));
+    // Those that come first keep all helpers at work.
+    const first = [1, 2, 3].map((seed) => ask('first', 900, seed));
+    const large = ask('large', 1400, 4);
+    const small = Array.from({ length: 40 }, (_, seed) => ask('small', 40, 10 + seed));
+    await Promise.all([...first, large, ...small]);
+    const at = done.indexOf('large');
+    expect(done.slice(0, at).filter((name) => name === 'small').length).to.be.within(10, 30);
+    expect(done.slice(at).filter((name) => name === 'small').length).to.be.greaterThan(5);
+  });
+
   it('give a failure back as one, and go on', async () => {
     const failure = await failureOf(helpers.run('bake', { ...order(160), width: -5 }));
     expect(failure).to.be.an('error');

@@ -1,6 +1,7 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { cpus } from 'node:os';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
+import { root } from '../root.ts';
 import { limitsOf } from './limits.ts';
 import { watchTime } from './processor.ts';
 import type { WorkName, WorkOf } from './work.ts';
@@ -21,7 +22,7 @@ const IDLE_MS = 10_000;
 const WARM_AFTER_MS = 5000;
 /** A helper that has grown beyond this (MiB) doesn't give it back while it rests: it ends instead. */
 const RESTS_BELOW = 160;
-const PROGRAM = fileURLToPath(new URL('./start.mjs', import.meta.url));
+const PROGRAM = join(root, 'server/helpers/start.mjs');
 
 export class Cancelled extends Error {}
 export class TookTooLong extends Error {}
@@ -35,6 +36,10 @@ interface Job {
   mostMs: number;
   /** MiB that it may come to. */
   memory: number;
+  /** Pixels that it makes: of those that wait, the fewest come first. 0 for what makes none. */
+  pixels: number;
+  /** How many others were begun while it waited. */
+  passed: number;
   resolve: (value: never) => void;
   reject: (error: Error) => void;
 }
@@ -175,22 +180,35 @@ function perform(helper: ChildProcess, job: Job, onEnd: (isBroken: boolean) => v
   helper.send({ name: job.name, input: job.input, memory: job.memory });
 }
 
+/** After so many others a piece of work is the next. */
+const MOST_PASSED = 24;
+
+const pixelsOf = ({ width, height }: WorkOf<'bake'>['input']) => width * height;
+
 export function createHelpers(): Helpers {
   const waiting: Job[] = [];
   const processes = createProcesses();
   let memory = 0;
   let isClosed = false;
 
+  /** A small picture stands in for a large one, and is done in no time; but nothing is passed over for ever. */
+  function nextJob(): Job | undefined {
+    const [first] = waiting;
+    if (!first || first.passed >= MOST_PASSED) return first;
+    return waiting.reduce((least, job) => (job.pixels < least.pixels ? job : least));
+  }
+
   function next(): void {
-    const [job] = waiting;
+    const job = nextJob();
     if (isClosed || !job) return;
-    // The first waits for its room, and what came after waits behind it: nothing is passed over for ever.
+    // It waits for its room, and all others wait behind it.
     if (memory > 0 && memory + job.memory > MEMORY) return;
     const helper = processes.take();
     if (!helper) return;
     // Those that rest hold memory too.
     if (job.memory > MEMORY / 2) processes.dropIdle();
-    waiting.shift();
+    waiting.splice(waiting.indexOf(job), 1);
+    for (const other of waiting) other.passed++;
     memory += job.memory;
     perform(helper, job, (isBroken) => {
       memory -= job.memory;
@@ -222,7 +240,8 @@ export function createHelpers(): Helpers {
           return;
         }
         const limits = limitsOf(name, input);
-        const job: Job = { name, input, signal, ...limits, resolve, reject };
+        const pixels = name === 'bake' ? pixelsOf(input as WorkOf<'bake'>['input']) : 0;
+        const job: Job = { name, input, signal, ...limits, pixels, passed: 0, resolve, reject };
         if (mostMs !== undefined) job.mostMs = mostMs;
         waiting.push(job);
         // Called off before it began.

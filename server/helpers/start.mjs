@@ -1,5 +1,4 @@
-// Helpers don't hear of the loader that the server was started with: each registers it for itself.
-import { register } from 'tsx/esm/api';
+// Starts a helper of the server.
+import { load } from '../load.mjs';
 
-register();
-await import('./work.ts');
+await load('helpers/work');
