@@ -21,8 +21,12 @@ import { spring } from './spring/spring.ts';
 import { tray } from './tray/tray.ts';
 import { workspaces } from './workspaces/workspaces.ts';
 
+const desk = dawnCount();
+const fonts = fontsOf(desk.look);
+/** Worked out once for all that is read. */
+const simulated = createReadings({ moment: DAWN, place: desk.place, seed: desk.seed });
+
 function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): ItemContext {
-  const desk = dawnCount();
   return {
     applications: desk.applications,
     workspaces: desk.workspaces,
@@ -32,9 +36,9 @@ function contextOf(change: Partial<ItemContext> = {}, feeds?: readonly Feed[]): 
     running: new Set(),
     workspace: 0,
     half: 'dark',
-    fonts: fontsOf(desk.look),
+    fonts,
     units: desk.sources.units,
-    readings: createReadings({ moment: DAWN, place: desk.place, seed: desk.seed, feeds }),
+    readings: feeds ? createReadings({ moment: DAWN, place: desk.place, seed: desk.seed, feeds }) : simulated,
     textColour: () => '#ffffff',
     plainColour: () => '#203040',
     inkOn: () => '#f0f0f0',

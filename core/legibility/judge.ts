@@ -296,6 +296,15 @@ function luminance(r: number, g: number, b: number): number {
   return 0.2126 * (LINEAR[r] as number) + 0.7152 * (LINEAR[g] as number) + 0.0722 * (LINEAR[b] as number);
 }
 
+/** Where the value stands that so many others come before, by size and, among equal ones, by place. */
+function rankedAt(values: Float64Array, rank: number): number {
+  const sorted = values.toSorted();
+  const value = sorted[rank] as number;
+  // So many equal ones stand before it.
+  let before = rank - sorted.indexOf(value);
+  return values.findIndex((one) => one === value && before-- === 0);
+}
+
 function lookBeneath(
   pixels: Pixels,
   box: Rect,
@@ -305,7 +314,8 @@ function lookBeneath(
   const area = pixelRect(pixels, box, density);
   if (!area) return null;
   const text = luminance(...toBytes(colour));
-  const seen: { ratio: number; at: number }[] = [];
+  const ratios = new Float64Array(area.width * area.height);
+  let [index, weakest] = [0, 0];
   for (let y = area.y; y < area.y + area.height; y++) {
     for (let x = area.x; x < area.x + area.width; x++) {
       const at = (y * pixels.width + x) * 4;
@@ -315,17 +325,18 @@ function lookBeneath(
         pixels.data[at + 2] as number,
       );
       const ratio = (Math.max(text, beneath) + 0.05) / (Math.min(text, beneath) + 0.05);
-      seen.push({ ratio, at });
+      ratios[index] = ratio;
+      if (ratio < (ratios[weakest] as number)) weakest = index;
+      index++;
     }
   }
-  seen.sort((a, b) => a.ratio - b.ratio);
-  const judged = seen[Math.floor(seen.length * WEAKEST_SHARE)];
-  const weakest = seen[0];
-  if (!judged || !weakest) return null;
-  const hex = hexAt(pixels, judged.at);
-  const pixel = weakest.at / 4;
+  const judged = rankedAt(ratios, Math.floor(ratios.length * WEAKEST_SHARE));
+  const pixelAt = (of: number) =>
+    (area.y + Math.floor(of / area.width)) * pixels.width + area.x + (of % area.width);
+  const hex = hexAt(pixels, pixelAt(judged) * 4);
+  const pixel = pixelAt(weakest);
   return {
-    contrast: judged.ratio,
+    contrast: ratios[judged] as number,
     lc: Math.abs(apcaContrast(colour, hex)),
     worst: {
       x: ((pixel % pixels.width) + 0.5) / density,

@@ -299,17 +299,6 @@ function everyFaceOn(desk: Desk): Desk[] {
   return pages.map((widgets) => ({ ...bare, widgets }));
 }
 
-/** Bakes each backdrop once. */
-function eachOnce(pixelsOf: PixelsOf): PixelsOf {
-  const known = new Map<string, ReturnType<PixelsOf>>();
-  return (drawn, size) => {
-    const key = JSON.stringify([drawn, size]);
-    const found = known.get(key) ?? pixelsOf(drawn, size);
-    known.set(key, found);
-    return found;
-  };
-}
-
 describe('every face of every widget', () => {
   before(async () => {
     await Promise.all([learnWidgets(), learnSources(), learnExpressions(), learnMenus()]);
@@ -318,8 +307,7 @@ describe('every face of every widget', () => {
   for (const desk of demoDesks()) {
     it(`can be read at three scales over the backdrops of ${desk.name}, in both halves`, async () => {
       const judged: Judgement[] = [];
-      const pixelsOf = eachOnce(bakedPixels);
-      for (const page of everyFaceOn(desk)) judged.push(...(await judgeDesk(page, now, pixelsOf)));
+      for (const page of everyFaceOn(desk)) judged.push(...(await judgeDesk(page, now, bakedPixels)));
       expect(new Set(judged.map(({ part }) => part)).size).to.be.greaterThan(100);
       const weak = judged.filter((one) => enough(one) < 1 && one.isShown);
       expect(

@@ -234,26 +234,31 @@ interface Drawn {
 function textsOn(page: Page): Promise<Record<string, Drawn[]>> {
   return page.evaluate(async () => {
     await document.fonts.ready;
-    const found: Record<string, Drawn[]> = {};
     const walker = document.createTreeWalker(document.querySelector('[data-screen]')!, NodeFilter.SHOW_TEXT);
     const nodes: Text[] = [];
-    while (walker.nextNode()) nodes.push(walker.currentNode as Text);
-    for (const node of nodes) {
-      const parent = node.parentElement!;
-      if (!node.data) continue;
-      const owner = parent.closest<HTMLElement>('[data-item], [data-widget]');
+    while (walker.nextNode()) if ((walker.currentNode as Text).data) nodes.push(walker.currentNode as Text);
+    // All are read, then all are changed, then all are read again: the page is laid twice, not twice for each.
+    const boxes = nodes.map((node) => {
       const range = document.createRange();
       range.selectNodeContents(node);
-      const { left, width } = range.getBoundingClientRect();
-      // An empty box stands on the line of writing.
+      return range.getBoundingClientRect();
+    });
+    // An empty box stands on the line of writing.
+    const probes = nodes.map((node) => {
       const probe = document.createElement('i');
       probe.style.cssText = 'display:inline-block;width:0;height:0';
-      parent.append(probe);
-      const baseline = probe.getBoundingClientRect().bottom;
-      probe.remove();
+      node.after(probe);
+      return probe;
+    });
+    const baselines = probes.map((probe) => probe.getBoundingClientRect().bottom);
+    const found: Record<string, Drawn[]> = {};
+    for (const [index, node] of nodes.entries()) {
+      const owner = node.parentElement!.closest<HTMLElement>('[data-item], [data-widget]');
       const id = owner?.dataset['item'] ?? owner?.dataset['widget'] ?? '';
-      (found[id] ??= []).push({ text: node.data, left, width, baseline });
+      const { left, width } = boxes[index]!;
+      (found[id] ??= []).push({ text: node.data, left, width, baseline: baselines[index]! });
     }
+    for (const probe of probes) probe.remove();
     return found;
   });
 }

@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Desk } from '../../core/desk/desk.ts';
-import { chromium, type Browser, type Locator, type Page } from 'playwright-core';
+import { chromium, type Browser, type BrowserContext, type Locator, type Page } from 'playwright-core';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -55,6 +55,29 @@ export class RunningServer {
   }
 }
 
+/**
+ * What the browser leaves alone. It would load pages of its own for each window (what might pop up under its address bar),
+ * which takes longer than ours; the others ask for what lies outside, or hold painting back.
+ */
+const NOT_WANTED = [
+  'WebUIOmniboxPopup',
+  'WebUIOmniboxAimPopup',
+  'WebUIOmniboxFullPopup',
+  'PreloadTopChromeWebUI',
+  'AimEnabled',
+  'DialMediaRouteProvider',
+  'GlobalMediaControls',
+  'HttpsUpgrades',
+  'LensOverlay',
+  'MediaRouter',
+  'NetworkTimeServiceQuerying',
+  'OptimizationHints',
+  'PaintHolding',
+  'PreconnectToSearch',
+  'ThirdPartyStoragePartitioning',
+  'Translate',
+];
+
 /** A browser, with `more` on its command line. */
 export function launchBrowser(more: readonly string[] = []): Promise<Browser> {
   return chromium.launch({
@@ -67,9 +90,60 @@ export function launchBrowser(more: readonly string[] = []): Promise<Browser> {
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      `--disable-features=${NOT_WANTED.join(',')}`,
       ...more,
     ],
   });
+}
+
+/**
+ * Contexts of a browser for one page after another: what is fetched once need not be fetched again, and nothing else is
+ * left of a page. A context that a test asked for is its own: it may have been changed.
+ */
+class Contexts {
+  readonly #browser: () => Browser;
+  readonly #free: BrowserContext[] = [];
+  readonly #changed = new WeakSet<Page>();
+
+  constructor(browser: () => Browser) {
+    this.#browser = browser;
+  }
+
+  async newPage(): Promise<Page> {
+    const page = await (this.#free.pop() ?? (await this.#create())).newPage();
+    for (const name of ['context', 'clock'] as const) {
+      const own: unknown = page[name];
+      const get = () => {
+        this.#changed.add(page);
+        return own instanceof Function ? (own.bind(page) as unknown) : own;
+      };
+      Object.defineProperty(page, name, { get });
+    }
+    return page;
+  }
+
+  /** Takes a page's context back without the page and what it kept, if nothing else became of it. */
+  async giveBack(page: Page, isSettled: boolean, origin: string): Promise<void> {
+    const isChanged = this.#changed.has(page);
+    const context = page.context();
+    if (isChanged || !isSettled || page.isClosed() || context.pages().length > 1) return context.close();
+    await page.goto('about:blank');
+    const session = await context.newCDPSession(page);
+    await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+    await page.close();
+    this.#free.push(context);
+  }
+
+  async #create(): Promise<BrowserContext> {
+    const context = await this.#browser().newContext({
+      viewport: { width: 1280, height: 800 },
+      colorScheme: 'dark',
+      acceptDownloads: true,
+    });
+    // Long, so that a busy machine fails no test: what is waited for comes, or never.
+    context.setDefaultTimeout(45_000);
+    return context;
+  }
 }
 
 /** Tests share one server and one browser; each gets a page with storage of its own. */
@@ -87,6 +161,7 @@ export function withApp(
     const server = new RunningServer();
     let browser: Browser;
     const pages: Page[] = [];
+    const contexts = new Contexts(() => browser);
 
     before(async () => {
       [browser] = await Promise.all([launchBrowser(more), server.start()]);
@@ -102,8 +177,8 @@ export function withApp(
       }
       for (const page of pages.splice(0)) {
         // The next test shall find what this one left, not what it hadn't saved yet.
-        if (this.currentTest?.state === 'passed') await untilSettled(page);
-        await page.context().close();
+        const isSettled = this.currentTest?.state === 'passed' && (await untilSettled(page));
+        await contexts.giveBack(page, isSettled, server.address);
       }
       if (server.pid === 0) await server.start();
     });
@@ -112,14 +187,7 @@ export function withApp(
       server,
       browser: () => browser,
       async open(path, at) {
-        const context = await browser.newContext({
-          viewport: { width: 1280, height: 800 },
-          colorScheme: 'dark',
-          acceptDownloads: true,
-        });
-        // Long, so that a busy machine fails no test: what is waited for comes, or never.
-        context.setDefaultTimeout(45_000);
-        const page = await context.newPage();
+        const page = await contexts.newPage();
         page.on('pageerror', (error) => {
           throw error;
         });
@@ -196,11 +264,14 @@ async function openOn(page: Page, server: RunningServer, path: string): Promise<
   await page.goto(server.address + path);
 }
 
-/** Waits until a page with a desk open has kept it; pages that tests have closed or left unsaved are let go. */
-async function untilSettled(page: Page): Promise<void> {
+/** Waits until a page with a desk open has kept it; false for pages that tests have closed or left unsaved. */
+async function untilSettled(page: Page): Promise<boolean> {
   const isSettled = () =>
     [...document.querySelectorAll('[data-saving]')].every((mark) => mark.matches('[data-saving="kept"]'));
-  await page.waitForFunction(isSettled, undefined, { timeout: 5000 }).catch(() => undefined);
+  return page.waitForFunction(isSettled, undefined, { timeout: 5000 }).then(
+    () => true,
+    () => false,
+  );
 }
 
 /** Puts a desk on the server's shelf; gives back the id that it has there. */

@@ -3,9 +3,19 @@ import type { Pixels } from '../../core/colour/extract.ts';
 import type { PixelsOf } from '../../core/legibility/judge.ts';
 import { bake } from '../../server/pictures/bake.ts';
 
-/** The pixels of backdrops as the server bakes them. */
-export const bakedPixels: PixelsOf = async (drawn, { width, height }) =>
-  decode(await bake({ drawn, path: null, width, height, format: 'png', isForShow: true }));
+const baked = new Map<string, Promise<Pixels>>();
+
+/** The pixels of backdrops as the server bakes them; each is baked once, and given out as a copy: who judges paints on it. */
+export const bakedPixels: PixelsOf = async (drawn, { width, height }) => {
+  const key = JSON.stringify([drawn, width, height]);
+  let pixels = baked.get(key);
+  if (!pixels) {
+    pixels = bake({ drawn, path: null, width, height, format: 'png', isForShow: true }).then(decode);
+    baked.set(key, pixels);
+  }
+  const known = await pixels;
+  return { ...known, data: new Uint8ClampedArray(known.data) };
+};
 
 export async function decode(bytes: Buffer): Promise<Pixels> {
   const { data, info } = await sharp(bytes).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
