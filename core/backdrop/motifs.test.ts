@@ -64,7 +64,7 @@ describe('drawn motifs, whatever they are told', () => {
         const { channels } = await sharp(Buffer.from(svg)).ensureAlpha().stats();
         expect(channels[3]?.min).to.equal(255);
       }),
-      { numRuns: 90 },
+      { numRuns: 40 },
     );
   });
 
