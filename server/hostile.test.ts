@@ -311,6 +311,44 @@ describe('what is taken in', function () {
     expect(accepted).to.be.greaterThan(0);
   });
 
+  it('can be shown however slim it is, and leaves in as many pixels as its format has room for', async () => {
+    const slim = await sharp({ create: { width: 40, height: 32_808, channels: 3, background: '#d07040' } })
+      .png()
+      .toBuffer();
+    const taken = await post('/api/pictures', slim);
+    expect(taken.status).to.equal(201);
+    const shown = await ask().get(`/api/pictures/${taken.body.id}?width=480`).buffer().parse(binary);
+    expect(shown.status).to.equal(200);
+    const { width, height } = await sharp(shown.body as Buffer).metadata();
+    expect(height / width).to.be.closeTo(32_808 / 40, 5);
+
+    const gradient = sampleOf({
+      kind: 'gradient',
+      shape: 'linear',
+      angle: 0,
+      centre: { x: 0.5, y: 0.5 },
+      points: [
+        { at: 0, colour: '#102030' },
+        { at: 1, colour: '#d0e0f0' },
+      ],
+    });
+    const strip = { width: 100, height: 131_072 };
+    const drawn = encodeURIComponent(
+      JSON.stringify({ ...gradient, whole: strip, part: { x: 0, y: 0, ...strip } }),
+    );
+    expect((await ask().get(`/api/backdrops?width=240&drawn=${drawn}`)).status).to.equal(200);
+    const wide = encodeURIComponent(JSON.stringify(gradient));
+    const leaves = (format: string, side: number) =>
+      ask().get(`/api/backdrops/export?drawn=${wide}&width=${side}&height=20&format=${format}`);
+    expect((await leaves('webp', 16_383)).status).to.equal(200);
+    const refused = await leaves('webp', 16_384);
+    expect(refused.status).to.equal(413);
+    expect(refused.body.detail).to.contain('WebP has room for 16383 pixels');
+    for (const format of ['png', 'jpeg', 'avif'])
+      expect((await leaves(format, 16_384)).status, format).to.equal(200);
+    expect(reported).to.deep.equal([]);
+  });
+
   it('may come twenty times at once', async () => {
     const picture = await sharp({ create: { width: 60, height: 30, channels: 3, background: '#d07040' } })
       .png()

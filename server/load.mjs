@@ -1,5 +1,5 @@
-// Loads a program of the server: built, where whoever started this has just built it (it is there in a third of the
-// time, and takes less memory), else as it is written.
+// Loads a program of the server: built, where whoever started this has just built it (it is there in half
+// the time, and takes a fifth less memory), else as it is written.
 
 export async function load(program) {
   if (process.env.VELVET_LEDGE_BUILT) return import(`../dist/server/${program}.mjs`);

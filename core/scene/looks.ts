@@ -66,18 +66,18 @@ type Holds = typeof NEVER | typeof SECOND | typeof MINUTE;
 /** Under what something was worked out: for as long as all of that is the same, so is what came of it. */
 export class Truth {
   constructor(
-    public holds: Holds,
+    readonly holds: Holds,
     /** What the clock said, by how often it is read. */
-    public at: number,
+    readonly at: number,
     /** Facts of the desk that were read, by their places among the names, and what they said. */
-    public facts: readonly number[],
-    public said: readonly unknown[],
+    readonly facts: readonly number[],
+    readonly said: readonly unknown[],
     /** What is read from outside, what of it there was, and all that there was. */
-    public from: readonly Need[],
-    public own: readonly Feed[],
-    public all: readonly Feed[],
+    readonly from: readonly Need[],
+    readonly own: readonly Feed[],
+    readonly all: readonly Feed[],
     /** Something was not there that it needs: it is worked out again. */
-    public isUnknown: boolean,
+    readonly isUnknown: boolean,
   ) {}
 }
 
@@ -110,14 +110,14 @@ export function truthOf(seen: Iterable<Seen>, now: Now): Truth {
   return new Truth(holds, now.ticks[holds], [...facts], said, [...from], own, feeds, isUnknown);
 }
 
-/** A look, and for how long it is true. */
+/** A look, and for how long it is true. It never changes: others may have looked since, under something else. */
 export interface Seen {
   readonly type: string;
   readonly face: string;
-  look: Look;
-  truth: Truth;
+  readonly look: Look;
+  readonly truth: Truth;
   /** Its inside follows from more than its view. */
-  isLaidByMore: boolean;
+  readonly isLaidByMore: boolean;
 }
 
 /** What parts stand on: a colour, for items the edge too. */
@@ -233,11 +233,11 @@ export function lookAt<Context>(now: Now, stand: Stand<Context>, part: Shown, ey
   const key = sayingTheSame(part.options);
   let list = stand.looks.get(key);
   if (!list) stand.looks.set(key, (list = []));
-  const seen = list.find(({ type, face }) => type === part.type && face === part.face);
+  const at = list.findIndex(({ type, face }) => type === part.type && face === part.face);
+  const seen = list[at];
   if (seen && isStill(seen.truth, now)) return seen;
   const anew = see(now, stand, part, eye, seen ?? null);
-  if (seen) return Object.assign(seen, anew);
-  list.push(anew);
+  list[seen ? at : list.length] = anew;
   return anew;
 }
 

@@ -104,12 +104,15 @@ describe('a solver', () => {
         fc.array(change, { minLength: 3, maxLength: 7 }),
         (index, changes) => {
           const solver = createSolver();
+          // Somebody else looks at the same desk, under something else.
+          const other = createSolver();
           let desk = desks[index] ?? everything();
           let conditions: Conditions = { moment: DAWN };
           for (const one of changes) {
             const { edit, moment, ...others } = one as Partial<Conditions> & { edit?: string };
             conditions = { ...conditions, ...others, moment: DAWN + (moment ?? conditions.moment - DAWN) };
             if (edit) desk = freeze(edited(desk, edit), true);
+            other(desk, { moment: DAWN + 90_000, isQuiet: true, windows: [windowOf('postbag')] });
             expect(solver(desk, conditions)).to.deep.equal(solve(anew(desk), conditions));
           }
         },

@@ -1,7 +1,7 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
-import { LONGEST_DRAWN, type BakeFormat } from './formats.ts';
+import { LONGEST_DRAWN, LONGEST_WEBP, type BakeFormat } from './formats.ts';
 import { CACHE_BYTES, createCache } from './cache.ts';
 import { asBuffer, type PictureStore } from './store.ts';
 
@@ -29,6 +29,7 @@ export function shownSize(drawn: Drawn, wish: number): { width: number; height: 
   const density = Math.min(
     mostDensity(drawn),
     wish / part.width,
+    LONGEST_WEBP / Math.max(part.width, part.height),
     Math.sqrt(MOST_SHOWN / (part.width * part.height)),
     Math.sqrt(MOST_SURFACE / (whole.width * whole.height)),
   );

@@ -4,7 +4,7 @@ import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
 import { Cancelled } from '../helpers/pool.ts';
-import { bakeFormats } from './formats.ts';
+import { LONGEST_WEBP, bakeFormats } from './formats.ts';
 import { readDrawn } from './drawn.ts';
 import { widthFor, type Renderer } from './render.ts';
 import type { PictureStore } from './store.ts';
@@ -69,6 +69,12 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer, incomi
         413,
         'Too many pixels',
         `A backdrop leaves with up to ${MOST_EXPORTED / 1e6} megapixels.`,
+      );
+    if (format === 'webp' && Math.max(width, height) > LONGEST_WEBP)
+      throw new HttpProblem(
+        413,
+        'Too many pixels',
+        `WebP has room for ${LONGEST_WEBP} pixels along a side; choose another format, or fewer pixels.`,
       );
     await whileWaiting(response, async (signal) => {
       const bytes = await renderer.export(drawn, { width, height, format }, signal);

@@ -5,6 +5,7 @@ import { blockiness } from '../../core/backdrop/fitness.ts';
 import { digestOf } from '../files/digest.ts';
 import { diskTrouble } from '../files/trouble.ts';
 import { cleanPicture } from './clean.ts';
+import { LONGEST_WEBP } from './formats.ts';
 import { mostPixelsOf, openPicture } from './open.ts';
 
 /** The work on pictures of one's own; it runs in helpers. */
@@ -147,11 +148,11 @@ export async function drawIcon({ path, out }: Omit<TakeOrder, 'asIs'>): Promise<
   };
 }
 
-/** A picture upright, at most `width` px wide, as WebP. */
+/** A picture upright, at most `width` px wide, as WebP; a slim one is only as high as there is room for. */
 export function showPicture({ path, width }: { path: string; width: number }): Promise<Buffer> {
   return openPicture(path)
     .autoOrient()
-    .resize({ width, withoutEnlargement: true })
+    .resize({ width, height: LONGEST_WEBP, fit: 'inside', withoutEnlargement: true })
     .webp({ quality: 88, effort: 2 })
     .toBuffer();
 }

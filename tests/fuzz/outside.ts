@@ -102,7 +102,9 @@ export async function fuzzStorage(
   const limit = (bytes: string) =>
     execFileSync('prlimit', ['--pid', String(server.pid), `--fsize=${bytes}:`]);
   const at = `${server.address}/api/desks/bare-desk`;
-  const read = async () => (await (await fetch(at)).json()) as { desk: { seed: number }; revision: number };
+  // A connection that rested while texts were gone through may have been let go: it is asked once more.
+  const read = async () =>
+    (await (await fetch(at).catch(() => fetch(at))).json()) as { desk: { seed: number }; revision: number };
   try {
     for (let turn = 0; turn < 8; turn++) {
       const { desk, revision } = await read();

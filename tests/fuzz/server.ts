@@ -119,7 +119,10 @@ export async function fuzzServer(
         : Math.min(work, ms) > MOST_ANSWER_MS || ms > MOST_WAIT_MS
           ? `takes ${Math.round(work)} ms of the processor, ${Math.round(ms)} ms in all`
           : null;
-    if (wrong) notes.found.push({ what: `${kind}: ${wrong}`, detail: what.slice(0, 2000) });
+    if (wrong) {
+      const said = response.status >= 500 ? `${bytes.toString().slice(0, 400)}\n` : '';
+      notes.found.push({ what: `${kind}: ${wrong}`, detail: said + what.slice(0, 2000) });
+    }
     count(kind, wrong ? 'failed' : response.status < 300 ? 'accepted' : 'refused');
     return {
       ok: response.ok,

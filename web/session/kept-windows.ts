@@ -27,8 +27,13 @@ export function keepWindows(id: string): () => void {
   const stopping = new AbortController();
   const options = { capture: true, signal: stopping.signal };
   addEventListener('pointerdown', () => (isHeld = true), options);
-  for (const end of ['pointerup', 'pointercancel', 'blur'] as const)
-    addEventListener(end, () => ((isHeld = false), keepSoon()), options);
+  function letGo({ target, type }: Event): void {
+    // What had the focus before loses it as something is taken hold of.
+    if (type === 'blur' && target !== window) return;
+    isHeld = false;
+    keepSoon();
+  }
+  for (const end of ['pointerup', 'pointercancel', 'blur'] as const) addEventListener(end, letGo, options);
   addEventListener('pagehide', keep, options);
   function keepSoon(): void {
     clearTimeout(timer);
