@@ -5,18 +5,13 @@ import type { Pixels } from '../colour/extract.ts';
 import type { Drawn, DrawnAdjust, DrawnSource } from './drawn.ts';
 import { plainMotif } from './motifs.ts';
 import { motifNames } from './names.ts';
+import { plainAdjust } from './schema.ts';
 import { sketchOf } from './sketch.ts';
 
 const neutral: DrawnAdjust = {
-  blur: 0,
-  brightness: 0,
-  contrast: 0,
-  saturation: 0,
-  temperature: 0,
+  ...plainAdjust,
   twoTone: { dark: '#102030', light: '#f0e0d0', strength: 0 },
   tint: { colour: '#804020', strength: 0 },
-  darken: { toward: 'rim', strength: 0 },
-  grain: 0,
 };
 const whole = { width: 320, height: 180 };
 

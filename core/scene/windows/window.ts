@@ -27,8 +27,10 @@ function solveWindow(
   application: Application,
   { rect: screen, free, solved, memory }: Ground,
   solving: Solving,
-  before: KeptWindow | undefined,
+  known: KeptWindow | undefined,
 ): KeptWindow {
+  // Whoever solves once has no memory of its own; a window that is the same object was solved for somebody.
+  const before = known ?? lastSolved.get(window);
   const { desk, palette, facts } = solving;
   const { windows } = desk;
   const isFront = solving.front === window.id;
@@ -77,8 +79,11 @@ function solveWindow(
   };
   const kept = { frame, content, scene: sameFields(before?.scene, scene) };
   memory.windows.set(window.id, kept);
+  lastSolved.set(window, kept);
   return kept;
 }
+
+const lastSolved = new WeakMap<TrialWindow, KeptWindow>();
 
 const told = new WeakMap<Application, { kind: ContentKind; title: string }>();
 
