@@ -2,7 +2,17 @@ import { createPanel } from '../../core/desk/defaults.ts';
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
-import { addDesk, centreOf, drag, handle, stored, take, untilKept, withApp } from '../support/app.ts';
+import {
+  addDesk,
+  centreOf,
+  drag,
+  handle,
+  stored,
+  take,
+  untilKept,
+  withApp,
+  Withheld,
+} from '../support/app.ts';
 
 /** What is begun ends, by whatever way, and is kept; what is taken back is that, and nothing else. */
 withApp('nothing left in the air', ({ server, open }) => {
@@ -320,14 +330,13 @@ withApp('nothing left in the air', ({ server, open }) => {
 
   it('waits for a view that is opened while the server is away', async () => {
     const id = await twoClocks();
-    const page = await open(`/desk/${id}`);
+    const view = new Withheld('**/assets/pages-*.js');
+    const page = await open(`/desk/${id}`, undefined, view.prepare);
     await handle(page, 'one').waitFor();
-    await page.route('**/assets/live*', (route) => route.abort());
-    await page.route('**/', (route) => route.abort());
     await page.getByRole('link', { name: 'Go live' }).click();
     await page.getByRole('button', { name: 'Arrange', exact: true }).waitFor();
-    await page.unroute('**/');
-    await page.unroute('**/assets/live*');
+    expect(view.asked).to.be.above(0);
+    await view.letThrough();
     await page.locator('nav[aria-label="Out of live"]').waitFor();
   });
 });

@@ -1,7 +1,7 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
-import { handle, listed, stored, untilKept, withApp } from '../support/app.ts';
+import { handle, listed, stored, untilKept, withApp, Withheld } from '../support/app.ts';
 
 withApp('saving', ({ server, open, browser }) => {
   it('keeps work while the server is gone and saves it when it is back', async () => {
@@ -19,16 +19,16 @@ withApp('saving', ({ server, open, browser }) => {
   });
 
   it('opens what it had not fetched yet once the server is back', async () => {
-    const page = await open('/desk/dawn-count');
-    await page.route('**/assets/palette-*.js', (route) => route.abort());
-    await page.reload();
+    const later = new Withheld('**/assets/studio-later-*.js');
+    const page = await open('/desk/dawn-count', undefined, later.prepare);
     await handle(page, 'clock').waitFor();
     await server.kill();
+    await later.letThrough();
     await page.getByRole('navigation').getByRole('button', { name: 'Palette' }).click();
-    await page.unroute('**/assets/palette-*.js');
     expect(await page.getByRole('heading', { name: 'Roles' }).count()).to.equal(0);
     await server.start();
     await page.getByRole('heading', { name: 'Roles' }).waitFor();
+    expect(later.asked).to.be.above(0);
   });
 
   it('loses no acknowledged save when the server is killed', async () => {

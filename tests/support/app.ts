@@ -151,8 +151,8 @@ export function withApp(
   title: string,
   define: (app: {
     server: RunningServer;
-    /** Opens a page; `at` is a moment at which its clock stands still. */
-    open: (path: string, at?: Date) => Promise<Page>;
+    /** Opens a page; `at` is a moment at which its clock stands still; `prepare` is done before it asks for anything. */
+    open: (path: string, at?: Date, prepare?: (page: Page) => Promise<unknown>) => Promise<Page>;
     browser: () => Browser;
   }) => void,
   more: readonly string[] = [],
@@ -186,13 +186,14 @@ export function withApp(
     define({
       server,
       browser: () => browser,
-      async open(path, at) {
+      async open(path, at, prepare) {
         const page = await contexts.newPage();
         page.on('pageerror', (error) => {
           throw error;
         });
         pages.push(page);
         if (at) await page.clock.setFixedTime(at);
+        await prepare?.(page);
         await openOn(page, server, path);
         return page;
       },
@@ -295,3 +296,30 @@ export async function listed(server: RunningServer): Promise<{ id: string; name:
   const response = await fetch(`${server.address}/api/desks`);
   return (await response.json()) as { id: string; name: string }[];
 }
+
+/** Keeps files of the interface from a page, as if the server had gone before it gave them out, until let through. */
+export class Withheld {
+  readonly #files: string;
+  #page: Page | null = null;
+  /** How often such a file was asked for. */
+  asked = 0;
+
+  /** @param files the addresses, as Playwright takes them */
+  constructor(files: string) {
+    this.#files = files;
+  }
+
+  readonly prepare = async (page: Page): Promise<void> => {
+    this.#page = page;
+    await page.route(this.#files, (route) => (this.asked++, route.abort()));
+    await page.route(isAsking, (route) => route.abort());
+  };
+
+  async letThrough(): Promise<void> {
+    await this.#page?.unroute(this.#files);
+    await this.#page?.unroute(isAsking);
+  }
+}
+
+/** A page asks whether the server is there by this address. */
+const isAsking = (url: URL) => url.pathname === '/';
