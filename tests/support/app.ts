@@ -312,7 +312,9 @@ export class Withheld {
   readonly prepare = async (page: Page): Promise<void> => {
     this.#page = page;
     await page.route(this.#files, (route) => (this.asked++, route.abort()));
-    await page.route(isAsking, (route) => route.abort());
+    await page.route(isAsking, (route) =>
+      route.request().method() === 'HEAD' ? route.abort() : route.fallback(),
+    );
   };
 
   async letThrough(): Promise<void> {
@@ -321,5 +323,5 @@ export class Withheld {
   }
 }
 
-/** A page asks whether the server is there by this address. */
+/** A page asks whether the server is there for the head of this address. */
 const isAsking = (url: URL) => url.pathname === '/';
