@@ -13,8 +13,13 @@ process.env.CHROMIUM = ensureBrowser();
 process.env.VELVET_LEDGE_CACHE = mkdtempSync(join(tmpdir(), 'velvet-test-cache-'));
 build();
 
+/** Characters told again of a suite's trouble: a counterexample may be long. */
+const MOST_TOLD = 6000;
+
 let passed = 0;
 let failed = 0;
+/** What did not go well, told once more at the end, where it is found. */
+const troubles = [];
 /** Tests that took a while: titles, ms. */
 const took = [];
 
@@ -38,7 +43,10 @@ async function check(title, command, args) {
   const { code, text } = await run(command, args, false);
   console.log(`\n== ${title}: ${code === 0 ? 'fine' : 'failed'}\n${code === 0 ? '' : text}`);
   if (code === 0) passed++;
-  else failed++;
+  else {
+    failed++;
+    troubles.push(`${title}: failed`);
+  }
 }
 
 /** A suite counts each of its tests; a run that ends badly with none failed counts as one failure. */
@@ -49,7 +57,10 @@ async function suite(title, args) {
   for (const [, test, ms] of text.matchAll(/^\s*✔ (.*) \((\d+)ms\)$/gm))
     took.push({ title: `${title}: ${test}`, ms: Number(ms) });
   passed += count('passing');
-  failed += count('failing') || (code === 0 ? 0 : 1);
+  const failing = count('failing') || (code === 0 ? 0 : 1);
+  failed += failing;
+  if (failing > 0)
+    troubles.push(`${title}: ${(/^\s*\d+ failing[^]*/m.exec(text)?.[0] ?? text).slice(0, MOST_TOLD)}`);
 }
 
 async function checkAll() {
@@ -65,5 +76,6 @@ if (process.argv.includes('--slow')) {
   for (const { title, ms } of took.sort((a, b) => b.ms - a.ms).slice(0, 20))
     console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${title}`);
 }
+if (troubles.length > 0) console.log(`\n== What failed\n${troubles.join('\n\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -114,6 +114,27 @@ describe('a calendar', () => {
     expect(many.events).to.have.length(2000);
   });
 
+  it('repeats nothing that lasts more than a year each time, and says so', () => {
+    const long = (lasts: string) =>
+      expandCalendar(
+        calendar(event('DTSTART:19980101T000000Z', 'RRULE:FREQ=HOURLY;INTERVAL=7', lasts)),
+        ZONE,
+        from,
+        from + 24 * 3_600_000,
+      );
+    expect(long('DURATION:P99999999D').problems).to.deep.equal([
+      'Of “Count”: it repeats, and each time lasts more than 366 days',
+    ]);
+    expect(long('DTEND:20260101T000000Z').events).to.deep.equal([]);
+    // Every turn of a year is still going on: 366 × 24 / 7 before the day, and those that begin on it.
+    const year = long('DURATION:P366D');
+    expect(year.problems).to.deep.equal([]);
+    expect(year.events.length).to.be.within(1258, 1259);
+    // What happens once may last as long as it wants.
+    const once = calendar(event('DTSTART:19980101T000000Z', 'DURATION:P99999D'));
+    expect(starts(once)).to.have.length(1);
+  });
+
   it('says what is no calendar, and goes on past what is wrong in one', () => {
     for (const text of ['', 'hello', 'BEGIN:VCARD\r\nEND:VCARD', 'BEGIN:VCALENDAR', '<html></html>'])
       expect(() => expandCalendar(text, ZONE, from, to), text).to.throw(NoCalendar);

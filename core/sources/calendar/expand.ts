@@ -27,6 +27,8 @@ const MOST_EVENTS = 2000;
 const MOST_TASKS = 500;
 const MOST_PARTS = 5000;
 const MOST_TITLE = 200;
+/** Days that each time of what repeats may last: a longer one would need all its times from as long ago. */
+const LONGEST_TURN = 366;
 const MOST_PROBLEMS = 20;
 const DAY = 86_400_000;
 /** By how much clocks are set at most where they change with the seasons, ms. */
@@ -210,6 +212,8 @@ function occurrences(
 
   let isCut = false;
   const rules = component.getAllProperties('rrule').slice(0, 4);
+  if (rules.length > 0 && longest > LONGEST_TURN * DAY + SET_BY)
+    throw new Error(`it repeats, and each time lasts more than ${LONGEST_TURN} days`);
   for (const rule of rules) {
     const text = ruleTextOf(rule);
     const read = timesOf(
