@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
@@ -7,6 +7,7 @@ import { writeBundle } from '../core/bundle/bundle.ts';
 import { dawnCount } from '../tests/support/desks.ts';
 import { digestOf } from '../tests/support/digest.ts';
 import { EXIT, main } from './main.ts';
+import { removeFolder } from '../tests/support/folders.ts';
 
 let folder: string;
 before(() => {
@@ -20,7 +21,7 @@ before(() => {
     JSON.stringify({ ...dawnCount(), widgets: [{ ...dawnCount().widgets[0], scale: 'big' }] }),
   );
 });
-after(() => rmSync(folder, { recursive: true }));
+after(() => removeFolder(folder));
 
 async function call(...args: string[]) {
   const said = { out: '', err: '' };

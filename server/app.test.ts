@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
@@ -12,6 +12,7 @@ import { createBackdrop, createPicture, createMotif } from '../core/desk/default
 import { demoDesks } from '../demo/desks.ts';
 import { createApp, type App } from './app.ts';
 import { StartProblem, openStore } from './db/open.ts';
+import { removeFolder } from '../tests/support/folders.ts';
 
 let folder: string;
 let app: App;
@@ -22,7 +23,7 @@ beforeEach(() => {
 });
 afterEach(() => {
   app.close();
-  rmSync(folder, { recursive: true });
+  removeFolder(folder);
 });
 
 const ask = () => request(app.express);
@@ -248,7 +249,7 @@ describe('bundles on the server', () => {
     expect(taken.body.desk.backdrops[0].source.picture).to.equal(picture);
     await request(elsewhere.express).get(`/api/pictures/${picture}`).expect(200);
     elsewhere.close();
-    rmSync(other, { recursive: true });
+    removeFolder(other);
   });
 
   it('are refused with a sentence, and nothing is kept', async () => {

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs';
 import { request as httpRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -17,6 +17,7 @@ import type { Desk } from '../core/desk/desk.ts';
 import { clockAt, dawnCount, emptyDesk, fromCorner } from '../tests/support/desks.ts';
 import { createApp, type App } from './app.ts';
 import { nameBeside } from '../core/values/name.ts';
+import { removeFolder } from '../tests/support/folders.ts';
 
 /** What was sent to the server to break it, class by class. */
 
@@ -32,7 +33,7 @@ beforeEach(() => {
 });
 afterEach(() => {
   app.close();
-  rmSync(folder, { recursive: true });
+  removeFolder(folder);
   expect(reported).to.deep.equal([]);
 });
 
@@ -508,7 +509,7 @@ describe('what the asker got wrong', () => {
       .serialize((body) => body as never)
       .send(Buffer.from([0x22, 0xff, 0xfe, 0x22]) as never);
     expect(notUtf8.status).to.be.oneOf([400, 422]);
-    rmSync(web, { recursive: true });
+    removeFolder(web);
   });
 
   it('ends where only the head of a stream is asked for', async () => {

@@ -1,11 +1,12 @@
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { once } from 'node:events';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { expect } from 'chai';
+import { removeFolder } from '../tests/support/folders.ts';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 
@@ -23,7 +24,7 @@ describe('starting the server', () => {
   before(() => {
     folder = mkdtempSync(join(tmpdir(), 'velvet-start-'));
   });
-  after(() => rmSync(folder, { recursive: true }));
+  after(() => removeFolder(folder));
 
   it('ends with one sentence when the port is taken', async () => {
     const other = createServer().listen(0, '127.0.0.1');

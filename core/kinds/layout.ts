@@ -96,18 +96,30 @@ const MOST_LINES = 4000;
 
 /** Sets a line. The very same line for the same text, style and fonts. */
 export function setLine(text: string, style: LineStyle, fonts: Fonts): Line {
-  if (knownSince !== lessonsLearned()) [known, knownSince] = [new WeakMap(), lessonsLearned()];
-  let lines = known.get(fonts);
-  if (!lines || lines.size > MOST_LINES) known.set(fonts, (lines = new Map()));
-  const { font, size, weight, spacing = 0, colour = 'ink' } = style;
-  const key = `${text}|${font}|${size}|${weight}|${spacing}|${colour}`;
+  const lines = linesUnder(fonts);
+  const key = keyOf(text, style);
   let line = lines.get(key);
-  if (!line) lines.set(key, (line = setAnew(text, { font, size, weight, spacing, colour }, fonts)));
+  if (!line) lines.set(key, (line = setAnew(text, style, fonts)));
   return line;
 }
 
-function setAnew(text: string, { font, colour, ...rest }: Required<LineStyle>, fonts: Fonts): Line {
-  const style = { font: fontNamed(font, fonts), ...rest };
+function linesUnder(fonts: Fonts): Map<string, Line> {
+  if (knownSince !== lessonsLearned()) [known, knownSince] = [new WeakMap(), lessonsLearned()];
+  let lines = known.get(fonts);
+  if (!lines || lines.size > MOST_LINES) known.set(fonts, (lines = new Map()));
+  return lines;
+}
+
+function keyOf(text: string, { font, size, weight, spacing = 0, colour = 'ink' }: LineStyle): string {
+  return `${text}|${font}|${size}|${weight}|${spacing}|${colour}`;
+}
+
+function setAnew(
+  text: string,
+  { font, size, weight, spacing = 0, colour = 'ink' }: LineStyle,
+  fonts: Fonts,
+): Line {
+  const style = { font: fontNamed(font, fonts), size, weight, spacing };
   const ink = inkOf(text, style);
   const around = ink.left + ink.right;
   return {
@@ -186,6 +198,14 @@ export function wrap(text: string, style: LineStyle, fonts: Fonts, width: number
 export function cutLine(text: string, style: LineStyle, fonts: Fonts, width: number): Line {
   const whole = setLine(text, style, fonts);
   if (whole.width <= width) return whole;
+  const lines = linesUnder(fonts);
+  const key = `${keyOf(text, style)}|${width}`;
+  let cut = lines.get(key);
+  if (!cut) lines.set(key, (cut = cutAnew(text, style, fonts, width)));
+  return cut;
+}
+
+function cutAnew(text: string, style: LineStyle, fonts: Fonts, width: number): Line {
   const letters = [...text];
   let [fits, tooMany] = [0, letters.length];
   while (tooMany - fits > 1) {

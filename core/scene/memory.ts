@@ -34,7 +34,7 @@ export interface KeptEdge {
   stand: Stand;
   isAway: boolean;
   /** What was looked at for it and what that was then, and for how long all of it is true. */
-  looks: readonly { item: Item; on: ItemStand; look: Look }[];
+  looks: readonly { item: Item; on: ItemStand; seen: Seen }[];
   truth: Truth;
   /** What all of that reads, each list once. */
   needs: readonly (readonly Need[])[];

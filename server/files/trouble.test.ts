@@ -8,6 +8,7 @@ import sharp from 'sharp';
 import { RunningServer } from '../../tests/support/app.ts';
 import { openStore, StartProblem } from '../db/open.ts';
 import { diskTrouble } from './trouble.ts';
+import { removeFolder } from '../../tests/support/folders.ts';
 
 describe('the disk’s troubles', function () {
   this.timeout(120_000);
@@ -25,7 +26,7 @@ describe('the disk’s troubles', function () {
     let folder: string;
     const path = () => join(folder, 'velvet-ledge.db');
     beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'velvet-trouble-'))));
-    afterEach(() => rmSync(folder, { recursive: true, force: true }));
+    afterEach(() => removeFolder(folder));
 
     it('another program’s database is left as it is', () => {
       const other = new Database(path());

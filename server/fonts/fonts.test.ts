@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, readdirSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -10,6 +10,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import { fontsOf } from '../../core/scene/look.ts';
 import { inkOf, textWidth } from '../../core/text/measure.ts';
 import { createApp, type App } from '../app.ts';
+import { removeFolder } from '../../tests/support/folders.ts';
 
 const fontFile = (family: string) =>
   readFileSync(
@@ -27,7 +28,7 @@ describe('fonts of one’s own', () => {
   });
   afterEach(() => {
     app.close();
-    rmSync(folder, { recursive: true });
+    removeFolder(folder);
   });
   const send = (bytes: Buffer, name = 'font.woff2') =>
     request(app.express).post(`/api/fonts?name=${name}`).set('Content-Type', 'font/woff2').send(bytes);
@@ -109,6 +110,6 @@ describe('fonts of one’s own', () => {
     expect(taken.status).to.equal(201);
     expect((await request(elsewhere.express).get(`/api/fonts/${font.id.slice(4)}`)).status).to.equal(200);
     elsewhere.close();
-    rmSync(other, { recursive: true });
+    removeFolder(other);
   });
 });

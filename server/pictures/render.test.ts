@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync, statSync, utimesSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, statSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
@@ -16,6 +16,7 @@ import { createIncoming } from '../files/incoming.ts';
 import { Cancelled, createHelpers, type Helpers } from '../helpers/pool.ts';
 import { WIDTHS, createRenderer, shownSize, widthFor, type Renderer } from './render.ts';
 import { createPictureStore, type PictureStore } from './store.ts';
+import { removeFolder } from '../../tests/support/folders.ts';
 
 const adjust: DrawnAdjust = {
   blur: 6,
@@ -88,7 +89,7 @@ describe('making backdrops', function () {
   });
   afterEach(() => {
     end();
-    rmSync(folder, { recursive: true });
+    removeFolder(folder);
   });
 
   const motif = (seed: number, change: Partial<Drawn> = {}): Drawn => ({

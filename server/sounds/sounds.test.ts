@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
@@ -8,6 +8,7 @@ import { tagged, tone } from '../../tests/support/sounds.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import { plainSound, type Track } from '../../core/sources/sound/schema.ts';
 import { createApp, type App } from '../app.ts';
+import { removeFolder } from '../../tests/support/folders.ts';
 
 describe('sounds', () => {
   let folder: string;
@@ -18,7 +19,7 @@ describe('sounds', () => {
   });
   afterEach(() => {
     app.close();
-    rmSync(folder, { recursive: true });
+    removeFolder(folder);
   });
   const send = (bytes: Uint8Array, name = 'tone.wav') =>
     request(app.express)
@@ -108,7 +109,7 @@ describe('sounds', () => {
       (await request(there.express).get(`/api/pictures/${track.cover?.slice(4)}?width=240`)).status,
     ).to.equal(200);
     there.close();
-    rmSync(elsewhere, { recursive: true });
+    removeFolder(elsewhere);
   });
 });
 

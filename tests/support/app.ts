@@ -1,11 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Desk } from '../../core/desk/desk.ts';
 import { chromium, type Browser, type BrowserContext, type Locator, type Page } from 'playwright-core';
+import { removeFolder } from './folders.ts';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -51,7 +52,7 @@ export class RunningServer {
 
   async end(): Promise<void> {
     await this.kill();
-    rmSync(this.folder, { recursive: true, force: true });
+    removeFolder(this.folder);
   }
 }
 

@@ -66,21 +66,25 @@ export const openWindows = defineItem({
         (chosen.screens === 'all' || one.screen === screen) &&
         (chosen.minimised || !one.isMinimised),
     );
-    // They keep their places, whichever is in front: in the order in which they were opened.
-    const inOrder = [...shown].sort((a, b) => a.order - b.order);
     const groups = new Map<string, typeof shown>();
-    for (const one of inOrder) {
+    for (const one of shown) {
       const key = chosen.grouped ? one.application : one.id;
-      groups.set(key, [...(groups.get(key) ?? []), one]);
+      const those = groups.get(key);
+      if (those) those.push(one);
+      else groups.set(key, [one]);
     }
-    const entries = [...groups.values()].flatMap((those): OpenEntry[] => {
-      const application = applications.find(({ id }) => id === those[0]?.application);
+    // They keep their places, whichever is in front: in the order in which the first of them was opened.
+    const first = (those: typeof shown) => Math.min(...those.map(({ order }) => order));
+    const inOrder = [...groups.values()].sort((a, b) => first(a) - first(b));
+    const known = new Map(applications.map((one) => [one.id, one]));
+    const entries = inOrder.flatMap((those): OpenEntry[] => {
+      const application = known.get(those[0]?.application ?? '');
       if (!application) return [];
       const title = chosen.grouped ? application.Name : titleOf(application);
       const words = those.length > 1 ? `${title} (${those.length})` : title;
       return [
         {
-          windows: shown.filter((one) => those.includes(one)).map(({ id }) => id),
+          windows: those.map(({ id }) => id),
           application: application.id,
           icon: application.Icon,
           title: words,

@@ -209,32 +209,39 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | 
     before.stand === stand &&
     before.isAway === isAway &&
     Object.isFrozen(edge);
+  const { now } = solving;
   if (isSame) {
-    const { now, needs } = solving;
     const isTrue = isStill(before.truth, now);
-    if (
-      isTrue ||
-      before.looks.every(({ item, on, look }) => lookAtItem(item, on, solving).seen.look === look)
-    ) {
-      for (const list of before.needs) needs.add(list);
-      return isTrue ? before : { ...before, truth: truthOf(seenOf(before.looks, solving), now) };
+    const looks = isTrue ? before.looks : seenAsBefore(before.looks, solving);
+    if (looks) {
+      for (const list of before.needs) solving.needs.add(list);
+      return isTrue ? before : { ...before, looks, truth: truthOf(seenOf(looks), now) };
     }
   }
   const looks: KeptEdge['looks'][number][] = [];
   const look = (item: Item, on: ItemStand) => {
     const looked = lookAtItem(item, on, solving);
-    looks.push({ item, on, look: looked.seen.look });
+    looks.push({ item, on, seen: looked.seen });
     return looked;
   };
   const laying = { edge, frame, surface, plate, stand, isAway };
   const scene = layItems(laying, look, before?.scene);
-  const needs = [...new Set(looks.map((one) => one.look.needs))];
-  const truth = truthOf(seenOf(looks, solving), solving.now);
-  return { edge, frame, surface, plate, stand, isAway, looks, truth, needs, scene };
+  const needs = [...new Set(looks.map(({ seen }) => seen.look.needs))];
+  return { ...laying, looks, truth: truthOf(seenOf(looks), now), needs, scene };
 }
 
-const seenOf = (looks: KeptEdge['looks'], solving: Solving) =>
-  looks.map(({ item, on }) => lookAtItem(item, on, solving).seen);
+const seenOf = (looks: KeptEdge['looks']) => looks.map(({ seen }) => seen);
+
+/** What was looked at for an edge, looked at again; null once something shows another thing. */
+function seenAsBefore(looks: KeptEdge['looks'], solving: Solving): KeptEdge['looks'] | null {
+  const again: KeptEdge['looks'][number][] = [];
+  for (const { item, on, seen: before } of looks) {
+    const { seen } = lookAtItem(item, on, solving);
+    if (seen.look !== before.look) return null;
+    again.push({ item, on, seen });
+  }
+  return again;
+}
 
 type Laying = Pick<KeptEdge, 'edge' | 'frame' | 'surface' | 'plate' | 'stand' | 'isAway'>;
 
