@@ -100,6 +100,46 @@ describe('desks on the server', () => {
     expect((await ask().get('/api/desks/dawn-count')).body.revision).to.equal(1);
   });
 
+  it('are saved by what changed of them, which fits the revision that it is based on', async () => {
+    const { desk } = addDawnCount();
+    const patch = (changes: unknown, basedOn = 1) =>
+      ask()
+        .patch('/api/desks/dawn-count')
+        .set('Content-Type', 'application/json-patch+json')
+        .set('If-Match', `"${basedOn}"`)
+        .send(JSON.stringify(changes));
+    const x = { op: 'replace', path: '/widgets/0/place/x', value: 40 };
+    const saved = await patch([x, { op: 'remove', path: '/widgets/1' }]);
+    expect(saved.body).to.include({ revision: 2, isAsGiven: true });
+    const [first, , ...others] = desk.widgets;
+    expect((await ask().get('/api/desks/dawn-count')).body.desk.widgets).to.deep.equal([
+      { ...first, place: { ...first?.place, x: 40 } },
+      ...others,
+    ]);
+    // Of the whole what a desk is made of is checked, as of one that is sent whole.
+    const wrong = await patch([{ ...x, value: 'far' }], 2);
+    expect([wrong.status, wrong.body.detail]).to.deep.equal([
+      422,
+      'widgets[0].place.x: Invalid input: expected number, received string',
+    ]);
+    const stale = await patch([x]);
+    expect(stale.status).to.equal(412);
+    expect(stale.body.current.revision).to.equal(2);
+    const refused = [
+      { op: 'replace' },
+      [{ op: 'copy', from: '/widgets', path: '/widgets/0/options/all' }],
+      [{ op: 'replace', path: '/widgets/4000/scale', value: 1 }],
+      [{ op: 'add', path: '/__proto__/polluted', value: 1 }],
+      [{ op: 'add', path: '/widgets/0/constructor/prototype/polluted', value: 1 }],
+      [{ op: 'replace', path: '/id', value: 'other' }],
+      [{ op: 'add', path: '/widgets/1000000000', value: {} }],
+    ];
+    for (const changes of refused)
+      expect((await patch(changes, 2)).status, JSON.stringify(changes)).to.equal(422);
+    expect(Object.hasOwn(Object.prototype, 'polluted')).to.equal(false);
+    expect((await ask().get('/api/desks/dawn-count')).body.revision).to.equal(2);
+  });
+
   it('can be duplicated under a free name, taken off the shelf, and put back', async () => {
     addDawnCount();
     const copy = await ask().post('/api/desks').send(dawnCount());

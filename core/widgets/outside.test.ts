@@ -99,8 +99,13 @@ const feeds = [
 
 describe('the calendar', () => {
   before(() => learnSources());
-  const view = (face: CalendarFace, options: object = {}, moment = DAWN, week?: 'sunday' | 'saturday') =>
-    calendarWork.view(calendar.options.parse(options), face, contextAt(moment, feeds, week));
+  const view = (
+    face: CalendarFace,
+    options: object = {},
+    moment = DAWN,
+    week?: 'sunday' | 'saturday',
+    read: readonly Feed[] = feeds,
+  ) => calendarWork.view(calendar.options.parse(options), face, contextAt(moment, read, week));
 
   it('has the month in weeks that begin as wanted, numbered by their Thursdays', () => {
     const month = view('month', { weekNumbers: true });
@@ -190,6 +195,9 @@ describe('the calendar', () => {
         .runs.map(({ text }) => text);
     };
     expect(said([])).to.deep.equal(['Being read…']);
+    // One that stands in the desk takes a moment: nothing is said meanwhile.
+    expect(said([expanded('far', {})])).to.deep.equal([]);
+    expect(view('day', {}, MIDNIGHT + 10 * HOUR, undefined, [expanded('far', {})]).day?.told).to.equal('');
     expect(said([expanded('own', {}), expanded('far', {})])).to.deep.equal(['Nothing to do']);
   });
 });

@@ -24,6 +24,7 @@ import type { Helpers } from '../helpers/pool.ts';
 import { deskBytes, jsonText } from '../http/body.ts';
 import { HttpProblem, refusal } from '../http/problem.ts';
 import type { PictureStore } from '../pictures/store.ts';
+import { changed } from './changes.ts';
 import { MOST_READ_HERE, readDeskText } from './read-text.ts';
 import type { StoredText } from './rows.ts';
 import type { DeskStore, ReadText, StoredDesk } from './store.ts';
@@ -56,12 +57,12 @@ function createFinder(services: Services) {
   const { desks, events, helpers } = services;
 
   function onShelf(id: string): void {
-    if (!desks.find(id)) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
+    if (!desks.find(id)) throw notOnShelf();
   }
 
   function found(id: string, number?: number): ReadText {
     const stored = desks.read(id, number);
-    if (!stored) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
+    if (!stored) throw notOnShelf();
     return stored;
   }
 
@@ -73,8 +74,7 @@ function createFinder(services: Services) {
     return stored;
   }
 
-  async function deskFrom(request: Request): Promise<Desk> {
-    const text = jsonText(request);
+  async function deskFrom(text: string): Promise<{ desk: Desk; isAsGiven: boolean }> {
     const desk = text.length > MOST_READ_HERE ? await helpers.run('readDeskText', text) : readDeskText(text);
     if (!desk.ok) {
       const isJson = desk.problems[0]?.message !== 'is not JSON';
@@ -83,7 +83,7 @@ function createFinder(services: Services) {
         : new HttpProblem(400, 'Not JSON', 'The request is not JSON.');
     }
     await checkFiles(desk.value, services);
-    return desk.value;
+    return { desk: desk.value, isAsGiven: desk.isAsGiven };
   }
 
   function tellSaved(request: Request, { id, revision }: { id: string; revision: number }): void {
@@ -119,7 +119,7 @@ function addShelfRoutes(router: Router, { desks, events }: Services, finder: Fin
   });
 
   router.post('/desks', deskBytes, async (request, response) => {
-    add(request, response, await deskFrom(request));
+    add(request, response, (await deskFrom(jsonText(request))).desk);
   });
 
   router.get('/desks/:id', (request: WithId, response) => {
@@ -146,34 +146,52 @@ function addShelfRoutes(router: Router, { desks, events }: Services, finder: Fin
   });
 }
 
-function addSaveRoute(router: Router, { desks }: Services, { deskFrom, tellSaved }: Finder): void {
-  router.put('/desks/:id', deskBytes, async (request: WithId, response) => {
-    const basedOn = Number(/^"(\d{1,15})"$/.exec(request.headers['if-match'] ?? '')?.[1] ?? NaN);
-    if (Number.isNaN(basedOn))
-      throw new HttpProblem(
-        428,
-        'Based on what?',
-        'A save must name the revision that it is based on (If-Match).',
-      );
-    const desk = await deskFrom(request);
+/** A desk is saved whole, or by what changed of it since the revision that the save is based on. */
+function addSaveRoute(router: Router, { desks }: Services, { deskFrom, found, tellSaved }: Finder): void {
+  async function save(request: WithId, response: Response, text: string, basedOn: number): Promise<void> {
+    const { desk, isAsGiven } = await deskFrom(text);
     if (desk.id !== request.params.id)
       throw new HttpProblem(422, 'Not this desk', 'id: is that of another desk');
     const result = desks.save(desk, basedOn);
-    if (!result.ok) {
-      if (!result.current) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
-      throw new HttpProblem(
-        412,
-        'Changed elsewhere',
-        'This desk was changed elsewhere since; nothing was overwritten.',
-        { current: asStored(result.current) },
-      );
-    }
-    tellSaved(request, { id: desk.id, revision: result.stored.revision });
-    response
-      .set('ETag', etag(result.stored.revision))
-      .json({ revision: result.stored.revision, savedAt: result.stored.savedAt });
+    if (!result.ok) throw result.current ? overtaken(result.current) : notOnShelf();
+    const { revision, savedAt } = result.stored;
+    tellSaved(request, { id: desk.id, revision });
+    response.set('ETag', etag(revision)).json({ revision, savedAt, isAsGiven });
+  }
+
+  router.put('/desks/:id', deskBytes, (request: WithId, response) =>
+    save(request, response, jsonText(request), baseOf(request)),
+  );
+
+  router.patch('/desks/:id', deskBytes, async (request: WithId, response) => {
+    const basedOn = baseOf(request);
+    const current = found(request.params.id);
+    if (current.revision !== basedOn) throw overtaken(current);
+    await save(request, response, changed(current.text, jsonText(request)), basedOn);
   });
 }
+
+/** The revision that a save is based on. */
+function baseOf(request: Request): number {
+  const basedOn = Number(/^"(\d{1,15})"$/.exec(request.headers['if-match'] ?? '')?.[1] ?? NaN);
+  if (Number.isNaN(basedOn))
+    throw new HttpProblem(
+      428,
+      'Based on what?',
+      'A save must name the revision that it is based on (If-Match).',
+    );
+  return basedOn;
+}
+
+const notOnShelf = () => new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
+
+const overtaken = (current: StoredText) =>
+  new HttpProblem(
+    412,
+    'Changed elsewhere',
+    'This desk was changed elsewhere since; nothing was overwritten.',
+    { current: asStored(current) },
+  );
 
 function addRevisionRoutes(router: Router, { desks }: Services, { found, onShelf }: Finder): void {
   router.get('/desks/:id/revisions', (request: WithId, response) => {
@@ -194,7 +212,7 @@ function addFileRoutes(router: Router, services: Services, { add, readable }: Fi
   // What can't be read can still be taken out, as it stands in the database.
   router.get('/desks/:id/raw', (request: WithId, response) => {
     const stored = desks.row(request.params.id);
-    if (!stored) throw new HttpProblem(404, 'No such desk', 'This desk is not on the shelf.');
+    if (!stored) throw notOnShelf();
     response.type('json').attachment(`${fileNameOf(desks.find(request.params.id)?.name ?? '')}.json`);
     response.send(stored.text);
   });

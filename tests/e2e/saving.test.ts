@@ -1,7 +1,8 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
-import { handle, listed, stored, untilKept, withApp, Withheld } from '../support/app.ts';
+import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
+import { addDesk, handle, listed, stored, untilKept, withApp, Withheld } from '../support/app.ts';
 
 withApp('saving', ({ server, open, browser }) => {
   it('keeps work while the server is gone and saves it when it is back', async () => {
@@ -41,6 +42,25 @@ withApp('saving', ({ server, open, browser }) => {
     await server.start();
     expect(await stored(server, 'dawn-count')).to.deep.equal(before);
     expect(before.desk.widgets.find(({ id }) => id === 'machine')?.place.y).to.equal(130);
+  });
+
+  it('saves the last move on a large desk, whose page is closed at once', async () => {
+    const widgets = Array.from({ length: 300 }, (_, index) =>
+      clockAt(`w${index}`, fromCorner((index % 20) * 60, Math.floor(index / 20) * 40)),
+    );
+    const id = await addDesk(server, { ...emptyDesk(), name: 'Many clocks', widgets });
+    const text = JSON.stringify((await stored(server, id)).desk);
+    // More than a request may hold that goes on after its page has gone.
+    expect(text.length).to.be.above(65_536);
+    const page = await browser().newPage();
+    await page.goto(`${server.address}/desk/${id}`);
+    await handle(page, 'w7').click();
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.close({ runBeforeUnload: true });
+    const x = async () => (await stored(server, id)).desk.widgets[7]?.place.x;
+    const before = widgets[7]?.place.x ?? 0;
+    while ((await x()) === before) await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(await x()).to.equal(before + 10);
   });
 
   it('brings back what a closed page could not save', async () => {

@@ -12,6 +12,13 @@ export interface StoredDesk {
   savedAt: number;
 }
 
+/** What the server answers to a save; `isAsGiven` where it kept what it was given, nothing put otherwise. */
+export interface Saved {
+  revision: number;
+  savedAt: number;
+  isAsGiven: boolean;
+}
+
 export interface RevisionNote {
   number: number;
   savedAt: number;
@@ -106,9 +113,18 @@ export const api = {
   create: (desk: Desk) => askJson<StoredDesk>('/desks', json('POST', desk)),
   copy: (id: string) => askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/copy`, { method: 'POST' }),
   save: (desk: Desk, basedOn: number) =>
-    askOutliving<{ revision: number; savedAt: number }>(
+    askOutliving<Saved>(
       `/desks/${encodeURIComponent(desk.id)}`,
       json('PUT', desk, { 'If-Match': `"${basedOn}"` }),
+    ),
+  /** Saves by what changed since that revision, as JSON Patch. */
+  saveChanges: (id: string, changes: readonly unknown[], basedOn: number) =>
+    askOutliving<Saved>(
+      `/desks/${encodeURIComponent(id)}`,
+      json('PATCH', changes, {
+        'If-Match': `"${basedOn}"`,
+        'Content-Type': 'application/json-patch+json',
+      }),
     ),
   remove: (id: string) => ask(`/desks/${encodeURIComponent(id)}`, { method: 'DELETE' }),
   restore: (id: string) => ask(`/desks/${encodeURIComponent(id)}/restore`, { method: 'POST' }),

@@ -4,6 +4,7 @@ import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { SceneBackdrop } from '../../core/scene/scene.ts';
 import { backdropAddress, sketchAddress } from '../api/addresses.ts';
 import { lastPicture, rememberPicture } from './last-pictures.ts';
+import { useIsAwaited } from './looked-at.ts';
 
 /** What the studio adds to how backdrops are shown: changes under way are painted at once, here in the browser. */
 export interface LivePainting {
@@ -84,6 +85,7 @@ function Layer({
       .join(', '),
   );
   const [isHere, setHere] = useState(false);
+  useIsAwaited(screen !== null && !isHere);
   return (
     <>
       <img
@@ -97,6 +99,7 @@ function Layer({
           setHere(true);
           if (screen !== null) rememberPicture(screen, shown);
         }}
+        onError={() => setHere(true)}
       />
       {live && mayPaint && shown !== address && (
         <Painted live={live} drawn={wanted} width={width} opacity={opacity} />

@@ -2,8 +2,9 @@ import { create } from 'zustand';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Edit } from '../../core/desk/edits/edit.ts';
 import type { History } from '../../core/desk/history.ts';
-import { ServerGone, ServerProblem, api, type StoredDesk } from '../api/client.ts';
+import { ServerGone, ServerProblem, api, type Saved, type StoredDesk } from '../api/client.ts';
 import { browserKeep, tabKeep } from '../browser-keep.ts';
+import { changesBetween } from './changes.ts';
 import { watchGestures } from './gestures.ts';
 import { prepareDrawing } from './drawing.ts';
 import type { SavingState } from './saver.ts';
@@ -56,11 +57,17 @@ const reading = () => persist(() => import('./unsaved-reading.ts'));
 // It must be here when the server has gone.
 alsoLater(() => import('./unsaved-reading.ts'));
 
+/** Saves by what changed, as far as that is little: it goes on when its page is left, and no desk is sent for one move. */
+function saveDesk(desk: Desk, basedOn: number, base: Desk | null): Promise<Saved> {
+  const changes = base && changesBetween(base, desk);
+  return changes ? api.saveChanges(desk.id, changes, basedOn) : api.save(desk, basedOn);
+}
+
 const fresh = { history: null, failure: null, refusal: null, rescued: null };
 
 export const useDesk = create<DeskState>()((set, get) => {
   const ports: SessionPorts = {
-    save: api.save,
+    save: saveDesk,
     create: api.create,
     storage: browserKeep,
     tab: tabKeep,

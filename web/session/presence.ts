@@ -16,7 +16,7 @@ import { isHorizontal, isWithin, type Rect } from '../../core/values/geometry.ts
 import { pointOnScreen, type PointOnScreen } from '../render/on-screen.ts';
 import { deskActions } from './actions.ts';
 import { useConditions } from './conditions.ts';
-import { presentDesk } from './desk.ts';
+import { presentDesk, useDesk } from './desk.ts';
 import { useScene } from './scene.ts';
 
 /** How near a side the pointer asks for what slipped away there, and how far off an edge it still holds it, px. */
@@ -61,6 +61,30 @@ function isRehearsed({ id, shows }: Slipping): boolean {
  * focus in them, a key. Gives back what stops it; then all are there.
  */
 export function watchPresence(): () => void {
+  let stop: (() => void) | null = null;
+  // A pointer that goes over a desk on which everything stays costs nothing.
+  function follow(): void {
+    if (hasMovers() === (stop !== null)) return;
+    stop?.();
+    stop = stop ? null : watchMovers();
+  }
+  const stopDesk = useDesk.subscribe(({ history }, before) => {
+    if (history?.present !== before.history?.present) follow();
+  });
+  follow();
+  return () => {
+    stopDesk();
+    stop?.();
+  };
+}
+
+/** Whether anything of the desk comes and goes, or opens from a corner. */
+function hasMovers(): boolean {
+  const corner = presentDesk()?.windows.workspaces.corner ?? 'none';
+  return corner !== 'none' || slippingEdges().length + nearWidgets().length > 0;
+}
+
+function watchMovers(): () => void {
   const states = new Map<string, Presence>();
   const stopping = new AbortController();
   let timer: ReturnType<typeof setTimeout> | undefined;

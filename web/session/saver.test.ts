@@ -10,13 +10,15 @@ function setUp() {
   const states: SavingState[] = [];
   const kept = new Map<string, string>();
   let waiting: (() => void) | null = null;
-  let answer: () => Promise<{ revision: number; savedAt: number }> = () =>
+  let answer: () => Promise<{ revision: number; savedAt: number; isAsGiven?: boolean }> = () =>
     Promise.resolve({ revision: 2, savedAt: 5 });
   const sent: { name: string; basedOn: number }[] = [];
+  const bases: (string | null)[] = [];
   const ports: SaverPorts = {
-    save(desk, basedOn) {
+    async save(desk, basedOn, base) {
       sent.push({ name: desk.name, basedOn });
-      return answer();
+      bases.push(base && base.name);
+      return { isAsGiven: true, ...(await answer()) };
     },
     storage: {
       getItem: (key) => kept.get(key) ?? null,
@@ -36,6 +38,7 @@ function setUp() {
   return {
     saver,
     sent,
+    bases,
     states,
     storage: ports.storage,
     desk,
@@ -54,6 +57,20 @@ function setUp() {
 }
 
 describe('the saver', () => {
+  it('tells what a save changes, unless the server put the one before otherwise', async () => {
+    const { saver, named, pass, answerWith, bases, desk } = setUp();
+    const save = async (name: string, revision: number, isAsGiven: boolean) => {
+      answerWith(() => Promise.resolve({ revision, savedAt: 5, isAsGiven }));
+      saver.change(named(name));
+      await pass();
+    };
+    await save('One', 2, true);
+    await save('Two', 3, false);
+    await save('Three', 4, true);
+    await save('Four', 5, true);
+    expect(bases).to.deep.equal([desk.name, 'One', null, 'Three']);
+  });
+
   it('says so where the browser refuses to keep what the server can’t be given', async () => {
     const { saver, named, pass, answerWith, last, storage, desk, isWaiting } = setUp();
     const set = storage.setItem;

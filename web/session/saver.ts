@@ -2,7 +2,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import { isSame } from '../../core/desk/differences.ts';
 import { MOST_UNANSWERED, forgetUnsaved, keepUnsaved } from './unsaved.ts';
 import type { Keep } from '../browser-keep.ts';
-import { ServerGone, ServerProblem, type StoredDesk } from '../api/client.ts';
+import { ServerGone, ServerProblem, type Saved, type StoredDesk } from '../api/client.ts';
 
 /** What is said of the desk's saving. */
 export type SavingState =
@@ -18,7 +18,8 @@ export type SavingState =
   | { state: 'refused'; sentence: string };
 
 export interface SaverPorts {
-  save(desk: Desk, basedOn: number): Promise<{ revision: number; savedAt: number }>;
+  /** `base` is what the server has as the revision that the save is based on; null where that is not known to a letter. */
+  save(desk: Desk, basedOn: number, base: Desk | null): Promise<Saved>;
   storage: Keep;
   onState(state: SavingState): void;
   /** Runs something later; gives back how to call it off. */
@@ -46,6 +47,7 @@ function withUnanswered(before: readonly Desk[], sent: Desk): readonly Desk[] {
 export function createSaver(ports: SaverPorts, first: StoredDesk, unanswered: readonly Desk[] = []) {
   let { desk: saved, revision, savedAt } = first;
   let newest = saved;
+  let isExact = true;
   /** The save that is under way. */
   let sending: Promise<void> | null = null;
   /** Somebody is asked which state to keep: until then nothing is sent. */
@@ -83,8 +85,8 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, unanswered: re
     unanswered = withUnanswered(unanswered, sent);
     say({ state: 'saving' });
     sending = ports
-      .save(sent, revision)
-      .then((answer) => accept(sent, answer.revision, answer.savedAt), fail)
+      .save(sent, revision, isExact ? saved : null)
+      .then((answer) => accept(sent, answer.revision, answer.savedAt, answer.isAsGiven), fail)
       .finally(() => (sending = null));
     return sending;
   }
@@ -99,8 +101,8 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, unanswered: re
   }
 
   /** Takes what the server has as what everything is based on from now on. */
-  function accept(desk: Desk, number: number, at: number): void {
-    [saved, revision, savedAt] = [desk, number, at];
+  function accept(desk: Desk, number: number, at: number, isAsGiven = true): void {
+    [saved, revision, savedAt, isExact] = [desk, number, at, isAsGiven];
     unanswered = [];
     isAsking = false;
     if (newest === saved) settle();
@@ -139,7 +141,7 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, unanswered: re
       accept(stored.desk, stored.revision, stored.savedAt);
     },
     /** Keeps what is here, over what was saved elsewhere; that stays in the history. */
-    overrule: (theirs: StoredDesk) => accept(theirs.desk, theirs.revision, savedAt),
+    overrule: (theirs: StoredDesk) => accept(theirs.desk, theirs.revision, savedAt, false),
     finish,
   };
 }

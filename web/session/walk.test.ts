@@ -1,13 +1,15 @@
 import '../../tests/support/page.ts';
 import { expect } from 'chai';
+import { applyPatch, type Operation } from 'fast-json-patch';
 import type { Desk } from '../../core/desk/desk.ts';
 import { isSame } from '../../core/desk/differences.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import type { History } from '../../core/desk/history.ts';
 import { createRandom } from '../../core/sources/noise.ts';
 import { dawnCount } from '../../tests/support/desks.ts';
-import { ServerGone, ServerProblem } from '../api/client.ts';
+import { ServerGone, ServerProblem, type Saved } from '../api/client.ts';
 import type { Keep } from '../browser-keep.ts';
+import { changesBetween } from './changes.ts';
 import type { SavingState } from './saver.ts';
 import { openSession } from './session.ts';
 import { readUnsaved } from './unsaved-reading.ts';
@@ -37,15 +39,20 @@ function createWorld() {
   let now = 0;
   const seen: { history: History<Desk> | null; saving: SavingState | null } = { history: null, saving: null };
 
-  function save(desk: Desk, basedOn: number): Promise<{ revision: number; savedAt: number }> {
+  function save(desk: Desk, basedOn: number, base: Desk | null): Promise<Saved> {
+    // As it goes over the line.
+    const changes = JSON.stringify(base && changesBetween(base, desk));
     return new Promise((answer, refuse) => {
       underWay.push((fate) => {
         if (fate === 'unheard') return refuse(new ServerGone());
         if (basedOn !== server.revision)
           return refuse(new ServerProblem(412, 'overtaken', { current: { ...server } }));
-        Object.assign(server, { desk, revision: server.revision + 1, savedAt: now });
+        const told = JSON.parse(changes) as Operation[] | null;
+        const made = told ? applyPatch(server.desk, told, true, false).newDocument : desk;
+        expect(made).to.deep.equal(desk);
+        Object.assign(server, { desk: made, revision: server.revision + 1, savedAt: now });
         if (fate === 'lost') return refuse(new ServerGone());
-        answer({ revision: server.revision, savedAt: now });
+        answer({ revision: server.revision, savedAt: now, isAsGiven: true });
       });
     });
   }

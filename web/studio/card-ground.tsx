@@ -3,6 +3,7 @@ import type { Scene } from '../../core/scene/scene.ts';
 import type { Size } from '../../core/values/geometry.ts';
 import { backdropAddress } from '../api/addresses.ts';
 import { IconSet } from '../render/icons.tsx';
+import { useMayCome } from '../render/looked-at.ts';
 import { typeVariables } from '../render/type.ts';
 import { useScreenInView } from '../stores/screen.ts';
 import { useWidth } from '../ui/use-width.ts';
@@ -27,9 +28,10 @@ export function CardGround({
   const width = useWidth(box);
   // Nothing is legible before what lies behind it is there.
   const [isBehind, setBehind] = useState(false);
+  const mayCome = useMayCome();
   return (
     <div ref={box} aria-hidden className="absolute inset-0">
-      {behind && (
+      {behind && mayCome && (
         <img
           src={backdropAddress(behind, 240)}
           alt=""

@@ -23,6 +23,7 @@ import {
   truthOf,
   type Eye,
   type ItemStand,
+  type Look,
   type Seen,
   type Stand,
 } from '../looks.ts';
@@ -212,10 +213,10 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | 
   const { now } = solving;
   if (isSame) {
     const isTrue = isStill(before.truth, now);
-    const looks = isTrue ? before.looks : seenAsBefore(before.looks, solving);
-    if (looks) {
-      for (const list of before.needs) solving.needs.add(list);
-      return isTrue ? before : { ...before, looks, truth: truthOf(seenOf(looks), now) };
+    const again = isTrue ? before : shownAnew(before, solving);
+    if (again) {
+      for (const list of again.needs) solving.needs.add(list);
+      return isTrue ? before : { ...before, ...again, truth: truthOf(seenOf(again.looks), now) };
     }
   }
   const looks: KeptEdge['looks'][number][] = [];
@@ -226,22 +227,45 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | 
   };
   const laying = { edge, frame, surface, plate, stand, isAway };
   const scene = layItems(laying, look, before?.scene);
-  const needs = [...new Set(looks.map(({ seen }) => seen.look.needs))];
-  return { ...laying, looks, truth: truthOf(seenOf(looks), now), needs, scene };
+  return { ...laying, looks, truth: truthOf(seenOf(looks), now), needs: needsIn(looks), scene };
 }
 
 const seenOf = (looks: KeptEdge['looks']) => looks.map(({ seen }) => seen);
+const needsIn = (looks: KeptEdge['looks']) => [...new Set(looks.map(({ seen }) => seen.look.needs))];
 
-/** What was looked at for an edge, looked at again; null once something shows another thing. */
-function seenAsBefore(looks: KeptEdge['looks'], solving: Solving): KeptEdge['looks'] | null {
+/** An edge with what its items show now, where each takes as much room as before; null where one does not. */
+function shownAnew(
+  { looks, needs, scene }: KeptEdge,
+  solving: Solving,
+): Pick<KeptEdge, 'looks' | 'needs' | 'scene'> | null {
   const again: KeptEdge['looks'][number][] = [];
+  /** By id of the item, in each of the rooms that it was looked at in. */
+  const changed = new Map<string, { before: Look; now: Look }[]>();
   for (const { item, on, seen: before } of looks) {
     const { seen } = lookAtItem(item, on, solving);
-    if (seen.look !== before.look) return null;
     again.push({ item, on, seen });
+    if (seen.look === before.look) continue;
+    if (!isAsLarge(seen.look.layout.size, before.look.layout.size)) return null;
+    const both = { before: before.look, now: seen.look };
+    const those = changed.get(item.id);
+    if (those) those.push(both);
+    else changed.set(item.id, [both]);
   }
-  return again;
+  if (changed.size === 0) return { looks: again, needs, scene };
+  const items = scene.items.map((item) => {
+    const shown = changed
+      .get(item.id)
+      ?.find(({ before: { view, layout } }) => view === item.view && layout === item.layout);
+    return shown ? ({ ...item, view: shown.now.view, layout: shown.now.layout } as SceneItem) : item;
+  });
+  return {
+    looks: again,
+    needs: needsIn(again),
+    scene: sameFields(scene, { ...scene, items: sameList(scene.items, items) }),
+  };
 }
+
+const isAsLarge = (one: Size, other: Size) => one.width === other.width && one.height === other.height;
 
 type Laying = Pick<KeptEdge, 'edge' | 'frame' | 'surface' | 'plate' | 'stand' | 'isAway'>;
 

@@ -40,6 +40,8 @@ export interface CalendarReading {
   tasks: CalendarTask[];
   /** Some of them was not read yet. */
   isPending: boolean;
+  /** One that is fetched was not: that may take its time. */
+  isFetched: boolean;
   /** By id of the calendar. */
   colours: ReadonlyMap<string, Colour>;
 }

@@ -27,6 +27,7 @@ export const read: Read<CalendarReading> = ({ outside, feeds = [], place, seed }
         expanded?.tasks.map((task) => ({ calendar: id, isOwn: origin.by === 'file', ...task })) ?? [],
     ),
     isPending: parts.some(({ expanded }) => expanded === null),
+    isFetched: parts.some(({ calendar, expanded }) => expanded === null && calendar.from.by === 'address'),
     colours: new Map(calendars.map(({ id, colour }) => [id, colour])),
   };
 };

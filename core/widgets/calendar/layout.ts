@@ -5,8 +5,11 @@ import { bottom, type Rect } from '../../values/geometry.ts';
 import type { CalendarFace } from './calendar.ts';
 
 export interface CalendarView {
-  /** Some calendar was not read yet: that nothing is there can't be said. */
-  isPending: boolean;
+  /**
+   * What is said for now while some calendar was not read yet, for that nothing is there can't be said: nothing where it
+   * stands in the desk, which takes a moment. Null once all were read.
+   */
+  untold: string | null;
   /** The month or the day. */
   title: string;
   weekdays: string[];
@@ -49,8 +52,6 @@ export interface CalendarLayout extends Layout {
 
 const NOTHING = { marks: [], today: null, line: null, boxes: [] };
 type Lay = (view: CalendarView, fonts: Fonts) => CalendarLayout;
-
-const noneTold = ({ isPending }: CalendarView, none: string) => (isPending ? 'Being read…' : none);
 
 const MONTH = { cell: 46, row: 44, head: 34, weekdays: 30, number: 34, ring: 34, dot: 5, space: 4 } as const;
 
@@ -125,8 +126,8 @@ const layAgenda: Lay = (view, fonts) => {
     sheet.middle(cutLine(row.title, style, fonts, width - left), { left }, top, pitch);
     top += pitch;
   }
-  if (view.rows.length === 0)
-    sheet.middle(sheet.line(noneTold(view, 'Nothing ahead'), text), { left: 0 }, 0, pitch);
+  const none = view.untold ?? 'Nothing ahead';
+  if (view.rows.length === 0 && none !== '') sheet.middle(sheet.line(none, text), { left: 0 }, 0, pitch);
   sheet.keep({ x: 0, y: 0, width, height: Math.max(top, pitch) });
   return sheet.lay({ ...NOTHING, marks });
 };
@@ -164,14 +165,14 @@ const layNext: Lay = (view, fonts) => {
   const title: LineStyle = { font: chosenFont(view.type, 'display'), size: 36, weight: 400 };
   const soft: LineStyle = { font: 'text', size: 19, weight: 400, colour: 'softInk' };
   const { next } = view;
-  const words = next ? [next.title, next.until, next.told] : [noneTold(view, 'Nothing ahead')];
+  const words = next ? [next.title, next.until, next.told] : [view.untold ?? 'Nothing ahead'];
   let top = 0;
   words.forEach((text, index) => {
     const style: LineStyle =
       index === 0 ? title : index === 1 ? { ...soft, weight: 600, colour: 'ink' } : soft;
     if (text !== '') top = sheet.under(cutLine(text, style, fonts, width), { left }, top) + 12;
   });
-  const height = top - 12;
+  const height = Math.max(title.size, top - 12);
   sheet.keep({ x: 0, y: 0, width: left, height });
   const marks = next ? [{ rect: { x: 0, y: 0, width: bar, height }, paint: next.paint, isRound: false }] : [];
   return sheet.lay({ ...NOTHING, marks });
@@ -195,8 +196,8 @@ const layTasks: Lay = (view, fonts) => {
     const style = task.isDone ? { ...text, colour: 'softInk' as const } : text;
     sheet.middle(cutLine(task.title, style, fonts, room), { left: box + gap }, top, pitch);
   });
-  if (view.tasks.length === 0)
-    sheet.middle(sheet.line(noneTold(view, 'Nothing to do'), text), { left: 0 }, 0, pitch);
+  const none = view.untold ?? 'Nothing to do';
+  if (view.tasks.length === 0 && none !== '') sheet.middle(sheet.line(none, text), { left: 0 }, 0, pitch);
   sheet.keep({ x: 0, y: 0, width, height: Math.max(1, view.tasks.length) * pitch });
   return sheet.lay({ ...NOTHING, boxes });
 };

@@ -16,7 +16,7 @@ const DAYS_AHEAD = 60;
 
 export function view(options: CalendarOptions, face: CalendarFace, context: WidgetContext): CalendarView {
   const { readings, units, textColour } = context;
-  const { events, tasks, colours, isPending } = readings.get('calendar').value;
+  const { events, tasks, colours, isPending, isFetched } = readings.get('calendar').value;
   const { moment, place } = readings;
   const isShown = ({ calendar }: { calendar: string }) => options.only === '' || calendar === options.only;
   const shown = events.filter(isShown);
@@ -25,12 +25,12 @@ export function view(options: CalendarOptions, face: CalendarFace, context: Widg
   const clock = (at: number) => formatMoment(at, place.zone, pattern);
   const start = unitOf(options.weekStarts, units.week);
   return {
-    isPending,
+    untold: !isPending ? null : isFetched ? 'Being read…' : '',
     title: formatMoment(moment, place.zone, face === 'month' ? 'MMMM yyyy' : 'EEEE d MMMM'),
     weekdays: face === 'month' ? weekdaysFrom(firstDay[start]) : [],
     weeks: face === 'month' ? weeksOf(moment, place.zone, firstDay[start], options, shown, paintOf) : [],
     rows: face === 'agenda' ? agendaOf(shown, context, options.rows, clock, paintOf) : [],
-    day: face === 'day' ? dayView(shown, context, clock, paintOf) : null,
+    day: face === 'day' ? dayView(shown, context, isPending, clock, paintOf) : null,
     next: face === 'next' ? nextView(shown, context, clock, paintOf) : null,
     tasks:
       face === 'tasks'
@@ -165,6 +165,7 @@ function agendaOf(
 function dayView(
   events: readonly CalendarEvent[],
   { readings: { moment, place } }: WidgetContext,
+  isPending: boolean,
   clock: (at: number) => string,
   paintOf: PaintOf,
 ): NonNullable<CalendarView['day']> {
@@ -188,7 +189,7 @@ function dayView(
       ? `${now.title} until ${clock(now.end)}`
       : next
         ? `${next.title} at ${clock(next.start)}`
-        : (whole?.title ?? 'Nothing more today'),
+        : (whole?.title ?? (isPending ? '' : 'Nothing more today')),
   };
 }
 

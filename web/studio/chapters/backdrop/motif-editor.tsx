@@ -5,6 +5,7 @@ import { factsOf, motifNames, type MotifName } from '../../../../core/backdrop/n
 import { createMotif } from '../../../../core/desk/defaults.ts';
 import { Motif, Percent } from '../../../../core/backdrop/schema.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
+import { useMayCome } from '../../../render/looked-at.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
@@ -71,6 +72,7 @@ export function MotifEditor({ edited, motif }: { edited: EditedSource; motif: Mo
 
 function MotifCard({ name, isChosen, onPress }: { name: MotifName; isChosen: boolean; onPress: () => void }) {
   const { title } = factsOf(name);
+  const mayCome = useMayCome();
   return (
     <button
       type="button"
@@ -82,12 +84,14 @@ function MotifCard({ name, isChosen, onPress }: { name: MotifName; isChosen: boo
         isChosen && 'outline-2 outline-offset-1 outline-brass outline',
       )}
     >
-      <img
-        src={backdropAddress(sampleOf(createMotif(name, SAMPLE_SEED)), SAMPLE_WIDTH)}
-        alt={title}
-        loading="lazy"
-        className="size-full object-cover"
-      />
+      {mayCome && (
+        <img
+          src={backdropAddress(sampleOf(createMotif(name, SAMPLE_SEED)), SAMPLE_WIDTH)}
+          alt={title}
+          loading="lazy"
+          className="size-full object-cover"
+        />
+      )}
     </button>
   );
 }

@@ -16,6 +16,7 @@ import { Rotation, type PlainSource } from '../../../../core/backdrop/schema.ts'
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { formatMoment } from '../../../../core/sources/time/time.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
+import { useMayCome } from '../../../render/looked-at.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalfRoles } from '../../../session/scene.ts';
@@ -150,10 +151,11 @@ function Entries({
 function EntryContent({ source, isCurrent }: { source: PlainSource; isCurrent: boolean }) {
   const roles = useHalfRoles();
   const place = useDesk((state) => state.history?.present.place);
+  const mayCome = useMayCome();
   const sample = roles && place ? sampleOf(source, { palette: paletteOf(roles), place, moment: 0 }) : null;
   return (
     <>
-      {sample && (
+      {sample && mayCome && (
         <img
           src={backdropAddress(sample, SAMPLE_WIDTH)}
           alt=""
