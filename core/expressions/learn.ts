@@ -1,24 +1,25 @@
+import { ownLibrary, Subject, type Library } from '../values/library.ts';
 import { readerOf } from '../sources/learn.ts';
 import type { Need } from '../sources/readings.ts';
 import type * as Evaluate from './evaluate.ts';
 
-/** How expressions are worked out, once that was fetched: with the first desk that has one. */
 type Work = typeof Evaluate;
+const expressions = new Subject((): { work: Work | null } => ({ work: null }));
 
-let work: Work | null = null;
-
-/** Null until it was learned. */
-export function expressionWork(): Work | null {
-  return work;
+/** How expressions are worked out; null until it was learned. */
+export function expressionWork(library: Library): Work | null {
+  return library.on(expressions).work;
 }
 
-export async function learnExpressions(): Promise<void> {
-  work ??= await import('./evaluate.ts');
+/** Makes sure that expressions can be worked out: with the first desk that has one. */
+export async function learnExpressions(library: Library = ownLibrary): Promise<void> {
+  library.on(expressions).work ??= await import('./evaluate.ts');
 }
 
 /** Whether all that a part reads can be read. */
-export function areLearned(needs: readonly Need[]): boolean {
+export function areLearned(needs: readonly Need[], library: Library): boolean {
   return needs.every(
-    ({ source, byExpression }) => readerOf(source) !== null && (!byExpression || work !== null),
+    ({ source, byExpression }) =>
+      readerOf(source, library) !== null && (!byExpression || expressionWork(library) !== null),
   );
 }

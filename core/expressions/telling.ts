@@ -29,5 +29,5 @@ export function saidOf(
   const pieces = piecesOf(text);
   if (pieces.every(({ kind }) => kind === 'plain'))
     return pieces.map((piece) => (piece.kind === 'plain' ? piece.text : '')).join('');
-  return expressionWork()?.say(text, tellingOf(facts, options)).text ?? '…';
+  return expressionWork(facts.readings.library)?.say(text, tellingOf(facts, options)).text ?? '…';
 }

@@ -1,6 +1,6 @@
 import type { Surface } from '../colour/look.ts';
 import { inkOf, capHeight, setStyle, steadyWidth, textWidth } from '../text/measure.ts';
-import { lessonsLearned, type Ink, type DeskFont } from '../text/cuts.ts';
+import type { DeskFont, Ink } from '../text/cuts.ts';
 import { uses, type Use } from '../text/schema.ts';
 import type { ShippedFamily } from '../values/family.ts';
 import { bottom, right, type Rect, type Size } from '../values/geometry.ts';
@@ -82,7 +82,8 @@ export interface Line {
 
 /** The font of a name, for measuring. */
 export function fontNamed(name: FontName, fonts: Fonts): DeskFont {
-  return isUse(name) ? fonts[name] : { family: name, size: 100, weight: 0, spacing: 0, metrics: null };
+  const { book } = fonts.text;
+  return isUse(name) ? fonts[name] : { family: name, size: 100, weight: 0, spacing: 0, metrics: null, book };
 }
 
 export function isUse(name: string): name is Use {
@@ -90,8 +91,7 @@ export function isUse(name: string): name is Use {
 }
 
 /** Lines that were set, by their text and style, for each set of fonts: most are the same a second later. */
-let known = new WeakMap<Fonts, Map<string, Line>>();
-let knownSince = 0;
+const known = new WeakMap<Fonts, { version: number; lines: Map<string, Line> }>();
 const MOST_LINES = 4000;
 
 /** Sets a line. The very same line for the same text, style and fonts. */
@@ -104,9 +104,11 @@ export function setLine(text: string, style: LineStyle, fonts: Fonts): Line {
 }
 
 function linesUnder(fonts: Fonts): Map<string, Line> {
-  if (knownSince !== lessonsLearned()) [known, knownSince] = [new WeakMap(), lessonsLearned()];
-  let lines = known.get(fonts);
-  if (!lines || lines.size > MOST_LINES) known.set(fonts, (lines = new Map()));
+  const { version } = fonts.text.book;
+  const before = known.get(fonts);
+  if (before?.version === version && before.lines.size <= MOST_LINES) return before.lines;
+  const lines = new Map<string, Line>();
+  known.set(fonts, { version, lines });
   return lines;
 }
 

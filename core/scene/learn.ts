@@ -10,17 +10,21 @@ import { originsOf } from '../expressions/telling.ts';
 import { needsOf as toldNeeds } from '../expressions/text.ts';
 import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
 import { isUsual, learnFamilies, learnOthers } from '../text/families.ts';
-import { knowsFamily, wantsFallback } from '../text/cuts.ts';
+import { fontBook } from '../text/cuts.ts';
+import { ownLibrary, Subject, type Library } from '../values/library.ts';
 import { families, isOwn, type Family, type ShippedFamily } from '../values/family.ts';
 
 /** Makes sure that everything on a desk can be worked out and measured, before it is solved. */
-export async function learnDesk(desk: Desk): Promise<void> {
+export async function learnDesk(desk: Desk, library: Library = ownLibrary): Promise<void> {
   const hasOthers = !isUsual(JSON.stringify(desk));
   await Promise.all([
-    learnFamilies(familiesOf(desk)),
-    hasOthers ? learnOthers() : null,
-    learnWidgets(desk.widgets.map(({ type }) => type)),
-    learnNeeds(needsOf(desk)),
+    learnFamilies(familiesOf(desk), library),
+    hasOthers ? learnOthers(library) : null,
+    learnWidgets(
+      desk.widgets.map(({ type }) => type),
+      library,
+    ),
+    learnNeeds(needsOf(desk), library),
   ]);
 }
 
@@ -41,37 +45,41 @@ function needsOfItem({ type, options, face }: Item): readonly Need[] {
 }
 
 /** Makes sure that all of this can be read. */
-async function learnNeeds(needs: readonly Need[]): Promise<void> {
+async function learnNeeds(needs: readonly Need[], library: Library): Promise<void> {
   await Promise.all([
-    learnSources(needs.map(({ source }) => source)),
-    needs.some(({ byExpression }) => byExpression) ? learnExpressions() : null,
+    learnSources(
+      needs.map(({ source }) => source),
+      library,
+    ),
+    needs.some(({ byExpression }) => byExpression) ? learnExpressions(library) : null,
   ]);
 }
 
-/** Parts and looks of which all was found to be there: what is learned once stays. */
-const complete = new WeakSet<object>();
+/** Parts and looks of which all was found to be there. */
+const completed = new Subject(() => new WeakSet<object>());
 
 /** What is missing for solving a desk, some of it as it turned out when it was solved; null when nothing is. */
-export function learnMissing(desk: Desk): (() => Promise<unknown>) | null {
+export function learnMissing(desk: Desk, library: Library = ownLibrary): (() => Promise<unknown>) | null {
   const { look } = desk;
+  const [complete, fonts] = [library.on(completed), library.on(fontBook)];
   const widgets = desk.widgets.filter((one) => !complete.has(one));
   const edges = desk.edges.filter((one) => !complete.has(one));
   const isNew = widgets.length + edges.length > 0 || !complete.has(look);
-  if (!isNew && !wantsFallback()) return null;
+  if (!isNew && !fonts.wantsFallback) return null;
   const missing = familiesOf({ look, widgets, edges }).filter(
-    (family) => !isOwn(family) && !knowsFamily(family),
+    (family) => !isOwn(family) && !fonts.knows(family),
   );
-  const types = widgets.map(({ type }) => type).filter((type) => workOf(type) === null);
-  const unread = needsOf({ ...desk, widgets, edges }).filter((need) => !areLearned([need]));
+  const types = widgets.map(({ type }) => type).filter((type) => workOf(type, library) === null);
+  const unread = needsOf({ ...desk, widgets, edges }).filter((need) => !areLearned([need], library));
   if (missing.length + types.length + unread.length === 0)
     for (const one of [look, ...widgets, ...edges]) if (Object.isFrozen(one)) complete.add(one);
-  if (missing.length + types.length + unread.length === 0 && !wantsFallback()) return null;
+  if (missing.length + types.length + unread.length === 0 && !fonts.wantsFallback) return null;
   return () =>
     Promise.all([
-      learnFamilies(missing),
-      learnWidgets(types),
-      learnNeeds(unread),
-      wantsFallback() ? learnOthers() : null,
+      learnFamilies(missing, library),
+      learnWidgets(types, library),
+      learnNeeds(unread, library),
+      fonts.wantsFallback ? learnOthers(library) : null,
     ]);
 }
 
@@ -93,10 +101,10 @@ function needsOfKind(type: WidgetType): Need[] {
 }
 
 /** Whether a widget of this kind can be solved, whatever desk it is on. */
-export function isKindKnown(type: WidgetType): boolean {
-  return workOf(type) !== null && areLearned(needsOfKind(type));
+export function isKindKnown(type: WidgetType, library: Library = ownLibrary): boolean {
+  return workOf(type, library) !== null && areLearned(needsOfKind(type), library);
 }
 
-export async function learnKind(type: WidgetType): Promise<void> {
-  await Promise.all([learnWidgets([type]), learnNeeds(needsOfKind(type))]);
+export async function learnKind(type: WidgetType, library: Library = ownLibrary): Promise<void> {
+  await Promise.all([learnWidgets([type], library), learnNeeds(needsOfKind(type), library)]);
 }

@@ -5,21 +5,36 @@ import { stylesOf } from '../icons/schema.ts';
 import type { FontMetrics, FontUse } from '../text/schema.ts';
 import type { Look } from '../look/schema.ts';
 import type { Fonts } from '../kinds/layout.ts';
-import type { DeskFont } from '../text/cuts.ts';
+import { ownLibrary, type Library } from '../values/library.ts';
+import { fontBook, type DeskFont, type FontInUse } from '../text/cuts.ts';
 import type { Scene } from './scene.ts';
 
 const fontCache = new WeakMap<Look['fonts'], { ownFonts: Look['ownFonts']; fonts: Fonts }>();
 
 /** The fonts of a look with the widths of one's own; the same object for the same ones. */
-export function fontsOf({ fonts: uses, ownFonts }: Look): Fonts {
+export function fontsOf({ fonts: uses, ownFonts }: Look, library: Library = ownLibrary): Fonts {
+  const book = library.on(fontBook);
   const known = fontCache.get(uses);
-  if (known?.ownFonts === ownFonts) return known.fonts;
+  if (known?.ownFonts === ownFonts && known.fonts.text.book === book) return known.fonts;
   const own = new Map<string, FontMetrics>(ownFonts.map(({ id, metrics }) => [id, metrics]));
-  const font = (use: FontUse): DeskFont => ({ ...use, metrics: own.get(use.family) ?? null });
+  const font = (use: FontUse): DeskFont => ({ ...use, metrics: own.get(use.family) ?? null, book });
   const { display, text, figures } = uses;
   const fonts = { display: font(display), text: font(text), figures: font(figures) };
   fontCache.set(uses, { ownFonts, fonts });
   return fonts;
+}
+
+const plain = new WeakMap<Fonts, Scene['fonts']>();
+
+/** Fonts as they are drawn, for which nobody measures; the same object for the same ones. */
+export function drawnFonts(fonts: Fonts): Scene['fonts'] {
+  let drawn = plain.get(fonts);
+  if (!drawn) {
+    const { display, text, figures } = fonts;
+    const without = ({ book: _, ...font }: DeskFont): FontInUse => font;
+    plain.set(fonts, (drawn = { display: without(display), text: without(text), figures: without(figures) }));
+  }
+  return drawn;
 }
 
 export function iconsOf({ look: { icons }, applications }: Desk, palette: Palette): Scene['icons'] {

@@ -2,6 +2,7 @@ import type { Palette } from '../colour/look.ts';
 import { areLearned } from '../expressions/learn.ts';
 import type { DeskFacts, ItemContext, WidgetContext } from '../kinds/kind.ts';
 import type { Layout, Paint } from '../kinds/layout.ts';
+import type { Library } from '../values/library.ts';
 import type { Feed } from '../sources/feeds.ts';
 import { sources } from '../sources/list.ts';
 import type { Need, Readings } from '../sources/readings.ts';
@@ -49,7 +50,10 @@ export interface Shown {
 export interface Eye<Context> {
   needs(part: Shown): readonly Need[];
   /** Null while it is not learned how. */
-  work(type: string): {
+  work(
+    type: string,
+    library: Library,
+  ): {
     view(options: object, face: string, context: Context): unknown;
     layout(view: unknown, face: string, context: Context): Layout;
   } | null;
@@ -249,10 +253,10 @@ function see<Context>(
   before: Seen | null,
 ): Seen {
   const needs = eye.needs({ type, face, options });
-  const work = eye.work(type);
-  const { feeds } = now.readings;
+  const { feeds, library } = now.readings;
+  const work = eye.work(type, library);
   // What is not learned yet is blank; it is solved again once it is.
-  if (!work || !areLearned(needs)) {
+  if (!work || !areLearned(needs, library)) {
     const look = { view: null, layout: eye.blank(context), needs, trouble: null };
     const truth = new Truth(NEVER, 0, [], [], [], [], feeds, true);
     return { type, face, look, truth, isLaidByMore: false };

@@ -1,13 +1,14 @@
+import { fontBook } from '../text/cuts.ts';
 import { halfAt } from '../look/half.ts';
 import { paletteOf } from '../colour/look.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Screen } from '../desk/sections/screens.ts';
 import type { WindowFacts } from '../kinds/kind.ts';
+import { ownLibrary, type Library } from '../values/library.ts';
 import { createReadings } from '../sources/readings.ts';
-import { lessonsLearned } from '../text/cuts.ts';
 import type { Rect } from '../values/geometry.ts';
 import { solveBackdrop } from './backdrop.ts';
-import { fontsOf, iconsOf, pointerOf } from './look.ts';
+import { drawnFonts, fontsOf, iconsOf, pointerOf } from './look.ts';
 import type { Conditions, Glance, Scene, SceneScreen, SceneSections } from './scene.ts';
 import { rectOf } from '../windows/place.ts';
 import { factsOf, onDesk, type TrialWindow } from '../windows/trial.ts';
@@ -23,11 +24,16 @@ const MINUTE = 60_000;
 const NO_WINDOWS: readonly TrialWindow[] = [];
 
 /**
- * Works out everything that is on a desk under some conditions. Pure: the same arguments give the same scene. What did
- * not change since a memory was last used comes out as the very same object.
+ * Works out everything that is on a desk under some conditions. Pure: the same arguments, with as much in the library,
+ * give the same scene. What did not change since a memory was last used comes out as the very same object.
  */
-export function solve(desk: Desk, conditions: Conditions, memory: Memory = createMemory()): Scene {
-  const solving = startSolving(desk, conditions, memory);
+export function solve(
+  desk: Desk,
+  conditions: Conditions,
+  memory: Memory = createMemory(),
+  library: Library = ownLibrary,
+): Scene {
+  const solving = startSolving(desk, conditions, memory, library);
   const { palette, needs, half, facts } = solving;
   const before = memory.scene;
   const screens = desk.screens.map((screen) => solveScreen(screen, solving));
@@ -38,7 +44,7 @@ export function solve(desk: Desk, conditions: Conditions, memory: Memory = creat
     isPlain: facts.isPlain,
     isQuiet: facts.isQuiet,
     roles: palette.roles,
-    fonts: facts.fonts,
+    fonts: drawnFonts(facts.fonts),
     icons: shareUnchanged(before?.icons, iconsOf(desk, palette)),
     pointer: shareUnchanged(before?.pointer, pointerOf(desk.look, palette)),
     screens: sameList(before?.screens, screens),
@@ -49,7 +55,7 @@ export function solve(desk: Desk, conditions: Conditions, memory: Memory = creat
   return (memory.scene = sameFields(before, scene));
 }
 
-function startSolving(desk: Desk, conditions: Conditions, memory: Memory): Solving {
+function startSolving(desk: Desk, conditions: Conditions, memory: Memory, library: Library): Solving {
   const { look, place, seed } = desk;
   const { moment, feeds, lately = [] } = conditions;
   const workspace = Math.min(conditions.workspace ?? 0, desk.workspaces.length - 1);
@@ -71,12 +77,12 @@ function startSolving(desk: Desk, conditions: Conditions, memory: Memory): Solvi
     half,
     isPlain: conditions.isPlain ?? false,
     isQuiet: conditions.isQuiet ?? false,
-    fonts: fontsOf(look),
+    fonts: fontsOf(look, library),
     units: desk.sources.units,
   };
   const { tide, outside, sound } = desk.sources;
   const palette = paletteOf((conditions.roles ?? look.roles)[half]);
-  const reading = { place, seed, feeds, tide, outside, sound };
+  const reading = { place, seed, feeds, tide, outside, sound, library };
   const readings = createReadings({ moment, ...reading });
   const began = Math.floor(moment / MINUTE) * MINUTE;
   const ofMinute = began === moment ? readings : createReadings({ moment: began, ...reading });
@@ -100,11 +106,23 @@ function startSolving(desk: Desk, conditions: Conditions, memory: Memory): Solvi
     out: out && new Set(out),
     needs,
     base: baseUnder(
-      [palette, facts.fonts, facts.units, place, seed, tide, outside, sound, lessonsLearned()],
+      [
+        palette,
+        facts.fonts,
+        facts.units,
+        place,
+        seed,
+        tide,
+        outside,
+        sound,
+        library,
+        library.on(fontBook).version,
+      ],
       now,
     ),
     now,
     memory,
+    library,
     widgets: groupByScreen(desk),
   };
 }

@@ -8,10 +8,15 @@ import { createItem, createPanel, createWidget } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Widget } from '../desk/sections/widgets.ts';
 import { itemKinds } from '../items/list.ts';
+import { Library } from '../values/library.ts';
 import { widgetKinds } from '../widgets/list.ts';
+import { learnDesk } from './learn.ts';
+import { createMemory } from './memory.ts';
+import { learnMenus } from './menus/learn.ts';
 import type { Conditions, Scene } from './scene.ts';
 import { solve } from './solve.ts';
 import { createSolver } from './solver.ts';
+import { learnWindows } from './windows/learn.ts';
 
 /** Nothing is known of it yet: no object in it was ever seen. */
 const anew = (desk: Desk): Desk => freeze(structuredClone(desk), true);
@@ -193,5 +198,22 @@ describe('a solver', () => {
     expect(looked(open)).to.deep.equal(['tiles']);
     expect(looked({ ...open, windows: [{ ...window, rect: { ...window.rect, x: 7 } }] })).to.deep.equal([]);
     expect(looked({ ...open, workspace: 1 })).to.deep.equal([]);
+  });
+
+  it('knows what is in the library that it is given, and nothing else', async () => {
+    const desk = everything();
+    const conditions: Conditions = { moment: DAWN, feeds: [], windows: [windowOf('terminal')] };
+    const library = new Library();
+    const blank = solve(desk, conditions, createMemory(), library);
+    const views = (scene: Scene) => scene.screens.flatMap(({ widgets }) => widgets.map(({ view }) => view));
+    expect(views(blank).filter((view) => view !== null)).to.deep.equal([]);
+    expect(blank.screens[0]?.windows.list).to.deep.equal([]);
+
+    await Promise.all([learnDesk(desk, library), learnMenus(library), learnWindows(library)]);
+    const scene = solve(desk, conditions, createMemory(), library);
+    expect(scene).to.deep.equal(solve(desk, conditions));
+    expect(views(scene).filter((view) => view === null)).to.deep.equal([]);
+    // What another one has learned changes nothing here.
+    expect(solve(desk, conditions, createMemory(), new Library())).to.deep.equal(blank);
   });
 });

@@ -10,6 +10,7 @@ import type { Finish } from '../values/finish.ts';
 import type { Half } from '../values/roles.ts';
 import { standOn, type Base, type Now, type Stand } from './looks.ts';
 import type { Memory } from './memory.ts';
+import type { Library } from '../values/library.ts';
 
 /** What is known and gathered while a desk is solved. */
 export interface Solving {
@@ -38,6 +39,7 @@ export interface Solving {
   now: Now;
   /** What was solved before. */
   memory: Memory;
+  library: Library;
   /** By the id of their screen. */
   widgets: ReadonlyMap<string, readonly Widget[]>;
 }

@@ -1,6 +1,7 @@
 import type { GeoPlace } from '../values/earth.ts';
 import type { Feed, Sample } from './feeds.ts';
 import { plainOutside, type Outside } from './outside.ts';
+import { ownLibrary, type Library } from '../values/library.ts';
 import { readerOf } from './learn.ts';
 import { sources, type OriginOf, type ReadingOf, type SourceId } from './list.ts';
 import type { Sound } from './sound/schema.ts';
@@ -25,6 +26,8 @@ export interface Taken<Reading> {
 
 /** What the views of items and widgets read. Each value is worked out once for each set of readings. */
 export interface Readings {
+  /** What tells how they are read and worked out. */
+  readonly library: Library;
   readonly moment: number;
   readonly place: GeoPlace;
   /** What is read from outside, and what came of it so far. */
@@ -60,6 +63,8 @@ export interface ReadingsInput {
   outside?: Outside;
   feeds?: readonly Feed[];
   sound?: Sound;
+  /** What tells how sources are simulated. */
+  library?: Library;
 }
 
 const NO_FEEDS: readonly Feed[] = [];
@@ -72,6 +77,7 @@ export function createReadings({
   outside = plainOutside,
   feeds = NO_FEEDS,
   sound,
+  library = ownLibrary,
 }: ReadingsInput): Readings {
   const known = new Map<string, unknown>();
   function once<T>(key: string, work: () => T): T {
@@ -83,7 +89,7 @@ export function createReadings({
     const source = sources[id];
     const stepped = Math.floor(at / source.step) * source.step;
     return once(`${id} ${stepped}`, () => {
-      const read = readerOf(id);
+      const read = readerOf(id, library);
       if (!read) throw new Error(`The source "${id}" was not learned`);
       return read({ seed, place, tide, outside, feeds, sound }, stepped);
     });
@@ -106,6 +112,7 @@ export function createReadings({
   }
 
   return {
+    library,
     moment,
     place,
     outside,

@@ -1,5 +1,6 @@
 import type { FontMetrics, FontUse } from './schema.ts';
 import { isOwn, type ShippedFamily } from '../values/family.ts';
+import { Subject } from '../values/library.ts';
 import { lookUp } from '../values/look-up.ts';
 import figtree from './metrics/figtree.json' with { type: 'json' };
 
@@ -39,45 +40,57 @@ export interface InkMetrics {
 }
 
 /** A font as the desk uses it, with the widths of one's own family. */
-export type DeskFont = FontUse & { metrics: FontMetrics | null };
+export type FontInUse = FontUse & { metrics: FontMetrics | null };
 
-/** Widths of the shipped families; each is learned when a desk needs it (see families.ts). */
-const shipped = new Map<ShippedFamily, ShippedMetrics>([['figtree', figtree]]);
-/** What the page falls back to where a family lacks a letter or a sign. */
-let fallback: ShippedMetrics | null = null;
-let isFallbackWanted = false;
-let lessons = 0;
+/** The same for measuring: with where the widths of the others stand. */
+export type DeskFont = FontInUse & { book: FontBook };
 
-export function learnFamily(family: ShippedFamily, metrics: ShippedMetrics): void {
-  shipped.set(family, metrics);
-  lessons++;
+/** What is known of the shipped families; each is learned when a desk needs it (see families.ts). */
+export class FontBook {
+  /** Grows with all that is learned: what was measured before may be measured otherwise since. */
+  version = 0;
+  /** What the page falls back to where a family lacks a letter or a sign. */
+  fallback: ShippedMetrics | null = null;
+  /** A letter was met that no known family has, before the fallback was learned. */
+  wantsFallback = false;
+  readonly #shipped = new Map<ShippedFamily, ShippedMetrics>([['figtree', figtree]]);
+  #cuts = new WeakMap<ShippedMetrics, Map<number, Cut>>();
+
+  learn(family: ShippedFamily, metrics: ShippedMetrics): void {
+    this.#shipped.set(family, metrics);
+    this.version++;
+  }
+
+  learnFallback(metrics: ShippedMetrics): void {
+    this.fallback = metrics;
+    this.wantsFallback = false;
+    this.version++;
+    // What was measured without it is measured again.
+    this.#cuts = new WeakMap();
+  }
+
+  knows(family: ShippedFamily): boolean {
+    return this.#shipped.has(family);
+  }
+
+  /** The font of a style at its weight (as set) and size (px, as set). */
+  cut({ family, metrics: own }: DeskFont, weight: number, size: number): Cut {
+    const metrics: ShippedMetrics = own ?? (isOwn(family) ? undefined : this.#shipped.get(family)) ?? figtree;
+    let known = this.#cuts.get(metrics);
+    if (!known) this.#cuts.set(metrics, (known = new Map()));
+    // Only some families change with their size.
+    const key = metrics.sizes ? weight * 65536 + size : weight;
+    let cut = known.get(key);
+    if (!cut) {
+      if (known.size >= MOST_CUTS) known.clear();
+      known.set(key, (cut = makeCut(this, metrics, weight, size)));
+    }
+    return cut;
+  }
 }
 
-/** Grows with all that is learned: what was measured before may be measured otherwise since. */
-export function lessonsLearned(): number {
-  return lessons;
-}
-
-export function knowsFamily(family: ShippedFamily): boolean {
-  return shipped.has(family);
-}
-
-export function learnFallback(metrics: ShippedMetrics): void {
-  fallback = metrics;
-  isFallbackWanted = false;
-  lessons++;
-  // What was measured without it is measured again.
-  cuts = new WeakMap();
-}
-
-/** Whether a letter was met that no known family has, before the fallback was learned. */
-export function wantsFallback(): boolean {
-  return isFallbackWanted;
-}
-
-function metricsOf({ family, metrics }: DeskFont): ShippedMetrics {
-  return metrics ?? (isOwn(family) ? undefined : shipped.get(family)) ?? figtree;
-}
+/** How wide letters are. */
+export const fontBook = new Subject(() => new FontBook());
 
 /** Where a value falls among those that were measured: the index below, and how far to the next. */
 function between(measured: readonly number[], value: number): [number, number] {
@@ -99,6 +112,7 @@ export type InkSide = keyof Ink;
 
 /** A family at one weight and size. */
 export interface Cut {
+  book: FontBook;
   metrics: ShippedMetrics;
   weight: number;
   widestFigure: string;
@@ -118,24 +132,8 @@ export interface Cut {
   kern(before: number, after: number): number;
 }
 
-let cuts = new WeakMap<ShippedMetrics, Map<number, Cut>>();
 export const MOST_TEXTS = 2000;
 const MOST_CUTS = 200;
-
-/** The font of a style at its weight (as set) and size (px, as set). */
-export function cutOf(font: DeskFont, weight: number, size: number): Cut {
-  const metrics = metricsOf(font);
-  let known = cuts.get(metrics);
-  if (!known) cuts.set(metrics, (known = new Map()));
-  // Only some families change with their size.
-  const key = metrics.sizes ? weight * 65536 + size : weight;
-  let cut = known.get(key);
-  if (!cut) {
-    if (known.size >= MOST_CUTS) known.clear();
-    known.set(key, (cut = makeCut(metrics, weight, size)));
-  }
-  return cut;
-}
 
 /** A value at a weight and size, from those that are listed for some weights and, within each, some sizes. */
 type Blend = (listed: readonly number[]) => number;
@@ -161,8 +159,9 @@ function blendAt(
   };
 }
 
-function makeCut(metrics: ShippedMetrics, weight: number, size: number): Cut {
+function makeCut(book: FontBook, metrics: ShippedMetrics, weight: number, size: number): Cut {
   const cut: Cut = {
+    book,
     metrics,
     weight,
     widestFigure: '0',
@@ -231,11 +230,12 @@ function findWidth(letter: string, cut: Cut): number {
   const own = widthsIn(cut.metrics, letter);
   if (own) return cut.advance(own);
   if (WITHOUT_WIDTH.test(letter)) return 0;
+  const { fallback } = cut.book;
   const other = fallback && widthsIn(fallback, letter);
   if (fallback && other) return blendAt(fallback.weights, undefined, cut.weight, 0)(other);
   if (SQUARE.test(letter)) return 1;
   if (PICTURE.test(letter)) return 1.4;
-  isFallbackWanted ||= fallback === null;
+  cut.book.wantsFallback ||= fallback === null;
   // Whatever stands there will find room.
   return cut.advance(widthsIn(cut.metrics, 'm') ?? [0.9]);
 }

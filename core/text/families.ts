@@ -1,5 +1,6 @@
 import { families, isOwn, type Family, type ShippedFamily } from '../values/family.ts';
-import { knowsFamily, learnFallback, learnFamily, type ShippedMetrics } from './cuts.ts';
+import { ownLibrary, type Library } from '../values/library.ts';
+import { fontBook, type ShippedMetrics } from './cuts.ts';
 
 type Loaded = Promise<{ default: ShippedMetrics }>;
 
@@ -22,18 +23,23 @@ const loaders: Record<Exclude<ShippedFamily, typeof KNOWN>, () => Loaded> = {
 };
 
 /** Makes sure that text in these families can be measured. */
-export async function learnFamilies(wanted: readonly Family[] = families): Promise<void> {
+export async function learnFamilies(
+  wanted: readonly Family[] = families,
+  library: Library = ownLibrary,
+): Promise<void> {
+  const fonts = library.on(fontBook);
   await Promise.all(
     wanted.map(async (family) => {
-      if (family !== KNOWN && !isOwn(family) && !knowsFamily(family))
-        learnFamily(family, (await loaders[family]()).default);
+      if (family !== KNOWN && !isOwn(family) && !fonts.knows(family))
+        fonts.learn(family, (await loaders[family]()).default);
     }),
   );
 }
 
 /** Learns what letters and signs are measured by that a family lacks. */
-export async function learnOthers(): Promise<void> {
-  learnFallback((await import('./metrics/fallback.json', { with: { type: 'json' } })).default);
+export async function learnOthers(library: Library = ownLibrary): Promise<void> {
+  const { default: metrics } = await import('./metrics/fallback.json', { with: { type: 'json' } });
+  library.on(fontBook).learnFallback(metrics);
 }
 
 /** Letters and signs that every shipped family has. */

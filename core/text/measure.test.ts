@@ -1,15 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { plainUse } from './schema.ts';
-import { families, type Family } from '../values/family.ts';
+import { families } from '../values/family.ts';
+import { plainFont } from '../../tests/support/fonts.ts';
 import { steadyWidth, textWidth } from './measure.ts';
-import type { DeskFont, ShippedMetrics } from './cuts.ts';
+import type { ShippedMetrics } from './cuts.ts';
 import { isUsual } from './families.ts';
 
 describe('measuring text', () => {
-  const font = (family: Family): DeskFont => ({ ...plainUse(family), metrics: null });
-  const style = { font: font('figtree'), size: 20, weight: 400 };
+  const style = { font: plainFont('figtree'), size: 20, weight: 400 };
 
   it('grows with the size, in proportion', () => {
     expect(textWidth('Tallybook', { ...style, size: 40 })).to.be.closeTo(
@@ -33,11 +32,11 @@ describe('measuring text', () => {
 
   it('sets figures side by side in one width where a family has such figures, and gives room for any in all', () => {
     for (const family of families) {
-      const of = (text: string) => textWidth(text, { ...style, font: font(family) });
+      const of = (text: string) => textWidth(text, { ...style, font: plainFont(family) });
       const widths = [...'0123456789'].map(of);
       if (family !== 'fraunces' && family !== 'commissioner')
         expect(new Set(widths).size, family).to.equal(1);
-      const room = steadyWidth('0', { ...style, font: font(family) });
+      const room = steadyWidth('0', { ...style, font: plainFont(family) });
       expect(room, family).to.equal(Math.max(...widths));
     }
   });
@@ -45,7 +44,7 @@ describe('measuring text', () => {
   it('changes with the size in families that do: small text is set wider', () => {
     for (const family of ['fraunces', 'newsreader', 'bricolage-grotesque'] as const) {
       const of = (size: number) =>
-        textWidth('Thursday 26 November', { font: font(family), size, weight: 400 }) / size;
+        textWidth('Thursday 26 November', { font: plainFont(family), size, weight: 400 }) / size;
       expect(of(11) / of(90), family).to.be.above(1.04);
     }
     const plain = (size: number) => textWidth('Thursday', { ...style, size }) / size;
@@ -66,7 +65,7 @@ describe('measuring text', () => {
         fc.constantFrom(...families),
         fc.integer({ min: 1, max: 1000 }),
         (text, family, weight) => {
-          const width = (of: string) => textWidth(of, { font: font(family), size: 16, weight });
+          const width = (of: string) => textWidth(of, { font: plainFont(family), size: 16, weight });
           expect(width(text)).to.be.at.least(0);
           expect(width(text.normalize('NFD'))).to.be.closeTo(width(text.normalize('NFC')), 0.2 * text.length);
         },
@@ -93,7 +92,7 @@ describe('measuring text', () => {
   });
 
   it('takes other scripts and signs from what the page falls back to, and leaves room for the rest', () => {
-    const commissioner = { ...style, font: font('commissioner') };
+    const commissioner = { ...style, font: plainFont('commissioner') };
     expect(textWidth('Прилив', style)).to.be.closeTo(textWidth('Прилив', commissioner), 1e-9);
     expect(textWidth('潮', style)).to.equal(20);
     expect(textWidth('é', style)).to.equal(textWidth('e\u0301', style));

@@ -1,4 +1,4 @@
-import { MOST_TEXTS, cutOf, letterWidth, signOf, type Cut, type DeskFont, type Ink } from './cuts.ts';
+import { MOST_TEXTS, letterWidth, signOf, type Cut, type DeskFont, type Ink } from './cuts.ts';
 
 /** How a run of text is set, before the desk's own size, weight and spacing come to it. `spacing` is in em. */
 export interface TextStyle {
@@ -27,14 +27,14 @@ export function setStyle({ font, size, weight, spacing = 0 }: TextStyle): {
  */
 export function textWidth(text: string, style: TextStyle): number {
   const { size, weight, spacing } = setStyle(style);
-  const cut = cutOf(style.font, weight, size);
+  const cut = style.font.book.cut(style.font, weight, size);
   return (emWidth(text, cut) + spacing * text.length) * size;
 }
 
 /** The same with every figure as wide as the widest: room in which a time or a reading can change. */
 export function steadyWidth(text: string, style: TextStyle): number {
   const { size, weight, spacing } = setStyle(style);
-  const cut = cutOf(style.font, weight, size);
+  const cut = style.font.book.cut(style.font, weight, size);
   let steady = cut.steady.get(text);
   if (steady === undefined) {
     if (cut.steady.size >= MOST_TEXTS) cut.steady.clear();
@@ -70,7 +70,7 @@ function addAdvances(text: string, cut: Cut): number {
 /** How high a capital of a style stands, px. */
 export function capHeight(style: TextStyle): number {
   return (
-    cutOf(style.font, setStyle(style).weight, setStyle(style).size).ink('top', signOf('H')) *
+    style.font.book.cut(style.font, setStyle(style).weight, setStyle(style).size).ink('top', signOf('H')) *
     setStyle(style).size
   );
 }
@@ -88,7 +88,7 @@ const MARK = 0.24;
  */
 export function inkOf(text: string, style: TextStyle): Ink {
   const { size, weight, spacing } = setStyle(style);
-  const cut = cutOf(style.font, weight, size);
+  const cut = style.font.book.cut(style.font, weight, size);
   let ink = cut.inks.get(text);
   if (!ink) {
     if (cut.inks.size >= MOST_TEXTS) cut.inks.clear();

@@ -10,6 +10,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import { fontsOf } from '../../core/scene/look.ts';
 import { inkOf, textWidth } from '../../core/text/measure.ts';
 import { createApp, type App } from '../app.ts';
+import { plainFont } from '../../tests/support/fonts.ts';
 import { removeFolder } from '../../tests/support/folders.ts';
 
 const fontFile = (family: string) =>
@@ -48,7 +49,7 @@ describe('fonts of one’s own', () => {
     for (const weight of [400, 700]) {
       const measured = textWidth('High water at 09:46', { font: own, size: 100, weight });
       const shipped = textWidth('High water at 09:46', {
-        font: { ...plainUse('outfit'), metrics: null },
+        font: plainFont('outfit'),
         size: 100,
         weight,
       });
@@ -56,7 +57,7 @@ describe('fonts of one’s own', () => {
     }
     // What the eye sees of it begins and ends where it does in the shipped family.
     const style = { size: 100, weight: 400 };
-    const shippedInk = inkOf('Ägypt am Meer', { font: { ...plainUse('outfit'), metrics: null }, ...style });
+    const shippedInk = inkOf('Ägypt am Meer', { font: plainFont('outfit'), ...style });
     const ownInk = inkOf('Ägypt am Meer', { font: own, ...style });
     for (const side of ['left', 'right', 'top', 'bottom'] as const)
       expect(ownInk[side], side).to.be.closeTo(shippedInk[side], 0.5);

@@ -1,11 +1,10 @@
 import { expect } from 'chai';
-import type { FontUse } from '../../core/text/schema.ts';
-import { plainUse } from '../../core/text/schema.ts';
 import { families, type Family } from '../../core/values/family.ts';
 import { learnFamilies, learnOthers } from '../../core/text/families.ts';
 import { steadyWidth, textWidth } from '../../core/text/measure.ts';
 import { fontStack } from '../../web/render/type.ts';
 import { withApp } from '../support/app.ts';
+import { plainFont } from '../support/fonts.ts';
 
 /** Texts of the kinds that stand on desks: names, dates, times, readings, accents, other scripts, signs. */
 const texts = [
@@ -84,8 +83,7 @@ withApp('text as the core measures it', ({ open }) => {
   }
 
   const measured = ({ family, text, size, weight, spacing }: Case) => {
-    const font: FontUse = plainUse(family);
-    return textWidth(text, { font: { ...font, metrics: null }, size, weight, spacing });
+    return textWidth(text, { font: plainFont(family), size, weight, spacing });
   };
 
   it('is as wide as the page sets it, within 2 %, in every family, weight and size', async () => {
@@ -134,7 +132,7 @@ withApp('text as the core measures it', ({ open }) => {
 
   it('has room for every time that a clock may show', () => {
     for (const family of families) {
-      const style = { font: { ...plainUse(family), metrics: null }, size: 40, weight: 400 };
+      const style = { font: plainFont(family), size: 40, weight: 400 };
       const room = steadyWidth('00:00', style);
       for (let minute = 0; minute < 1440; minute++) {
         const two = (value: number) => String(value).padStart(2, '0');

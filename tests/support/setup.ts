@@ -5,7 +5,8 @@ import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnSources } from '../../core/sources/learn.ts';
 import { learnWindows } from '../../core/scene/windows/learn.ts';
 import { learnWidgets } from '../../core/widgets/learn.ts';
-import { knowsFamily } from '../../core/text/cuts.ts';
+import { fontBook } from '../../core/text/cuts.ts';
+import { ownLibrary } from '../../core/values/library.ts';
 
 /** Properties try the same cases in every run of the tests; `npm run fuzz` gives them new ones. */
 export const SEED = 20261124;
@@ -20,6 +21,7 @@ async function beforeAll(): Promise<void> {
   await learnMenus();
   await learnWindows();
   await learnExpressions();
-  if (!knowsFamily('fraunces')) throw new Error('The tests measure text without its families');
+  if (!ownLibrary.on(fontBook).knows('fraunces'))
+    throw new Error('The tests measure text without its families');
 }
 export const mochaHooks = { beforeAll };

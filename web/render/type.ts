@@ -1,5 +1,5 @@
 import type { CSSProperties } from 'react';
-import type { Fonts } from '../../core/kinds/layout.ts';
+import type { Scene } from '../../core/scene/scene.ts';
 import { uses } from '../../core/text/schema.ts';
 import { isOwn, type Family } from '../../core/values/family.ts';
 
@@ -18,7 +18,7 @@ export function ownFontName(family: string): string {
 }
 
 /** The families of the desk as variables, for everything that is drawn below. */
-export function typeVariables(fonts: Fonts): CSSProperties {
+export function typeVariables(fonts: Scene['fonts']): CSSProperties {
   return Object.fromEntries(
     uses.map((use) => [`--font-desk-${use}`, fontStack(fonts[use].family)]),
   ) as CSSProperties;

@@ -46,8 +46,7 @@ function withUnanswered(before: readonly Desk[], sent: Desk): readonly Desk[] {
  */
 export function createSaver(ports: SaverPorts, first: StoredDesk, unanswered: readonly Desk[] = []) {
   let { desk: saved, revision, savedAt } = first;
-  let newest = saved;
-  let isExact = true;
+  let [newest, isExact] = [saved, true];
   /** The save that is under way. */
   let sending: Promise<void> | null = null;
   /** Somebody is asked which state to keep: until then nothing is sent. */

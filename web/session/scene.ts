@@ -7,6 +7,7 @@ import type { Conditions, Scene, SceneScreen } from '../../core/scene/scene.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import type { Half } from '../../core/values/roles.ts';
 import type { Ground } from '../../core/desk/ground.ts';
+import { ownLibrary } from '../../core/values/library.ts';
 import { learnWindows, windowSolver } from '../../core/scene/windows/learn.ts';
 import { persist } from '../later.ts';
 import { conditionsOf, useConditions } from './conditions.ts';
@@ -33,7 +34,7 @@ function refresh(): void {
   // Measured with what is known already; once the rest is learned, again.
   void prepareChanged(desk)?.then(refresh);
   // The code that works windows out comes with the first of them.
-  if (useConditions.getState().windows.length > 0 && !windowSolver())
+  if (useConditions.getState().windows.length > 0 && !windowSolver(ownLibrary))
     void persist(learnWindows).then(refresh);
   solvedUnder = conditionsOf(useConditions.getState());
   const scene = solver(desk, solvedUnder);

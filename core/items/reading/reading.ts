@@ -109,8 +109,8 @@ function ownReading(
   step: number,
   context: ItemContext,
 ): Pick<ReadingView, 'meter' | 'series'> {
-  const work = expressionWork();
-  const { moment } = context.readings;
+  const { moment, library } = context.readings;
+  const work = expressionWork(library);
   const numberAt = (at: number) => work?.numberOf(own, tellingOf(context, { from }, at)) ?? null;
   const shareAt = (at: number) => {
     const value = numberAt(at);

@@ -1,6 +1,6 @@
 import { intersection } from '../../values/geometry.ts';
-import { menuSolvers } from '../menus/learn.ts';
 import type { SceneMenu } from '../scene.ts';
+import { menuSolvers } from '../menus/learn.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts } from './texts.ts';
 
@@ -9,7 +9,7 @@ export const menu = defineSceneSection({
   key: 'menu',
   solve({ id, rect, free, solved: { edges = [] } }, solving) {
     const { open } = solving;
-    const known = menuSolvers();
+    const known = menuSolvers(solving.library);
     return open?.screen === id && known ? known[open.menu](open, { rect, free, edges }, solving) : null;
   },
   parts: (open) =>

@@ -7,7 +7,7 @@ export const overview = defineSceneSection({
   key: 'overview',
   solve: (ground, solving) =>
     solving.overview?.screen === ground.id
-      ? (windowSolver()?.overview(ground, solving.overview, solving) ?? null)
+      ? (windowSolver(solving.library)?.overview(ground, solving.overview, solving) ?? null)
       : null,
   parts: (open) =>
     open

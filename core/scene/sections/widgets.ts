@@ -218,7 +218,7 @@ function hostOf(widget: Widget | undefined): string | null {
 /** How widgets are looked at. */
 const eye: Eye<WidgetContext> = {
   needs: ({ type, options, face }) => widgetKindOf(type).needs(options as Widget['options'], face),
-  work: (type) => workOf(type as Widget['type']),
+  work: (type, library) => workOf(type as Widget['type'], library),
   blank: () => UNKNOWN,
 };
 
@@ -262,14 +262,14 @@ function sizeWidget(
 }
 
 /** Whether a widget is not there just now, by what it says of that. What can't be told leaves it there. */
-function isAway({ id, shows, options }: Widget, { out, needs, facts, readings }: Solving): boolean {
+function isAway({ id, shows, options }: Widget, { out, needs, facts, readings, library }: Solving): boolean {
   if (shows.by === 'always') return false;
   // While a desk is arranged, nobody is near anything.
   if (shows.by === 'near') return out !== null && !out.has(id);
   const asked = needsOf([shows.holds], originsOf(options));
   needs.add(asked);
-  if (!areLearned(asked)) return false;
-  return expressionWork()?.holds(shows.holds, tellingOf({ ...facts, readings }, options)) === false;
+  if (!areLearned(asked, library)) return false;
+  return expressionWork(library)?.holds(shows.holds, tellingOf({ ...facts, readings }, options)) === false;
 }
 
 const grouped = new WeakMap<Desk['widgets'], { edges: Desk['edges']; groups: Map<string, Widget[]> }>();

@@ -11,8 +11,8 @@ export const windows = defineSceneSection({
   key: 'windows',
   remembers: true,
   solve(ground, solving) {
-    const known = windowSolver();
     const { desk, windowHint: hint } = solving;
+    const known = windowSolver(solving.library);
     const { memory } = ground;
     const before = memory.windows;
     memory.windows = new Map();

@@ -1,19 +1,20 @@
+import { ownLibrary, Subject, type Library } from '../../values/library.ts';
 import { learnFamilies } from '../../text/families.ts';
 import type { windowSolvers } from './window.ts';
 
-/** How windows are worked out, once that was fetched: before the first one opens. */
-let known: typeof windowSolvers | null = null;
+const windows = new Subject((): { solvers: typeof windowSolvers | null } => ({ solvers: null }));
 
-/** Null until it was learned. */
-export function windowSolver(): typeof windowSolvers | null {
-  return known;
+/** How windows are worked out; null until it was learned. */
+export function windowSolver(library: Library): typeof windowSolvers | null {
+  return library.on(windows).solvers;
 }
 
-export async function learnWindows(): Promise<void> {
+/** Makes sure that windows can be worked out: before the first one opens. */
+export async function learnWindows(library: Library = ownLibrary): Promise<void> {
   const [solving] = await Promise.all([
     import('./window.ts'),
     // What is written in a terminal stands in columns, whatever the desk's type.
-    learnFamilies(['spline-sans-mono']),
+    learnFamilies(['spline-sans-mono'], library),
   ]);
-  known ??= solving.windowSolvers;
+  library.on(windows).solvers ??= solving.windowSolvers;
 }

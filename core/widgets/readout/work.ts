@@ -28,7 +28,8 @@ const MOST_IN_LINE = 300;
 export function view(options: ReadoutOptions, _face: ReadoutFace, context: WidgetContext): ReadoutView {
   const { text, width, align, type, colour, turns, turned } = options;
   const hasTurned =
-    turns.trim() !== '' && expressionWork()?.holds(turns, tellingOf(context, options)) === true;
+    turns.trim() !== '' &&
+    expressionWork(context.readings.library)?.holds(turns, tellingOf(context, options)) === true;
   const lines = saidOf(text, context, options)
     .split('\n')
     .slice(0, MOST_LINES)
