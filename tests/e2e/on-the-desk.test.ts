@@ -80,7 +80,8 @@ withApp('what is put on the desk', ({ server, open }) => {
     await page.getByRole('checkbox', { name: 'one', exact: true, checked: true }).waitFor();
     const saved = page.waitForResponse(
       (response) =>
-        response.request().method() === 'PUT' && (response.request().postData() ?? '').includes('[x] <img'),
+        /^(PUT|PATCH)$/.test(response.request().method()) &&
+        (response.request().postData() ?? '').includes('[x] <img'),
     );
     await page.getByRole('checkbox').nth(1).focus();
     await page.keyboard.press('Space');

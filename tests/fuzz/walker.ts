@@ -41,6 +41,8 @@ const TEXTS = ['0', '-3', '2.5', '99999', 'gull', '07:30', ''];
 const APART =
   /live|screen$|shelf|file|picture|bake|export|png|jpeg|webp|window of its own|upload|font|to the studio/i;
 
+const SAVES = /^(PUT|PATCH)$/;
+
 interface Target {
   name: string;
   kind: string;
@@ -115,7 +117,7 @@ async function step(page: Page, chance: Chance): Promise<string> {
   }
   if (way === 18) {
     await page.reload();
-    await page.locator('[data-stage]').waitFor();
+    await stageOf(page);
     return 'reload';
   }
   if (way === 19) {
@@ -123,6 +125,16 @@ async function step(page: Page, chance: Chance): Promise<string> {
     return 'the server goes, or comes';
   }
   return `point at ${name}`;
+}
+
+/** Waits for the stage; a walk may be in live, where there is none, or on its way there. */
+async function stageOf(page: Page): Promise<void> {
+  const stage = page.locator('[data-stage]');
+  const live = page.locator('nav[aria-label="Out of live"]');
+  await stage.or(live).first().waitFor();
+  const studio = page.url().replace('/live/', '/desk/').replace(/\?.*$/, '');
+  if (page.url().includes('/live/')) await page.goto(studio);
+  await stage.waitFor();
 }
 
 /** Answers the question that a tab asks when another one overtook it. */
@@ -142,6 +154,7 @@ async function settle(pages: Page[], chance: Chance): Promise<string[]> {
     const isKept = page.locator('[data-saving="kept"]');
     const question = page.getByRole('dialog', { name: 'Changed in two places' });
     for (let press = 0; press < 3; press++) await page.keyboard.press('Escape');
+    await stageOf(page);
     // Others may save while an answer is on its way: then it is asked again.
     for (let time = 0; time < 6 && (await isKept.count()) === 0; time++) {
       await isKept.or(question).first().waitFor({ timeout: 20_000 });
@@ -194,7 +207,7 @@ async function walk(browser: Browser, server: RunningServer, seed: number, found
     const page = await context.newPage();
     page.on('pageerror', (error) => say('the page fails', error.stack ?? error.message));
     page.on('response', (response) => {
-      if (response.request().method() === 'PUT' && response.status() >= 400 && response.status() !== 412)
+      if (SAVES.test(response.request().method()) && response.status() >= 400 && response.status() !== 412)
         say(`a save is refused with ${response.status()}`);
     });
     pages.push(page);
@@ -202,7 +215,7 @@ async function walk(browser: Browser, server: RunningServer, seed: number, found
   try {
     for (const page of pages) {
       await page.goto(`${server.address}/desk/${id}`);
-      await page.locator('[data-stage]').waitFor();
+      await stageOf(page);
     }
     for (let count = 0; count < STEPS; count++) {
       const page = chance.of(pages);
