@@ -1,4 +1,4 @@
-import { applyPatch, type Operation } from 'fast-json-patch';
+import patch, { type Operation } from 'fast-json-patch';
 import { z } from 'zod';
 import { HttpProblem } from '../http/problem.ts';
 
@@ -34,7 +34,7 @@ export function changed(text: string, changes: string): string {
       'A desk is changed by up to 20,000 steps that add, replace or remove.',
     );
   try {
-    const { newDocument } = applyPatch(JSON.parse(text), parsed.data as Operation[], true, true);
+    const { newDocument } = patch.applyPatch(JSON.parse(text), parsed.data as Operation[], true, true);
     return JSON.stringify(newDocument);
   } catch {
     throw new HttpProblem(422, 'Not of this desk', 'The changes do not fit the desk that they are made to.');

@@ -1,6 +1,6 @@
 import '../../tests/support/page.ts';
 import { expect } from 'chai';
-import { applyPatch, type Operation } from 'fast-json-patch';
+import patch, { type Operation } from 'fast-json-patch';
 import type { Desk } from '../../core/desk/desk.ts';
 import { isSame } from '../../core/desk/differences.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
@@ -48,7 +48,7 @@ function createWorld() {
         if (basedOn !== server.revision)
           return refuse(new ServerProblem(412, 'overtaken', { current: { ...server } }));
         const told = JSON.parse(changes) as Operation[] | null;
-        const made = told ? applyPatch(server.desk, told, true, false).newDocument : desk;
+        const made = told ? patch.applyPatch(server.desk, told, true, false).newDocument : desk;
         expect(made).to.deep.equal(desk);
         Object.assign(server, { desk: made, revision: server.revision + 1, savedAt: now });
         if (fate === 'lost') return refuse(new ServerGone());
