@@ -154,6 +154,15 @@ function seenThrough(behind: number, habit: WindowHabit | null): number {
   return (1 - behind / 100) * (1 - (habit?.seeThrough ?? 0) / 100);
 }
 
+const terminals = new WeakMap<Palette['roles'], ReturnType<typeof terminalOf>>();
+
+/** The colours of a terminal that has none of its own; the same for the same roles. */
+function terminalUnder(roles: Palette['roles']): ReturnType<typeof terminalOf> {
+  let terminal = terminals.get(roles);
+  if (!terminal) terminals.set(roles, (terminal = terminalOf(roles)));
+  return terminal;
+}
+
 function contentIn(
   { chosen, turned }: TrialWindow,
   kind: ContentKind,
@@ -176,7 +185,7 @@ function contentIn(
       fonts,
       textColour: (colour) => palette.textOn(colour, beneath) as Paint,
       plainColour: (colour) => palette.colour(colour) as Paint,
-      terminal: terminal ?? terminalOf(palette.roles),
+      terminal: terminal ?? terminalUnder(palette.roles),
       chosen,
       turned,
       sound,
