@@ -7,6 +7,7 @@ import { demoDesks } from '../../demo/desks.ts';
 import { createItem, createPanel, createWidget } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Widget } from '../desk/sections/widgets.ts';
+import type { TrialWindow } from '../windows/trial.ts';
 import { itemKinds } from '../items/list.ts';
 import { Library } from '../values/library.ts';
 import { widgetKinds } from '../widgets/list.ts';
@@ -198,6 +199,35 @@ describe('a solver', () => {
     expect(looked(open)).to.deep.equal(['tiles']);
     expect(looked({ ...open, windows: [{ ...window, rect: { ...window.rect, x: 7 } }] })).to.deep.equal([]);
     expect(looked({ ...open, workspace: 1 })).to.deep.equal([]);
+  });
+
+  it('lays no list of windows anew when another of them is raised', () => {
+    const panel = createPanel('panel', 'main', 'top', [
+      createItem('open', 'open-windows'),
+      createItem('clock', 'clock'),
+    ]);
+    const desk = freeze({ ...emptyDesk(), edges: [panel] }, true);
+    const [terminal, files, more] = ['terminal', 'files', 'tallybook'].map((id, order) =>
+      windowOf(id, { order }),
+    ) as [TrialWindow, TrialWindow, TrialWindow];
+    const solver = createSolver();
+    const edge = (...windows: TrialWindow[]) =>
+      solver(desk, { moment: DAWN, windows }).screens[0]?.edges[0]?.items ?? [];
+    const [before, clock] = edge(terminal, files, more);
+    const [raised, same] = edge(files, more, terminal);
+    expect(same).to.equal(clock);
+    expect(raised?.layout).to.equal(before?.layout);
+    const front = (item: typeof before) =>
+      (item?.view as unknown as { entries: { isFront: boolean }[] }).entries.map(({ isFront }) => isFront);
+    expect([front(before), front(raised)]).to.deep.equal([
+      [false, false, true],
+      [true, false, false],
+    ]);
+    // One that goes takes its place with it.
+    expect(edge(files, more)[0]?.layout).not.to.equal(before?.layout);
+    expect(solver(desk, { moment: DAWN, windows: [files, more] })).to.deep.equal(
+      solve(anew(desk), { moment: DAWN, windows: [files, more] }),
+    );
   });
 
   it('knows what is in the library that it is given, and nothing else', async () => {

@@ -141,6 +141,31 @@ withApp('the backdrop', ({ server, open }) => {
     expect(meanDelta(drawing, await seen())).to.be.below(1.5);
   });
 
+  it('comes before the small pictures that stand beside it', async () => {
+    let letGo = () => {};
+    const isHeld = new Promise<void>((resolve) => (letGo = resolve));
+    const asked: number[] = [];
+    const page = await open('/desk/dawn-count', MOMENT, (page) =>
+      page.route('**/api/backdrops?*', async (route) => {
+        asked.push(Number(new URL(route.request().url()).searchParams.get('width')));
+        await isHeld;
+        await route.continue();
+      }),
+    );
+    await page.getByRole('button', { name: 'Backdrop' }).click();
+    const card = page.getByRole('button', { name: 'First light' });
+    await card.waitFor();
+    // The stage asks for its own, and for a small one that stands in for it.
+    expect(asked.every((width) => width >= 480)).to.equal(true);
+    expect(asked.length).to.be.above(0);
+    letGo();
+    await card.locator('img').waitFor();
+    await page.waitForFunction(
+      () => document.querySelector<HTMLImageElement>('button[title="First light"] img')?.naturalWidth === 240,
+    );
+    expect(asked).to.include(240);
+  });
+
   it('is a gradient of roles and own colours, and follows the palette', async () => {
     const page = await openBackdrop('/desk/bare-desk');
     await page.getByRole('radio', { name: 'Gradient' }).click();
