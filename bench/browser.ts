@@ -1,6 +1,7 @@
 import type { Page } from 'playwright-core';
 import { RunningServer, launchBrowser } from '../tests/support/app.ts';
 import { dragAmongMany, dragAmongMixed, dragWindow, growDock, type Frames } from './browser-frames.ts';
+import { firstSight } from './browser-first-sight.ts';
 import { frameLoad, liveLoad, spectrumLoad } from './browser-loads.ts';
 import { firstUse, legibilityAfterChange, openLarge, scriptSize } from './browser-waits.ts';
 import type { Row } from './main.ts';
@@ -27,7 +28,11 @@ export async function benchBrowser(): Promise<Row[]> {
     const windows = await alone(dragWindow);
     const mixed = await alone(dragAmongMixed);
     const large = await alone(openLarge);
-    return rowsOf({ first, frames, dock, script, fresh, live, spectrum, frame, windows, mixed, large });
+    const sights = await firstSight(browser);
+    return [
+      ...rowsOf({ first, frames, dock, script, fresh, live, spectrum, frame, windows, mixed, large }),
+      ...sights,
+    ];
   } finally {
     await browser.close();
     await server.end();

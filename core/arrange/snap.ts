@@ -142,13 +142,14 @@ function equalGaps(
     const start = axis === 'x' ? other.y : other.x;
     if (start < to && from < start + (axis === 'x' ? other.height : other.width)) row.push(other);
   }
-  row.sort((a, b) => a[axis] - b[axis]);
+  row.sort(axis === 'x' ? byLeft : byTop);
 
   const own = moving[length];
   const low = moving[axis] - tolerance;
   const high = moving[axis] + tolerance;
   const found: { start: number; gap: number; rect: Rect }[] = [];
-  const isFree = (a: Rect, b: Rect) => isGapFree(a, b, others, axis);
+  // What lies between two of a row is most often another of it: the others are looked through last.
+  const isFree = (a: Rect, b: Rect) => isGapFree(a, b, row, axis) && isGapFree(a, b, others, axis);
   const isNear = (start: number) => start >= low && start <= high;
   const restAt = (start: number): Rect => ({ ...moving, [axis]: start });
   /** `at` is where the gap stands that is drawn. */
@@ -185,6 +186,9 @@ function equalGaps(
   }
   return found;
 }
+
+const byLeft = (a: Rect, b: Rect) => a.x - b.x;
+const byTop = (a: Rect, b: Rect) => a.y - b.y;
 
 /** What two rectangles share across an axis; null for nothing. */
 function bandOf(a: Rect, b: Rect, axis: Axis): { from: number; to: number } | null {

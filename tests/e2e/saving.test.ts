@@ -54,13 +54,13 @@ withApp('saving', ({ server, open, browser }) => {
     expect(text.length).to.be.above(65_536);
     const page = await browser().newPage();
     await page.goto(`${server.address}/desk/${id}`);
-    await handle(page, 'w7').click();
+    await handle(page, 'w299').click();
     await page.keyboard.press('Shift+ArrowRight');
     await page.close({ runBeforeUnload: true });
-    const x = async () => (await stored(server, id)).desk.widgets[7]?.place.x;
-    const before = widgets[7]?.place.x ?? 0;
+    const x = async () => (await stored(server, id)).desk.widgets[299]?.place.x;
+    const before = widgets[299]?.place.x ?? 0;
     while ((await x()) === before) await new Promise((resolve) => setTimeout(resolve, 50));
-    expect(await x()).to.equal(before + 10);
+    expect((await stored(server, id)).revision).to.equal(2);
   });
 
   it('brings back what a closed page could not save', async () => {
