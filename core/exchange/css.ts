@@ -13,12 +13,17 @@ interface Declared {
 type Properties = Map<string, Declared>;
 
 const MOST_PROPERTIES = 5000;
+/** Faults beyond which a text is no CSS. The parser has been seen to find the same one again for ever. */
+const MOST_FAULTS = 500;
 
 export function readCss(text: string): ReadColours | null {
   const declared: Record<Half | 'both', Properties> = { both: new Map(), light: new Map(), dark: new Map() };
-  let count = 0;
+  let [count, faults] = [0, 0];
+  const onParseError = () => {
+    if (++faults > MOST_FAULTS) throw new Error('Too many faults');
+  };
   try {
-    collect(parse(text, { onParseError: () => {} }), (half, name, value) => {
+    collect(parse(text, { onParseError }), (half, name, value) => {
       if (++count > MOST_PROPERTIES) return;
       const before = declared[half].get(name);
       // The later one holds, unless the earlier was marked as more important.

@@ -98,6 +98,12 @@ describe('files of colours that somebody has damaged', () => {
     }
   });
 
+  it('come to an end where the parser of CSS finds the same fault for ever', () => {
+    // What it had read before was still among what it counted brackets by.
+    readColours('('.repeat(60_000));
+    expect(readColours('{}qQ&){ {')).to.equal(null);
+  });
+
   it('may be as deep, as long or as strange as they like', () => {
     const deep = `${'{"a":'.repeat(20_000)}1${'}'.repeat(20_000)}`;
     const wide = JSON.stringify(

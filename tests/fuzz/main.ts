@@ -36,6 +36,9 @@ function propertyFiles(folder: string): string[] {
     .filter((path) => readFileSync(join(root, path), 'utf8').includes('fc.assert('));
 }
 
+/** ms that one run of all properties may take; it takes five minutes on a slow machine. */
+const MOST_MS = 900_000;
+
 function runProperties(seed: number): Promise<{ passed: number; failed: number; text: string }> {
   const files = [...propertyFiles('core'), ...propertyFiles('server'), ...propertyFiles('web')];
   return new Promise((resolve) => {
@@ -48,9 +51,12 @@ function runProperties(seed: number): Promise<{ passed: number; failed: number; 
         stdio: ['ignore', 'pipe', 'pipe'],
       },
     );
+    // One that never ends is found too.
+    const timer = setTimeout(() => child.kill('SIGKILL'), MOST_MS);
     let text = '';
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (text += String(chunk)));
     child.on('close', (code) => {
+      clearTimeout(timer);
       const number = (word: string) => Number(new RegExp(`^\\s*(\\d+) ${word}`, 'm').exec(text)?.[1] ?? 0);
       resolve({ passed: number('passing'), failed: number('failing') || (code === 0 ? 0 : 1), text });
     });
