@@ -136,6 +136,16 @@ describe('desks on the server', () => {
     ];
     for (const changes of refused)
       expect((await patch(changes, 2)).status, JSON.stringify(changes)).to.equal(422);
+    // Deeper than anything could walk, and more steps than a list of a desk has entries.
+    const bare = (text: string) =>
+      ask()
+        .patch('/api/desks/dawn-count')
+        .set('Content-Type', 'application/json-patch+json')
+        .set('If-Match', '"2"')
+        .send(text);
+    const deep = `[{"op":"add","path":"/name","value":${'['.repeat(200_000)}${']'.repeat(200_000)}}]`;
+    expect((await bare(deep)).status).to.equal(422);
+    expect((await patch(Array(6000).fill(x), 2)).status).to.equal(422);
     expect(Object.hasOwn(Object.prototype, 'polluted')).to.equal(false);
     expect((await ask().get('/api/desks/dawn-count')).body.revision).to.equal(2);
   });

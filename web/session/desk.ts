@@ -58,9 +58,16 @@ const reading = () => persist(() => import('./unsaved-reading.ts'));
 alsoLater(() => import('./unsaved-reading.ts'));
 
 /** Saves by what changed, as far as that is little: it goes on when its page is left, and no desk is sent for one move. */
-function saveDesk(desk: Desk, basedOn: number, base: Desk | null): Promise<Saved> {
+async function saveDesk(desk: Desk, basedOn: number, base: Desk | null): Promise<Saved> {
   const changes = base && changesBetween(base, desk);
-  return changes ? api.saveChanges(desk.id, changes, basedOn) : api.save(desk, basedOn);
+  if (!changes) return api.save(desk, basedOn);
+  try {
+    return await api.saveChanges(desk.id, changes, basedOn);
+  } catch (error) {
+    // Whether it is the changes that don't fit or the desk itself, the whole of it tells.
+    if (!(error instanceof ServerProblem && error.status === 422)) throw error;
+    return api.save(desk, basedOn);
+  }
 }
 
 const fresh = { history: null, failure: null, refusal: null, rescued: null };
