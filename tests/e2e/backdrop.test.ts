@@ -5,7 +5,7 @@ import type { Page } from 'playwright-core';
 import sharp from 'sharp';
 import { unzipSync } from 'fflate';
 import { deltaE } from '../../core/values/colour.ts';
-import { centreOf, drag, stored, untilKept, withApp } from '../support/app.ts';
+import { centreOf, drag, drawn, stored, untilKept, withApp } from '../support/app.ts';
 
 const MOMENT = new Date('2026-11-24T09:30:00Z');
 
@@ -76,9 +76,7 @@ withApp('the backdrop', ({ server, open }) => {
     let live = await pixelsOf(page, 'canvas[data-live-backdrop]');
     for (let last: number[] = []; JSON.stringify(last) !== JSON.stringify(live);) {
       last = live;
-      await page.evaluate(
-        () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
-      );
+      await drawn(page);
       live = await pixelsOf(page, 'canvas[data-live-backdrop]');
     }
     await page.mouse.up();

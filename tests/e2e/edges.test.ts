@@ -8,6 +8,7 @@ import {
   addDesk,
   centreOf,
   drag,
+  drawn,
   handle,
   stored,
   take,
@@ -358,6 +359,7 @@ withApp('edges', ({ server, open }) => {
     await page.locator('[data-edge="dock"]:not([data-away])').waitFor();
     const there = await edge.boundingBox();
     await page.mouse.move(middle, (there?.y ?? 0) + 10);
+    await drawn(page);
     expect(await away.count()).to.equal(0);
     await page.mouse.move(middle, screen.y + 60);
     await away.waitFor();

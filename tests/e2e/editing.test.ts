@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { bareDesk } from '../../demo/bare-desk.ts';
 import { createWidget } from '../../core/desk/defaults.ts';
-import { addDesk, drag, handle, stored, untilKept, withApp, chooseEdge } from '../support/app.ts';
+import { addDesk, drag, drawn, handle, stored, untilKept, withApp, chooseEdge } from '../support/app.ts';
 
 withApp('editing', ({ server, open }) => {
   const widget = async (desk: string, id: string) =>
@@ -57,6 +57,7 @@ withApp('editing', ({ server, open }) => {
     await page.mouse.down();
     await page.mouse.move((dock?.x ?? 0) + 420, (dock?.y ?? 0) - 440, { steps: 6 });
     await page.mouse.up();
+    await drawn(page);
     expect((await machine.boundingBox())?.y).to.be.below((before?.y ?? 0) - 100);
     await page.keyboard.press('Control+z');
     expect(await machine.boundingBox()).to.deep.equal(before);

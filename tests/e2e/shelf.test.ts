@@ -6,7 +6,7 @@ import type { Page } from 'playwright-core';
 import { strToU8, zipSync } from 'fflate';
 import { digestOf } from '../support/digest.ts';
 import { dawnCount } from '../support/desks.ts';
-import { addDesk, handle, listed, stored, withApp } from '../support/app.ts';
+import { addDesk, drawn, handle, listed, stored, withApp } from '../support/app.ts';
 
 const names = (page: Page) => page.locator('[data-desk] h2').allInnerTexts();
 
@@ -83,9 +83,7 @@ withApp('the shelf', ({ server, open }) => {
     await page.getByRole('heading', { name: 'Late tide' }).waitFor();
     letGo();
     await given;
-    await page.evaluate(
-      () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
-    );
+    await drawn(page);
     expect(await page.getByRole('heading', { name: 'Late tide' }).count()).to.equal(1);
     await page.unroute('**/api/desks');
   });

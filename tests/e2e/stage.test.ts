@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { centreOf, drag, handle, stored, take, untilKept, withApp } from '../support/app.ts';
+import { centreOf, drag, drawn, handle, stored, take, untilKept, withApp } from '../support/app.ts';
 
 withApp('the stage', ({ server, open }) => {
   it('moves a widget with the pointer, shows the guide it catches on, keeps it over a reload, and undoes', async () => {
@@ -11,6 +11,7 @@ withApp('the stage', ({ server, open }) => {
     await page.locator('line[data-guide="part"]').first().waitFor({ state: 'attached' });
     expect(await page.locator('[data-distance]').count()).to.be.greaterThan(0);
     await page.mouse.up();
+    await drawn(page);
     expect(await page.locator('line[data-guide]').count()).to.equal(0);
     const moved = await clock.boundingBox();
     expect(moved?.x).to.be.greaterThan((before?.x ?? 0) + 100);

@@ -3,7 +3,7 @@ import type { Locator, Page } from 'playwright-core';
 import { createDock, createItem, createPanel } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import { demoDesks } from '../../demo/desks.ts';
-import { addDesk, chooseEdge, stored, untilKept, withApp } from '../support/app.ts';
+import { addDesk, chooseEdge, drawn, stored, untilKept, withApp } from '../support/app.ts';
 import { emptyDesk } from '../support/desks.ts';
 
 /** A desk of 1600 × 900 with what windows are worked by, and applications of its own. */
@@ -64,6 +64,7 @@ withApp('windows', ({ server, open }) => {
     await page.mouse.move(from.x + by.x / 2, from.y + by.y / 2, { steps: 4 });
     await page.mouse.move(from.x + by.x, from.y + by.y, { steps: 4 });
     await page.mouse.up();
+    await drawn(page);
   }
   const titleMiddle = async (window: Locator) => {
     const { x, y, width } = await boxOf(window);
@@ -202,6 +203,7 @@ withApp('windows', ({ server, open }) => {
     await page.mouse.move(4, 420, { steps: 4 });
     const hint = page.locator('[data-window-hint]');
     await hint.waitFor();
+    await drawn(page);
     expect(await hint.boundingBox()).to.deep.equal({ x: 16, y: 56, width: 616, height: 728 });
     await page.mouse.up();
     await hint.waitFor({ state: 'detached' });
@@ -354,6 +356,7 @@ withApp('windows', ({ server, open }) => {
     await page.mouse.move(to.x, to.y, { steps: 6 });
     const hint = onto.locator('[data-window-hint]');
     await hint.waitFor();
+    await drawn(page);
     const shown = await boxOf(hint);
     await page.mouse.up();
     await hint.waitFor({ state: 'detached' });

@@ -215,11 +215,18 @@ export async function take(page: Page, what: Locator, by: { x: number; y: number
   await page.mouse.down();
   await page.mouse.move(x + by.x / 3, y + by.y / 3);
   await page.mouse.move(x + by.x, y + by.y, { steps: 8 });
+  await drawn(page);
 }
 
 export async function drag(page: Page, what: Locator, by: { x: number; y: number }): Promise<void> {
   await take(page, what, by);
   await page.mouse.up();
+  await drawn(page);
+}
+
+/** Once what the pointer did is drawn: a browser says that it moved before the page has heard of it. */
+export async function drawn(page: Page): Promise<void> {
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
 }
 
 /** Chooses an edge by its grip: it may be full of items, which are taken by themselves. */
