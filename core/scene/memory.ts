@@ -20,6 +20,8 @@ export interface ScreenMemory {
   /** By the id of the part. */
   edges: Map<string, KeptEdge>;
   widgets: Map<string, KeptWidget>;
+  /** All of the widgets that are seen; null where that has to be asked of each of them. */
+  allWidgets: KeptWidgets | null;
   /** For how long all looks of the widgets are true. */
   truth: Truth | null;
   windows: Map<string, KeptWindow>;
@@ -54,6 +56,13 @@ export interface KeptWidget extends Size {
   scene: SceneWidget | null;
 }
 
+/** The widgets of a screen in their places, and all that they follow from besides what their looks read. */
+export interface KeptWidgets {
+  of: readonly unknown[];
+  needs: readonly (readonly Need[])[];
+  list: SceneWidget[];
+}
+
 /** A window as it was solved. */
 export interface KeptWindow {
   frame: Made<Frame>;
@@ -69,9 +78,12 @@ export interface Made<T> {
 
 /** What was made before, where it would be made of the very same. */
 export function remade<T>(before: Made<T> | undefined, of: readonly unknown[], make: () => T): Made<T> {
-  const isSame =
-    before?.of.length === of.length && before.of.every((one, index) => Object.is(one, of[index]));
-  return isSame ? before : { of, value: make() };
+  return before && isMadeOf(before, of) ? before : { of, value: make() };
+}
+
+/** Whether something was made of the very same. */
+export function isMadeOf(before: { of: readonly unknown[] }, of: readonly unknown[]): boolean {
+  return before.of.length === of.length && before.of.every((one, index) => Object.is(one, of[index]));
 }
 
 export function createMemory(): Memory {
@@ -84,7 +96,14 @@ export function screenMemory({ screens }: Memory, id: string): ScreenMemory {
   if (!memory)
     screens.set(
       id,
-      (memory = { screen: null, edges: new Map(), widgets: new Map(), truth: null, windows: new Map() }),
+      (memory = {
+        screen: null,
+        edges: new Map(),
+        widgets: new Map(),
+        allWidgets: null,
+        truth: null,
+        windows: new Map(),
+      }),
     );
   return memory;
 }

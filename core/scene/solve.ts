@@ -103,7 +103,7 @@ function startSolving(desk: Desk, conditions: Conditions, memory: Memory, librar
     front: known.find(({ isFront }) => isFront)?.id ?? null,
     openMore,
     backdropStep: conditions.backdropStep ?? 0,
-    out: out && new Set(out),
+    out: out && setOf(out),
     needs,
     base: baseUnder(
       [
@@ -125,6 +125,15 @@ function startSolving(desk: Desk, conditions: Conditions, memory: Memory, librar
     library,
     widgets: groupByScreen(desk),
   };
+}
+
+const sets = new WeakMap<readonly string[], ReadonlySet<string>>();
+
+/** The same set for the same list. */
+function setOf(list: readonly string[]): ReadonlySet<string> {
+  let set = sets.get(list);
+  if (!set) sets.set(list, (set = new Set(list)));
+  return set;
 }
 
 interface Known {

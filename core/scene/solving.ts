@@ -63,13 +63,13 @@ export class Needs {
     return this.ticks.has('second') ? 'second' : this.ticks.has('minute') ? 'minute' : null;
   }
 
-  /** Sources and origins, each once. */
+  /** Sources and origins, each once, in the order of their names. */
   get all(): { source: string; origin: string }[] {
     const found = new Map<string, { source: string; origin: string }>();
     for (const needs of this.added)
       for (const { source, origin = SIMULATED } of needs)
         found.set(`${source} ${origin}`, { source, origin });
-    return [...found.values()];
+    return [...found].sort(([one], [other]) => (one < other ? -1 : 1)).map(([, need]) => need);
   }
 }
 

@@ -1,4 +1,6 @@
+import { TZDate } from '@date-fns/tz';
 import { expect } from 'chai';
+import { format } from 'date-fns/format';
 import fc from 'fast-check';
 import { DAWN, arbitraryMoment } from '../../tests/support/desks.ts';
 import { halfAt } from '../look/half.ts';
@@ -42,6 +44,33 @@ describe('time', () => {
         (moment, zone) => {
           const { start, end } = dayOf(moment, zone);
           expect(moment).to.be.within(start, end - 1);
+        },
+      ),
+    );
+  });
+
+  it('sets every moment of a day by itself, however often the day was set before', () => {
+    fc.assert(
+      fc.property(
+        arbitraryMoment,
+        fc.array(fc.integer({ min: -90_000, max: 90_000 }), { minLength: 2, maxLength: 6 }),
+        fc.constantFrom('Europe/London', 'Pacific/Auckland', 'America/St_Johns', 'UTC'),
+        fc.constantFrom(
+          'EEE d MMM',
+          "y-MM-dd 'at' HH:mm",
+          'do',
+          'h aaa',
+          'B',
+          'xxx',
+          'RRRR I',
+          'zzz',
+          'mm:ss',
+        ),
+        (moment, seconds, zone, pattern) => {
+          for (const off of seconds) {
+            const at = moment + off * 1000;
+            expect(formatMoment(at, zone, pattern)).to.equal(format(new TZDate(at, zone), pattern));
+          }
         },
       ),
     );

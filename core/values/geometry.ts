@@ -12,6 +12,9 @@ export interface Size {
 
 export interface Rect extends Point, Size {}
 
+export const isAsLarge = (one: Size, other: Size): boolean =>
+  one.width === other.width && one.height === other.height;
+
 export type Axis = 'x' | 'y';
 export const sides = ['top', 'right', 'bottom', 'left'] as const;
 export type Side = (typeof sides)[number];

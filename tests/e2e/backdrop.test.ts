@@ -139,6 +139,28 @@ withApp('the backdrop', ({ server, open }) => {
     expect(meanDelta(drawing, await seen())).to.be.below(1.5);
   });
 
+  it('is asked for once its drawing is here: no drawing waits behind pictures that are being made', async () => {
+    const drawn = new Set<string>();
+    const early: string[] = [];
+    const late: string[] = [];
+    const page = await open('/', MOMENT, (page) => {
+      page.on('requestfinished', (request) => {
+        if (request.url().includes('/backdrops/sketch?')) drawn.add(drawnIn(request.url()));
+      });
+      page.on('request', (request) => {
+        if (request.url().includes('/api/backdrops?'))
+          (drawn.has(drawnIn(request.url())) ? late : early).push(request.url());
+      });
+      return Promise.resolve();
+    });
+    await page.waitForFunction(() => {
+      const images = [...document.querySelectorAll<HTMLImageElement>('[data-desk] img[data-backdrop]')];
+      return images.length > 4 && images.every(({ naturalWidth }) => naturalWidth > 0);
+    });
+    expect(late.length).to.be.above(4);
+    expect(early).to.deep.equal([]);
+  });
+
   it('comes before the small pictures that stand beside it', async () => {
     let letGo = () => {};
     const isHeld = new Promise<void>((resolve) => (letGo = resolve));
@@ -153,7 +175,7 @@ withApp('the backdrop', ({ server, open }) => {
     await page.getByRole('button', { name: 'Backdrop' }).click();
     const entry = page.getByRole('button', { name: 'First light now' });
     await entry.waitFor();
-    // The stage asks for its own, and for a small one that stands in for it.
+    // The stage asks for its own.
     expect(asked.length).to.be.above(0);
     expect(asked.filter((width) => width < 480)).to.deep.equal([]);
     letGo();
@@ -330,3 +352,7 @@ withApp('the backdrop', ({ server, open }) => {
     expect(await page.getByText(/baked and downloaded/).count()).to.equal(0);
   });
 });
+
+function drawnIn(address: string): string {
+  return new URL(address).searchParams.get('drawn') ?? '';
+}

@@ -102,11 +102,11 @@ export function launchBrowser(more: readonly string[] = []): Promise<Browser> {
  * left of a page. A context that a test asked for is its own: it may have been changed.
  */
 class Contexts {
-  readonly #browser: () => Browser;
+  readonly #browser: Browser;
   readonly #free: BrowserContext[] = [];
   readonly #changed = new WeakSet<Page>();
 
-  constructor(browser: () => Browser) {
+  constructor(browser: Browser) {
     this.#browser = browser;
   }
 
@@ -136,7 +136,7 @@ class Contexts {
   }
 
   async #create(): Promise<BrowserContext> {
-    const context = await this.#browser().newContext({
+    const context = await this.#browser.newContext({
       viewport: { width: 1280, height: 800 },
       colorScheme: 'dark',
       acceptDownloads: true,
@@ -147,7 +147,42 @@ class Contexts {
   }
 }
 
-/** Tests share one server and one browser; each gets a page with storage of its own. */
+/**
+ * What the test files that one process runs after another share: a browser, and the port of their servers, so that the
+ * browser knows the interface's files by the address that it has read them from.
+ */
+const shared: { browser: Promise<Browser> | null; contexts: Contexts | null; port: number } = {
+  browser: null,
+  contexts: null,
+  port: 0,
+};
+
+/** The browser of all files; it ends with the process. A new one where it has gone. */
+async function sharedBrowser(): Promise<{ browser: Browser; contexts: Contexts }> {
+  let browser = await (shared.browser ??= launchBrowser());
+  if (!browser.isConnected() || !shared.contexts) {
+    if (!browser.isConnected()) browser = await (shared.browser = launchBrowser());
+    shared.contexts = new Contexts(browser);
+  }
+  return { browser, contexts: shared.contexts };
+}
+
+async function ownBrowser(more: readonly string[]): Promise<{ browser: Browser; contexts: Contexts }> {
+  const browser = await launchBrowser(more);
+  return { browser, contexts: new Contexts(browser) };
+}
+
+/** Starts a server on the port of the ones before it, or on another one where that is taken. */
+async function startOnSharedPort(server: RunningServer): Promise<void> {
+  server.port = shared.port;
+  await server.start().catch(() => {
+    server.port = 0;
+    return server.start();
+  });
+  shared.port = server.port;
+}
+
+/** The tests of a file share one server, on a folder of its own; each gets a page with storage of its own. */
 export function withApp(
   title: string,
   define: (app: {
@@ -156,19 +191,23 @@ export function withApp(
     open: (path: string, at?: Date, prepare?: (page: Page) => Promise<unknown>) => Promise<Page>;
     browser: () => Browser;
   }) => void,
+  /** On the command line of the browser, which is then its own. */
   more: readonly string[] = [],
 ): void {
   describe(title, () => {
     const server = new RunningServer();
     let browser: Browser;
+    let contexts: Contexts;
     const pages: Page[] = [];
-    const contexts = new Contexts(() => browser);
 
     before(async () => {
-      [browser] = await Promise.all([launchBrowser(more), server.start()]);
+      [{ browser, contexts }] = await Promise.all([
+        more.length > 0 ? ownBrowser(more) : sharedBrowser(),
+        startOnSharedPort(server),
+      ]);
     });
     after(async () => {
-      await browser.close();
+      if (more.length > 0) await browser.close();
       await server.end();
     });
     afterEach(async function () {

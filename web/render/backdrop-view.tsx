@@ -3,7 +3,7 @@ import type { Size } from '../../core/values/geometry.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { SceneBackdrop } from '../../core/scene/scene.ts';
 import { backdropAddress, sketchAddress } from '../api/addresses.ts';
-import { lastPicture, rememberPicture } from './last-pictures.ts';
+import { lastPicture, noteShown, rememberPicture, wasShown } from './last-pictures.ts';
 import { useIsAwaited } from './looked-at.ts';
 
 /** What the studio adds to how backdrops are shown: changes under way are painted at once, here in the browser. */
@@ -76,27 +76,25 @@ function Layer({
   const isHeld = live !== null && live.isTurning && mayPaint;
   const small = width > STAND_IN_WIDTH ? backdropAddress(wanted, STAND_IN_WIDTH) : null;
   const shown = useLatest({ address, small, of: id, isHeld });
-  // The first one may still have to be made: a small one, known from the shelf, stands in for it, and until that is here
-  // the picture that was last seen there, or a drawing.
-  const [standIn] = useState(() =>
-    [small, (screen === null ? null : lastPicture(screen)) ?? sketchAddress(wanted)]
-      .filter((one) => one !== null)
-      .map((one) => `center / 100% 100% url("${one}")`)
-      .join(', '),
-  );
+  const [{ standIn, sketch }] = useState(() => standInFor(wanted, { address, small, screen }));
+  const mayAsk = useIsHere(sketch);
   const [isHere, setHere] = useState(false);
   useIsAwaited(screen !== null && !isHere);
   return (
     <>
       <img
-        src={shown}
+        src={mayAsk ? shown : undefined}
         alt=""
         draggable={false}
         data-backdrop
         className="absolute inset-0 size-full"
-        style={{ opacity, background: (!isHere && standIn) || undefined }}
+        style={{
+          opacity,
+          background: isHere || !standIn ? undefined : `center / 100% 100% url("${standIn}")`,
+        }}
         onLoad={() => {
           setHere(true);
+          noteShown(shown);
           if (screen !== null) rememberPicture(screen, shown);
         }}
         onError={() => setHere(true)}
@@ -106,6 +104,34 @@ function Layer({
       )}
     </>
   );
+}
+
+/**
+ * What stands in for the first picture until that is made: a small one that this page has shown already, the one that was
+ * last seen there, or a drawing.
+ */
+function standInFor(
+  drawn: Drawn,
+  { address, small, screen }: { address: string; small: string | null; screen: string | null },
+): { standIn: string | null; sketch: string | null } {
+  if (wasShown(address)) return { standIn: null, sketch: null };
+  const last = screen === null ? null : lastPicture(screen);
+  const known = small !== null && wasShown(small) ? small : last;
+  if (known !== null) return { standIn: known, sketch: null };
+  const sketch = sketchAddress(drawn);
+  return { standIn: sketch, sketch };
+}
+
+/**
+ * Whether a drawing is here, so that the picture it stands in for may be asked for: a browser asks a server for few at
+ * once, and pictures that are being made would hold up all drawings behind them.
+ */
+function useIsHere(sketch: string | null): boolean {
+  const [isHere, setHere] = useState(sketch === null);
+  useEffect(() => {
+    if (sketch !== null) void loaded(sketch).then(() => setHere(true));
+  }, [sketch]);
+  return isHere;
 }
 
 interface Wanted {

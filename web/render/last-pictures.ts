@@ -28,3 +28,13 @@ export function rememberPicture(screen: string, address: string): void {
   // A full storage forgets a picture, nothing else.
   browserKeep.tryItem(KEY, JSON.stringify([[screen, address], ...others].slice(0, MOST)));
 }
+
+/** Of how many pictures it is known that this page has shown them: they lie in the browser's cache. */
+const MOST_SHOWN = 400;
+const shown = new Set<string>();
+
+export const wasShown = (address: string): boolean => shown.has(address);
+
+export function noteShown(address: string): void {
+  if (shown.size < MOST_SHOWN) shown.add(address);
+}

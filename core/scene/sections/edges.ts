@@ -9,7 +9,7 @@ import { layBlank } from '../../items/blank.ts';
 import { layLines } from '../../items/text.ts';
 import type { ItemContext, Room, WidgetContext } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
-import { clamp, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
+import { clamp, isAsLarge, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../scene.ts';
 import type { SceneText } from '../parts.ts';
 import { solidFinish } from './beside.ts';
@@ -241,7 +241,12 @@ function shownAnew(
   const again: KeptEdge['looks'][number][] = [];
   /** By id of the item, in each of the rooms that it was looked at in. */
   const changed = new Map<string, { before: Look; now: Look }[]>();
-  for (const { item, on, seen: before } of looks) {
+  for (const look of looks) {
+    const { item, on, seen: before } = look;
+    if (isStill(before.truth, solving.now)) {
+      again.push(look);
+      continue;
+    }
     const { seen } = lookAtItem(item, on, solving);
     again.push({ item, on, seen });
     if (seen.look === before.look) continue;
@@ -264,8 +269,6 @@ function shownAnew(
     scene: sameFields(scene, { ...scene, items: sameList(scene.items, items) }),
   };
 }
-
-const isAsLarge = (one: Size, other: Size) => one.width === other.width && one.height === other.height;
 
 type Laying = Pick<KeptEdge, 'edge' | 'frame' | 'surface' | 'plate' | 'stand' | 'isAway'>;
 

@@ -3,7 +3,7 @@ import { lookUp } from '../../values/look-up.ts';
 import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
 import type { Desk } from '../../desk/desk.ts';
 import type { Widget } from '../../desk/sections/widgets.ts';
-import { moveInside, type Rect } from '../../values/geometry.ts';
+import { isAsLarge, moveInside, type Rect } from '../../values/geometry.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { areLearned, expressionWork } from '../../expressions/learn.ts';
 import type { WidgetContext } from '../../kinds/kind.ts';
@@ -16,7 +16,14 @@ import type { SceneWidget } from '../scene.ts';
 import { defineSceneSection, type Ground } from './section.ts';
 import { placedTexts } from './texts.ts';
 import { isStill, lookAt, truthOf, type Eye, type Truth } from '../looks.ts';
-import { sameList, sameRect, type KeptWidget, type ScreenMemory } from '../memory.ts';
+import {
+  isMadeOf,
+  sameList,
+  sameRect,
+  type KeptWidget,
+  type KeptWidgets,
+  type ScreenMemory,
+} from '../memory.ts';
 import { groundFor, type Solving } from '../solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
@@ -52,9 +59,81 @@ export const widgets = defineSceneSection({
     })),
 });
 
-function solveWidgets({ id: screen, rect, free, rects, memory }: Ground, solving: Solving): SceneWidget[] {
+function solveWidgets(ground: Ground, solving: Solving): SceneWidget[] {
+  const { memory } = ground;
+  const here = solving.widgets.get(ground.id) ?? [];
+  const of = whatTheyFollow(here, ground, solving);
+  const last = memory.allWidgets;
+  const again = last && isMadeOf(last, of) ? shownAnew(last, memory, solving) : null;
+  if (again) {
+    for (const list of again.needs) solving.needs.add(list);
+    memory.allWidgets = again;
+    return again.list;
+  }
+  const list = placeAll(here, ground, solving);
+  memory.allWidgets = here.every(isFixed) ? { of, needs: needsIn(memory.widgets), list } : null;
+  return list;
+}
+
+const needsIn = (widgets: ReadonlyMap<string, KeptWidget>) => [
+  ...new Set([...widgets.values()].map(({ look }) => look.needs)),
+];
+
+/** The widgets where they are with what they show now, where each is as large as before; null where one is not. */
+function shownAnew(last: KeptWidgets, memory: ScreenMemory, solving: Solving): KeptWidgets | null {
+  if (memory.truth !== null && isStill(memory.truth, solving.now)) return last;
+  const looked: KeptWidget[] = [];
+  for (const kept of memory.widgets.values()) {
+    if (isStill(kept.seen.truth, solving.now)) continue;
+    const seen = lookAt(solving.now, kept.stand, kept.widget, eye);
+    if (!isAsLarge(seen.look.layout.size, kept.look.layout.size)) return null;
+    looked.push({ ...kept, seen, look: seen.look });
+  }
+  const shown = new Map<SceneWidget, SceneWidget>();
+  for (const kept of looked) {
+    const { widget, look, scene } = kept;
+    if (scene && look !== memory.widgets.get(widget.id)?.look) {
+      kept.scene = sceneOf(kept, scene.rect, solving);
+      shown.set(scene, kept.scene);
+    }
+    memory.widgets.set(widget.id, kept);
+  }
+  memory.truth = truthOf(new Set([...memory.widgets.values()].map(({ seen }) => seen)), solving.now);
+  const list = sameList(
+    last.list,
+    last.list.map((scene) => shown.get(scene) ?? scene),
+  );
+  return { of: last.of, needs: needsIn(memory.widgets), list };
+}
+
+/** All that the widgets of a screen follow from, in their places, besides what their looks read. */
+function whatTheyFollow(here: readonly Widget[], ground: Ground, solving: Solving): unknown[] {
+  const { rect, free, solved, memory } = ground;
+  const { base, desk, palette, out, facts } = solving;
+  return [
+    here,
+    base,
+    palette,
+    desk.look.finish,
+    rect,
+    sameRect(memory.screen?.free, free),
+    solved.edges,
+    out,
+    facts.workspaces,
+    facts.workspace,
+  ];
+}
+
+/** Whether a widget can't change any more, and nothing is read to tell whether it is there. */
+const isFixed = ({ shows, options }: Widget) => shows.by !== 'while' && Object.isFrozen(options);
+
+/** Those of the widgets that are seen, each in its place. */
+function placeAll(
+  here: readonly Widget[],
+  { rect, free, rects, memory }: Ground,
+  solving: Solving,
+): SceneWidget[] {
   const placed = new Map(rects);
-  const here = solving.widgets.get(screen) ?? [];
   const unplaced = sizeAll(here, rect, placed, memory, solving);
   memory.widgets = unplaced;
 
@@ -70,7 +149,7 @@ function solveWidgets({ id: screen, rect, free, rects, memory }: Ground, solving
   }
 
   /** Places a widget and, before it, all that it hangs from: thousands may hang one from the other. */
-  function placeAll(id: string): void {
+  function placeWithHosts(id: string): void {
     const chain = new Set<string>();
     for (let at: string | null = id; at !== null && unplaced.has(at) && !placed.has(at) && !chain.has(at);) {
       chain.add(at);
@@ -89,7 +168,7 @@ function solveWidgets({ id: screen, rect, free, rects, memory }: Ground, solving
   for (const [id, part] of unplaced) {
     const host = hostOf(part.widget);
     if (host === null || placed.has(host)) placed.set(id, moveInside(place(part), rect));
-    else placeAll(id);
+    else placeWithHosts(id);
     const { workspaces: on } = part.widget;
     const at = placed.get(id);
     if (!at || (on.length > 0 && !on.includes(front))) continue;
@@ -246,6 +325,8 @@ function sizeWidget(
   const width = Math.max(1, size.width + 2 * padding);
   const height = Math.max(1, size.height + 2 * padding);
   const scale = Math.min(widget.scale, screen.width / width, screen.height / height);
+  if (isKnown && before.widget === widget && before.surface === surface && before.scale === scale)
+    return before;
   const scene = before?.scene ?? null;
   return {
     widget,

@@ -39,7 +39,7 @@ function solveWindow(
   const rect = sameRect(before?.scene.rect, rectOf(window, free, screen, windows.gaps));
   const back = titleBack(windows.title.back, surface, palette);
   const ink = palette.textOn('ink', back.beneath);
-  const colour = (isFront ? ink : mix(ink, back.beneath, windows.behind.dims / 100)) as Paint;
+  const colour = (isFront ? ink : dimmed(palette, ink, back.beneath, windows.behind.dims / 100)) as Paint;
   const { kind, title } = toldOf(application);
   const { isFilled } = window;
   const { fonts } = facts;
@@ -154,6 +154,18 @@ function seenThrough(behind: number, habit: WindowHabit | null): number {
   return (1 - behind / 100) * (1 - (habit?.seeThrough ?? 0) / 100);
 }
 
+const dims = new WeakMap<Palette, Map<string, string>>();
+
+/** What is written over the windows behind: all of them dim alike. */
+function dimmed(palette: Palette, ink: string, beneath: string, share: number): string {
+  let known = dims.get(palette);
+  if (!known) dims.set(palette, (known = new Map()));
+  const key = `${ink} ${beneath} ${share}`;
+  let colour = known.get(key);
+  if (colour === undefined) known.set(key, (colour = mix(ink, beneath, share)));
+  return colour;
+}
+
 const terminals = new WeakMap<Palette['roles'], ReturnType<typeof terminalOf>>();
 
 /** The colours of a terminal that has none of its own; the same for the same roles. */
@@ -179,7 +191,7 @@ function contentIn(
   const { tracks } = desk.sources.sound;
   const [width, height] = [Math.round(body.width), Math.round(body.height)];
   const of = [kind, width, height, palette, beneath, surface.kind, chosen, turned, fonts, terminal, tracks];
-  return remade(before, [...of, sound, position], () =>
+  return remade(before, [...of, ...Object.values<unknown>({ ...sound }), position], () =>
     contents[kind]({
       size: { width, height },
       fonts,

@@ -56,13 +56,17 @@ const MOST_TEXTS = 500;
 const texts = new Map<string, string>();
 /** Signs of a pattern that change within a minute: seconds, their parts, timestamps, and whole times of a locale. */
 const BELOW_MINUTE = /[sSATtp]/;
+/** Signs that change within a day: hours and their halves, minutes, and how far ahead the zone is. */
+const BELOW_DAY = /[abBhHkKmxXOz]/;
 
 /** A moment set with a Unicode (LDML) date pattern, such as `EEE d MMM`. Throws RangeError on a bad pattern. */
 export function formatMoment(moment: number, zone: string, pattern: string): string {
   if (BELOW_MINUTE.test(pattern)) return format(new TZDate(moment, zone), pattern);
-  // The same minute is asked for by every tick within it, and setting a date is slow.
+  // The same minute or day is asked for by every tick within it, and setting a date is slow.
   const minute = Math.floor(moment / MINUTE_MS);
-  const key = `${minute} ${zone} ${pattern}`;
+  const { year, month, day } = wallClock(moment, zone);
+  const within = BELOW_DAY.test(pattern) ? minute : `${year}-${month}-${day}`;
+  const key = `${within} ${zone} ${pattern}`;
   let text = texts.get(key);
   if (text === undefined) {
     if (texts.size >= MOST_TEXTS) texts.clear();
@@ -82,12 +86,33 @@ export function isDatePattern(pattern: string): boolean {
 
 const DAY_MS = 86_400_000;
 
-/** The moments (epoch ms) at which the wall-clock day of `moment` begins and ends; 23 to 25 hours apart. */
-export function dayOf(moment: number, zone: string): { start: number; end: number } {
+/** When a day begins and ends, epoch ms; 23 to 25 hours apart. */
+export interface Day {
+  readonly start: number;
+  readonly end: number;
+}
+
+/** The day of a moment on the wall clock of a zone. */
+export function dayOf(moment: number, zone: string): Day {
   const { year, month, day } = wallClock(moment, zone);
-  const start = new TZDate(year, month - 1, day, 0, 0, 0, zone).getTime();
-  const end = new TZDate(year, month - 1, day + 1, 0, 0, 0, zone).getTime();
-  return { start, end: end > start ? end : start + DAY_MS };
+  return dayAt(year, month, day, zone);
+}
+
+/** Days by their date and zone: setting a date in a zone is slow, and whole months of them are shown. */
+const days = new Map<string, Day>();
+const MOST_DAYS = 1000;
+
+/** A day by its date; `month` from 1. A day beyond a month's last is one of the next. */
+export function dayAt(year: number, month: number, date: number, zone: string): Day {
+  const key = `${year} ${month} ${date} ${zone}`;
+  let day = days.get(key);
+  if (!day) {
+    if (days.size >= MOST_DAYS) days.clear();
+    const start = new TZDate(year, month - 1, date, 0, 0, 0, zone).getTime();
+    const end = new TZDate(year, month - 1, date + 1, 0, 0, 0, zone).getTime();
+    days.set(key, (day = { start, end: end > start ? end : start + DAY_MS }));
+  }
+  return day;
 }
 
 const WALL_MOMENT = /^(\d{4})-(\d\d)-(\d\d) (\d\d):(\d\d)$/;

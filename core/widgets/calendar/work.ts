@@ -4,7 +4,7 @@ import type { WidgetContext } from '../../kinds/kind.ts';
 import type { Paint } from '../../kinds/layout.ts';
 import { clockPattern } from '../../kinds/options.ts';
 import type { CalendarEvent } from '../../sources/calendar/calendar.ts';
-import { dayOf, formatMoment, wallClock } from '../../sources/time/time.ts';
+import { dayAt, dayOf, formatMoment, wallClock } from '../../sources/time/time.ts';
 import { lengthTold, unitOf } from '../../sources/units.ts';
 import type { CalendarFace, CalendarOptions } from './calendar.ts';
 import { calendarLayouts, type CalendarLayout, type CalendarView } from './layout.ts';
@@ -74,25 +74,6 @@ const touches = ({ start, end }: CalendarEvent, day: { start: number; end: numbe
 const touching = (events: readonly CalendarEvent[], day: { start: number; end: number }) =>
   events.filter((event) => touches(event, day));
 
-/** Days by their date and zone: setting a date in a zone is slow, and a month is shown for all of it. */
-const days = new Map<string, { start: number; end: number }>();
-const MOST_DAYS = 400;
-
-/** When a day begins and ends on the wall clock of a zone; `month` from 0. */
-function dayAt(year: number, month: number, date: number, zone: string): { start: number; end: number } {
-  const key = `${year} ${month} ${date} ${zone}`;
-  let day = days.get(key);
-  if (!day) {
-    if (days.size >= MOST_DAYS) days.clear();
-    day = {
-      start: new TZDate(year, month, date, 0, 0, 0, zone).getTime(),
-      end: new TZDate(year, month, date + 1, 0, 0, 0, zone).getTime(),
-    };
-    days.set(key, day);
-  }
-  return day;
-}
-
 function weeksOf(
   moment: number,
   zone: string,
@@ -110,7 +91,7 @@ function weeksOf(
       const at = new Date(Date.UTC(year, month - 1, 1 - before + week * 7 + index));
       const isIn = at.getUTCMonth() === month - 1;
       const [y, m, d] = [at.getUTCFullYear(), at.getUTCMonth(), at.getUTCDate()];
-      const here = marks && isIn ? touching(events, dayAt(y, m, d, zone)) : [];
+      const here = marks && isIn ? touching(events, dayAt(y, m + 1, d, zone)) : [];
       return {
         figure: String(d),
         isIn,
