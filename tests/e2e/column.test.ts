@@ -47,6 +47,29 @@ withApp('the column', ({ server, open }) => {
     });
   });
 
+  it('undoes the desk’s steps also from a field, once what was typed there is taken', async () => {
+    const id = await addDesk(server, desk('From a field'));
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'one').click();
+    const size = page.getByRole('textbox', { name: 'Scale, exact' });
+    const before = await size.inputValue();
+    await size.fill('1.5');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Undo: Scale' }).waitFor();
+    await size.pressSequentially('77');
+    // What is being typed is the field's own to take back.
+    await page.keyboard.press('Control+z');
+    expect(await page.getByRole('button', { name: 'Undo: Scale' }).isEnabled()).to.equal(true);
+    await page.keyboard.press('Escape');
+    expect(await size.inputValue()).to.equal('1.5');
+    await page.keyboard.press('Control+z');
+    await page.getByRole('button', { name: 'Nothing to undo' }).waitFor();
+    expect(await size.inputValue()).to.equal(before);
+    await page.keyboard.press('Control+Shift+z');
+    await page.getByRole('button', { name: 'Undo: Scale' }).waitFor();
+    expect(await size.inputValue()).to.equal('1.5');
+  });
+
   it('stays with a picture that was asked for and not chosen, says how one gets here, and changes nothing', async () => {
     const id = await addDesk(server, desk('No picture yet'));
     const page = await open(`/desk/${id}`);

@@ -2,7 +2,7 @@ import { execFileSync, spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
-import { addDesk, handle, listed, stored, untilKept, withApp, Withheld } from '../support/app.ts';
+import { addDesk, handle, listed, stored, take, untilKept, withApp, Withheld } from '../support/app.ts';
 
 withApp('saving', ({ server, open, browser }) => {
   it('keeps work while the server is gone and saves it when it is back', async () => {
@@ -110,12 +110,36 @@ withApp('saving', ({ server, open, browser }) => {
     await question.waitFor();
     const theirs = await stored(server, 'night-watch');
     expect(theirs.desk.widgets.find(({ id }) => id === 'clock')?.place).to.include({ x: 160, y: -150 });
+    // Meanwhile the other goes on.
+    await first.keyboard.press('Shift+ArrowUp');
+    await untilKept(first);
+    const newer = await stored(server, 'night-watch');
     await second.getByRole('button', { name: /keep mine as a desk of its own/ }).click();
     await question.waitFor({ state: 'detached' });
+    await second.locator(`[data-saving="kept"][data-revision="${newer.revision}"]`).waitFor();
     const copy = (await listed(server)).find(({ name }) => name === 'Night watch 2');
     const mine = await stored(server, copy?.id ?? '');
     expect(mine.desk.widgets.find(({ id }) => id === 'clock')?.place).to.include({ x: 150, y: -140 });
-    expect(await stored(server, 'night-watch')).to.deep.equal(theirs);
+    expect(await stored(server, 'night-watch')).to.deep.equal(newer);
+  });
+
+  it('shows what another window changed once what was begun here is given up', async () => {
+    const first = await open('/desk/dawn-count');
+    const second = await open('/desk/dawn-count');
+    await take(second, handle(second, 'clock'), { x: 60, y: -40 });
+    await handle(first, 'machine').click();
+    await first.keyboard.press('Delete');
+    await untilKept(first);
+    const { revision } = await stored(server, 'dawn-count');
+    // It is heard of, and not taken from under the pointer.
+    await second.evaluate(() => fetch('/api/desks'));
+    expect(await handle(second, 'machine').count()).to.equal(1);
+    await second.keyboard.press('Escape');
+    await second.mouse.up();
+    await handle(second, 'machine').waitFor({ state: 'detached' });
+    await second.locator(`[data-saving="kept"][data-revision="${revision}"]`).waitFor();
+    await first.keyboard.press('Control+z');
+    await handle(second, 'machine').waitFor();
   });
 
   it('goes back to an earlier revision, as a step', async () => {

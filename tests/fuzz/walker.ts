@@ -154,6 +154,8 @@ async function settle(pages: Page[], chance: Chance): Promise<string[]> {
     const isKept = page.locator('[data-saving="kept"]');
     const question = page.getByRole('dialog', { name: 'Changed in two places' });
     for (let press = 0; press < 3; press++) await page.keyboard.press('Escape');
+    // A text of lines has its own steps: it is left first.
+    await page.evaluate(() => document.querySelector<HTMLElement>('textarea:focus')?.blur());
     await stageOf(page);
     // Others may save while an answer is on its way: then it is asked again.
     for (let time = 0; time < 6 && (await isKept.count()) === 0; time++) {

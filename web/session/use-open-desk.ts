@@ -59,10 +59,25 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
 
   const listening = useRef<Listening | null>(null);
   useEffect(() => {
+    /** The newest revision that was heard of and could not be taken; 0 for none. */
+    let missed = 0;
     async function hearOf(revision: number): Promise<void> {
+      const came = await useDesk
+        .getState()
+        .hearOf(revision)
+        // It is heard of again once the stream stands again.
+        .catch(() => 'gone');
+      if (came === 'taken') handlers.onTaken?.();
       // With work unsaved here, the next save finds out and asks.
-      if ((await useDesk.getState().hearOf(revision)) === 'taken') handlers.onTaken?.();
+      if (came === 'unsaved') missed = Math.max(missed, revision);
     }
+    // Where that work is given up, no save finds out.
+    const stopCatchingUp = useDesk.subscribe(({ saving }, before) => {
+      if (saving === before.saving || saving.state !== 'kept' || saving.revision >= missed) return;
+      const newer = missed;
+      missed = 0;
+      void hearOf(newer);
+    });
     /** The stream stands again: whatever was saved meanwhile was not heard. */
     async function catchUp(): Promise<void> {
       useDesk.getState().wake();
@@ -73,7 +88,7 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
         // Still unreachable, or gone from the shelf: saving says so by itself.
       }
     }
-    const heard = listen({
+    const stream = listen({
       onSaved: (saved, revision, isOwn) => {
         if (saved === id && !isOwn) void hearOf(revision);
       },
@@ -84,8 +99,11 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
       onHello: () => void catchUp(),
       onAbout: hearAbout,
     });
-    listening.current = heard;
-    return heard.stop;
+    listening.current = stream;
+    return () => {
+      stopCatchingUp();
+      stream.stop();
+    };
   }, [id, handlers]);
 
   useEffect(() => listening.current?.want(feeds === '' ? [] : feeds.split('\n')), [id, feeds, handlers]);

@@ -11,6 +11,13 @@ function isTyping(target: EventTarget | null): boolean {
   );
 }
 
+/** A field of a form in which nothing was typed yet has nothing to take back: the desk's steps are meant. */
+function isUntyped(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.matches('[data-untyped]');
+}
+
+const ofSteps: ReadonlySet<string> = new Set(['undo', 'redo']);
+
 /** Controls that use the arrows, Enter or Escape themselves. */
 function ownsKey(target: EventTarget | null, key: string): boolean {
   if (!(target instanceof HTMLElement)) return false;
@@ -42,14 +49,15 @@ export function useKeys(): void {
       if (event.defaultPrevented) return;
       const withControl = event.ctrlKey || event.metaKey;
       const isAnywhere = event.key === 'F6' || (withControl && event.key.toLowerCase() === 'k');
-      if (isTyping(event.target) && !isAnywhere) return;
+      const isInField = isTyping(event.target) && !isAnywhere;
+      if (isInField && !isUntyped(event.target)) return;
       if (isForSearch(event)) return;
       if (useView.getState().sheet !== null || ownsKey(event.target, event.key)) return;
       const command = commands.find(
         ({ keys, isAvailable }) =>
           keys?.some((combination) => matchesKeys(event, combination)) && (isAvailable?.() ?? true),
       );
-      if (!command) return;
+      if (!command || (isInField && !ofSteps.has(command.id))) return;
       event.preventDefault();
       command.run();
     }

@@ -57,6 +57,7 @@ export function NumberField(props: NumberFieldProps) {
         ref={input}
         aria-label={label}
         aria-invalid={isWrong}
+        data-untyped={text === null || undefined}
         inputMode="decimal"
         disabled={disabled}
         placeholder={props.isDiffering ? 'differ' : undefined}

@@ -57,6 +57,7 @@ export function TextField({
         id={id}
         aria-label={label}
         aria-invalid={isWrong}
+        data-untyped={text === null || undefined}
         value={text ?? value}
         placeholder={placeholder}
         list={list ? listId : undefined}
