@@ -16,6 +16,8 @@ import { root } from './root.ts';
 const DEFAULT_PORT = 4680;
 /** Bytes: a page names all that it wants to hear of in one address. */
 const LONGEST_HEADERS = 65_536;
+/** Whoever opens a page at once is given the processor first. */
+const WARM_AFTER_MS = 8000;
 const webFolder = join(root, 'dist/web');
 
 const { values } = parseArgs({
@@ -73,7 +75,8 @@ try {
   server.listen(port, host, () => {
     console.log(`Velvet Ledge is at http://${namesOf(host)[0]}:${portOf(server)}`);
     // Small pictures of the motifs, so that whoever chooses among them need not wait.
-    void warmMotifs(app.renderer).catch((problem: unknown) => log.warn(problem));
+    const warm = () => void warmMotifs(app.renderer).catch((problem: unknown) => log.warn(problem));
+    setTimeout(warm, WARM_AFTER_MS).unref();
   });
 
   const end = () => {

@@ -157,8 +157,13 @@ withApp('the backdrop', ({ server, open }) => {
       const images = [...document.querySelectorAll<HTMLImageElement>('[data-desk] img[data-backdrop]')];
       return images.length > 4 && images.every(({ naturalWidth }) => naturalWidth > 0);
     });
-    expect(late.length).to.be.above(4);
-    expect(early).to.deep.equal([]);
+    const shown = await page
+      .locator('[data-desk] img[data-backdrop]')
+      .evaluateAll((images) => images.map((image) => (image as HTMLImageElement).src));
+    const isShown = (address: string) => shown.includes(address);
+    expect(late.filter(isShown).length).to.be.above(4);
+    // Covers of what is played are asked for as they are.
+    expect(early.filter(isShown)).to.deep.equal([]);
   });
 
   it('comes before the small pictures that stand beside it', async () => {

@@ -2,7 +2,8 @@
  * How the interface is cut into files. By itself the bundler makes one for each set of modules that are needed together,
  * which are hundreds of a few kB: each costs more to ask for than to read. So what is needed at first by any page is one
  * file, what only the studio needs at first another, and all that comes later two: what a desk in use may need, and what
- * only the studio does. What is large and seldom needed stays by itself.
+ * only the studio does. What lies over every page comes right after it, and is a file of its own. What is large and seldom
+ * needed stays by itself.
  */
 
 interface ModuleInfo {
@@ -17,12 +18,16 @@ const LARGE =
 
 const PAGES = { shelf: '/web/shelf/shelf.tsx', studio: '/web/studio/studio.tsx', live: '/web/live/live.tsx' };
 
+/** Over every page: what it says in passing. */
+const OVER = ['/web/ui/toaster.tsx', '/web/ui/tips.tsx'];
+
 interface Reach {
   /** What each page needs before it is there. */
   shelf: Set<string>;
   studio: Set<string>;
   live: Set<string>;
   main: Set<string>;
+  over: Set<string>;
   /** What a shelf or a desk in use may ever need; what any page may. */
   used: Set<string>;
   any: Set<string>;
@@ -33,12 +38,13 @@ export function chunksOf(root: string): (id: string, graph: Graph) => string | n
   let reach: Reach | null = null;
   return (id, graph) => {
     reach ??= reachOf(root, graph);
-    const { main, shelf, studio, live, used, any } = reach;
+    const { main, shelf, studio, live, over, used, any } = reach;
     if (main.has(id)) return 'main';
     if (!any.has(id)) return null;
     const isFirst = studio.has(id);
     if (isFirst) return used.has(id) ? 'first' : 'studio';
     if (live.has(id) || shelf.has(id)) return 'pages';
+    if (over.has(id)) return 'over';
     return used.has(id) ? 'later' : 'studio-later';
   };
 }
@@ -48,6 +54,7 @@ function reachOf(root: string, graph: Graph): Reach {
   const still = (from: readonly string[]) => closure(from, graph, false);
   return {
     main: still([`${root}/web/main.tsx`]),
+    over: still(OVER.map((path) => `${root}${path}`)),
     shelf: still(page(PAGES.shelf)),
     studio: still(page(PAGES.studio)),
     live: still(page(PAGES.live)),

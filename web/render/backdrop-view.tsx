@@ -4,7 +4,7 @@ import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { SceneBackdrop } from '../../core/scene/scene.ts';
 import { backdropAddress, sketchAddress } from '../api/addresses.ts';
 import { lastPicture, noteShown, rememberPicture, wasShown } from './last-pictures.ts';
-import { useIsAwaited } from './looked-at.ts';
+import { useIsAwaited, useMayCome } from './looked-at.ts';
 
 /** What the studio adds to how backdrops are shown: changes under way are painted at once, here in the browser. */
 export interface LivePainting {
@@ -76,10 +76,13 @@ function Layer({
   const isHeld = live !== null && live.isTurning && mayPaint;
   const small = width > STAND_IN_WIDTH ? backdropAddress(wanted, STAND_IN_WIDTH) : null;
   const shown = useLatest({ address, small, of: id, isHeld });
-  const [{ standIn, sketch }] = useState(() => standInFor(wanted, { address, small, screen }));
-  const mayAsk = useIsHere(sketch);
+  const [{ standIn, sketch, isKnown }] = useState(() => standInFor(wanted, { address, small, screen }));
+  const isDrawn = useIsHere(sketch);
+  const isLookedAt = screen !== null;
+  const mayCome = useMayCome();
+  const mayAsk = isDrawn && (isLookedAt || isKnown || mayCome);
   const [isHere, setHere] = useState(false);
-  useIsAwaited(screen !== null && !isHere);
+  useIsAwaited(isLookedAt ? !isHere : !isDrawn);
   return (
     <>
       <img
@@ -113,13 +116,13 @@ function Layer({
 function standInFor(
   drawn: Drawn,
   { address, small, screen }: { address: string; small: string | null; screen: string | null },
-): { standIn: string | null; sketch: string | null } {
-  if (wasShown(address)) return { standIn: null, sketch: null };
+): { standIn: string | null; sketch: string | null; isKnown: boolean } {
+  if (wasShown(address)) return { standIn: null, sketch: null, isKnown: true };
   const last = screen === null ? null : lastPicture(screen);
   const known = small !== null && wasShown(small) ? small : last;
-  if (known !== null) return { standIn: known, sketch: null };
+  if (known !== null) return { standIn: known, sketch: null, isKnown: false };
   const sketch = sketchAddress(drawn);
-  return { standIn: sketch, sketch };
+  return { standIn: sketch, sketch, isKnown: false };
 }
 
 /**

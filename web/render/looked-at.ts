@@ -7,7 +7,7 @@ import { create } from 'zustand';
  */
 const useAwaited = create<{ count: number }>()(() => ({ count: 0 }));
 
-/** Says that a picture is waited for which is looked at. */
+/** Says that a picture is waited for which is looked at, or the drawing of any. */
 export function useIsAwaited(isAwaited: boolean): void {
   useLayoutEffect(() => {
     if (!isAwaited) return;

@@ -7,6 +7,14 @@ import type { Half } from '../../core/values/roles.ts';
 import { useWidth } from '../ui/use-width.ts';
 import { ScreenView } from './screen-view.tsx';
 
+/** A desk without all that stands on it. */
+const bared = (desk: Desk): Desk => ({
+  ...desk,
+  edges: [],
+  widgets: [],
+  windows: { ...desk.windows, icons: { ...desk.windows.icons, shown: 'none' } },
+});
+
 /** A desk, live and small: all of its screens, as they stand beside each other. */
 export const Miniature = memo(function Miniature({
   desk,
@@ -15,6 +23,7 @@ export const Miniature = memo(function Miniature({
   open = null,
   only,
   feeds,
+  isBare = false,
 }: {
   desk: Desk;
   moment: number;
@@ -26,6 +35,8 @@ export const Miniature = memo(function Miniature({
   only?: string;
   /** What came from outside. */
   feeds?: readonly Feed[];
+  /** Nothing but what lies behind: what the parts need is not here yet. */
+  isBare?: boolean;
 }) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
@@ -33,8 +44,14 @@ export const Miniature = memo(function Miniature({
   const menu = open?.menu;
   const on = open?.screen;
   const shared = useMemo(
-    () => solver(desk, { moment, half, feeds, open: menu && on ? { menu, screen: on } : null }),
-    [solver, desk, moment, half, feeds, menu, on],
+    () =>
+      solver(isBare ? bared(desk) : desk, {
+        moment,
+        half,
+        feeds,
+        open: menu && on ? { menu, screen: on } : null,
+      }),
+    [solver, desk, isBare, moment, half, feeds, menu, on],
   );
   const screens = shared.screens.filter(({ id }) => only === undefined || id === only);
 

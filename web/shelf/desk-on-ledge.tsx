@@ -104,7 +104,9 @@ export function DeskOnLedge({ listed, moment, onRename, onDuplicate, onRemove }:
 function Inside({ shelved, listed, moment }: { shelved: Shelved; listed: ListedDesk; moment: number }) {
   switch (shelved.state) {
     case 'there':
-      return <Miniature desk={shelved.desk} moment={moment} feeds={shelved.feeds} />;
+      return (
+        <Miniature desk={shelved.desk} moment={moment} feeds={shelved.feeds} isBare={!shelved.isLearned} />
+      );
     case 'waiting':
       return <Blank />;
     case 'large':

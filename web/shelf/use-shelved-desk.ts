@@ -13,7 +13,7 @@ const TRY_AGAIN_MS = 1500;
 
 export type Shelved =
   | { state: 'waiting' }
-  | { state: 'there'; desk: Desk; feeds: readonly Feed[] }
+  | { state: 'there'; desk: Desk; feeds: readonly Feed[]; isLearned: boolean }
   /** Too much to draw it small. */
   | { state: 'large' }
   | { state: 'unreadable'; sentence: string };
@@ -38,11 +38,16 @@ export function useShelvedDesk(
     async function fetchIt(): Promise<void> {
       try {
         const { desk } = await api.desk(id);
+        // What lies behind is seen at once; the rest needs fonts and kinds.
+        if (isWanted)
+          setShelved((before) =>
+            before.state === 'there' ? before : { state: 'there', desk, feeds: [], isLearned: false },
+          );
         await prepareDrawing(desk);
-        if (isWanted) setShelved({ state: 'there', desk, feeds: [] });
+        if (isWanted) setShelved({ state: 'there', desk, feeds: [], isLearned: true });
         // A calendar may take its time, which the desk need not wait for.
         const feeds = await readOwnCalendars(desk, Date.now());
-        if (isWanted && feeds.length > 0) setShelved({ state: 'there', desk, feeds });
+        if (isWanted && feeds.length > 0) setShelved({ state: 'there', desk, feeds, isLearned: true });
       } catch (error) {
         if (!isWanted) return;
         if (!(error instanceof ServerProblem)) timer = setTimeout(() => void fetchIt(), TRY_AGAIN_MS);
