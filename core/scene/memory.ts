@@ -1,6 +1,8 @@
+import type { Flowing } from '../arrange/edges.ts';
 import type { Surface } from '../colour/look.ts';
 import type { Edge, Item } from '../desk/sections/edges.ts';
 import type { Widget } from '../desk/sections/widgets.ts';
+import type { Layout } from '../kinds/layout.ts';
 import type { Need } from '../sources/readings.ts';
 import type { Rect, Size } from '../values/geometry.ts';
 import type { Content } from '../windows/contents/content.ts';
@@ -27,6 +29,16 @@ export interface ScreenMemory {
   windows: Map<string, KeptWindow>;
 }
 
+/** An item as it was seen where it stands. */
+export interface LookedItem {
+  item: Item;
+  on: ItemStand;
+  seen: Seen;
+  view: unknown;
+  layout: Layout;
+  flowing: Flowing;
+}
+
 /** An edge as it was solved, and all that it follows from. */
 export interface KeptEdge {
   edge: Edge;
@@ -35,8 +47,8 @@ export interface KeptEdge {
   plate: Surface | null;
   stand: Stand;
   isAway: boolean;
-  /** What was looked at for it and what that was then, and for how long all of it is true. */
-  looks: readonly { item: Item; on: ItemStand; seen: Seen }[];
+  /** What was looked at for it, in the order in which it was, and for how long all of it is true. */
+  looks: readonly LookedItem[];
   truth: Truth;
   /** What all of that reads, each list once. */
   needs: readonly (readonly Need[])[];

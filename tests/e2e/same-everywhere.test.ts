@@ -72,24 +72,37 @@ withApp('a desk is solved the same', ({ server, open }) => {
       // On the page: what is drawn, read off the document.
       const page = await open(`/desk/${desk.id}`, new Date(DAWN));
       await page.locator('[data-stage] [data-screen]').first().waitFor();
-      await page.locator('[data-stage]', { hasNotText: 'Being read…' }).waitFor();
       const shown = await solved(desk, calendarsOf(desk));
-      const drawn = await page.evaluate(() => {
-        const screen = document.querySelector<HTMLElement>('[data-stage] [data-screen]');
-        if (!screen) return {};
-        const outer = screen.getBoundingClientRect();
-        const scale = outer.width / screen.offsetWidth;
-        return Object.fromEntries(
-          [...screen.querySelectorAll<HTMLElement>('[data-edge], [data-item], [data-widget]')].map((part) => {
-            const box = part.getBoundingClientRect();
-            const { edge, item, widget } = part.dataset;
-            return [
-              edge ?? item ?? widget ?? '',
-              [box.x - outer.x, box.y - outer.y, box.width, box.height].map((value) => value / scale),
-            ];
-          }),
+      const read = (): Promise<Record<string, number[]>> =>
+        page.evaluate(() => {
+          const screen = document.querySelector<HTMLElement>('[data-stage] [data-screen]');
+          if (!screen) return {};
+          const outer = screen.getBoundingClientRect();
+          const scale = outer.width / screen.offsetWidth;
+          return Object.fromEntries(
+            [...screen.querySelectorAll<HTMLElement>('[data-edge], [data-item], [data-widget]')].map(
+              (part) => {
+                const box = part.getBoundingClientRect();
+                const { edge, item, widget } = part.dataset;
+                return [
+                  edge ?? item ?? widget ?? '',
+                  [box.x - outer.x, box.y - outer.y, box.width, box.height].map((value) => value / scale),
+                ];
+              },
+            ),
+          );
+        });
+      const isAsShown = (drawn: Record<string, number[]>) =>
+        Object.entries(shown).every(
+          ([id, rect]) =>
+            !drawn[id] || drawn[id].every((value, at) => Math.abs(value - (rect[at] ?? NaN)) <= 0.6),
         );
-      });
+      // Its calendar is read beside the page.
+      let drawn = await read();
+      for (let frames = 0; frames < 600 && !isAsShown(drawn); frames++) {
+        await page.evaluate(() => new Promise(requestAnimationFrame));
+        drawn = await read();
+      }
       expect(Object.keys(drawn).length).to.be.at.least(desk.widgets.length);
       for (const [id, rect] of Object.entries(drawn))
         rect.forEach((value, index) =>

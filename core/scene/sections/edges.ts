@@ -24,10 +24,9 @@ import {
   type Eye,
   type ItemStand,
   type Look,
-  type Seen,
   type Stand,
 } from '../looks.ts';
-import { sameFields, sameList, sameRect, type KeptEdge } from '../memory.ts';
+import { sameFields, sameList, sameRect, type KeptEdge, type LookedItem } from '../memory.ts';
 import { groundFor, type Solving } from '../solving.ts';
 import { shareUnchanged } from '../../values/share.ts';
 
@@ -85,14 +84,6 @@ function startOf({ rect, at }: Pick<SceneItem, 'rect' | 'at'>) {
   return { x: rect.x + at.x, y: rect.y + at.y };
 }
 
-export interface LookedItem {
-  item: Item;
-  seen: Seen;
-  view: unknown;
-  layout: Layout;
-  flowing: Flowing;
-}
-
 /** How items are looked at. */
 const eye: Eye<ItemContext> = {
   needs: ({ type, options, face }) => itemKindOf(type).needs?.(options as Item['options'], face) ?? [],
@@ -111,6 +102,7 @@ export function lookAtItem(item: Item, on: ItemStand, solving: Solving): LookedI
   solving.needs.add(needs);
   return {
     item,
+    on,
     seen,
     view,
     layout,
@@ -219,10 +211,15 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | 
       return isTrue ? before : { ...before, ...again, truth: truthOf(seenOf(again.looks), now) };
     }
   }
-  const looks: KeptEdge['looks'][number][] = [];
+  const looks: LookedItem[] = [];
   const look = (item: Item, on: ItemStand) => {
-    const looked = lookAtItem(item, on, solving);
-    looks.push({ item, on, seen: looked.seen });
+    // Items are looked at in the same order each time, but where some are given another room.
+    const last = before?.looks[looks.length];
+    const isKnown =
+      last?.item === item && last.on === on && Object.isFrozen(item) && isStill(last.seen.truth, now);
+    const looked = isKnown ? last : lookAtItem(item, on, solving);
+    solving.needs.add(looked.seen.look.needs);
+    looks.push(looked);
     return looked;
   };
   const laying = { edge, frame, surface, plate, stand, isAway };
@@ -238,20 +235,21 @@ function shownAnew(
   { looks, needs, scene }: KeptEdge,
   solving: Solving,
 ): Pick<KeptEdge, 'looks' | 'needs' | 'scene'> | null {
-  const again: KeptEdge['looks'][number][] = [];
+  const again: LookedItem[] = [];
   /** By id of the item, in each of the rooms that it was looked at in. */
   const changed = new Map<string, { before: Look; now: Look }[]>();
-  for (const look of looks) {
-    const { item, on, seen: before } = look;
+  for (const last of looks) {
+    const { item, on, seen: before } = last;
     if (isStill(before.truth, solving.now)) {
-      again.push(look);
+      again.push(last);
       continue;
     }
-    const { seen } = lookAtItem(item, on, solving);
-    again.push({ item, on, seen });
-    if (seen.look === before.look) continue;
-    if (!isAsLarge(seen.look.layout.size, before.look.layout.size)) return null;
-    const both = { before: before.look, now: seen.look };
+    const looked = lookAtItem(item, on, solving);
+    const { look } = looked.seen;
+    again.push(looked);
+    if (look === before.look) continue;
+    if (!isAsLarge(look.layout.size, before.look.layout.size)) return null;
+    const both = { before: before.look, now: look };
     const those = changed.get(item.id);
     if (those) those.push(both);
     else changed.set(item.id, [both]);
