@@ -117,7 +117,7 @@ function whatTheyFollow(here: readonly Widget[], ground: Ground, solving: Solvin
     desk.look.finish,
     rect,
     sameRect(memory.screen?.free, free),
-    solved.edges,
+    ...(solved.edges ?? []).flatMap(({ id, rect: at }) => [id, at]),
     out,
     facts.workspaces,
     facts.workspace,
