@@ -114,7 +114,16 @@ withApp('saving', ({ server, open, browser }) => {
     await first.keyboard.press('Shift+ArrowUp');
     await untilKept(first);
     const newer = await stored(server, 'night-watch');
+    let letGo = () => {};
+    const isHeld = new Promise<void>((resolve) => (letGo = resolve));
+    await second.route('**/api/desks', async (route) => {
+      await isHeld;
+      await route.continue();
+    });
     await second.getByRole('button', { name: /keep mine as a desk of its own/ }).click();
+    // While the answer is on its way there is no other.
+    await question.getByRole('button', { disabled: true }).nth(2).waitFor();
+    letGo();
     await question.waitFor({ state: 'detached' });
     await second.locator(`[data-saving="kept"][data-revision="${newer.revision}"]`).waitFor();
     const copy = (await listed(server)).find(({ name }) => name === 'Night watch 2');

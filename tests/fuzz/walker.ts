@@ -140,10 +140,12 @@ async function stageOf(page: Page): Promise<void> {
 /** Answers the question that a tab asks when another one overtook it. */
 async function choose(page: Page, chance: Chance): Promise<string | null> {
   const question = page.getByRole('dialog', { name: 'Changed in two places' });
-  if ((await question.count()) === 0) return null;
-  const answer = question.getByRole('button').nth(chance.below(3));
-  const name = (await answer.textContent()) ?? '';
-  await answer.click();
+  const answers = question.getByRole('button', { disabled: false });
+  const which = chance.below(3);
+  // None can be pressed while one is on its way.
+  if ((await answers.count()) < 3) return null;
+  const name = (await answers.nth(which).textContent()) ?? '';
+  await answers.nth(which).click();
   return `choose “${name}”`;
 }
 

@@ -9,9 +9,15 @@ export function ConflictSheet() {
   const saving = useDesk((state) => state.saving);
   const resolve = useDesk((state) => state.resolve);
   const [failure, setFailure] = useState<string | null>(null);
+  /** An answer is on its way: one more would make one more desk. */
+  const [isAnswered, setAnswered] = useState(false);
   if (saving.state !== 'conflict') return null;
   const choose = (choice: 'mine' | 'theirs' | 'both') => {
-    resolve(choice).catch((error: Error) => setFailure(error.message));
+    setAnswered(true);
+    setFailure(null);
+    resolve(choice)
+      .catch((error: Error) => setFailure(error.message))
+      .finally(() => setAnswered(false));
   };
   return (
     <Dialog
@@ -22,11 +28,15 @@ export function ConflictSheet() {
       onClose={() => {}}
     >
       <div className="grid gap-2">
-        <Button tone="brass" onClick={() => choose('both')}>
+        <Button tone="brass" disabled={isAnswered} onClick={() => choose('both')}>
           Take the other, keep mine as a desk of its own
         </Button>
-        <Button onClick={() => choose('mine')}>Keep mine (the other stays in the history)</Button>
-        <Button onClick={() => choose('theirs')}>Take the other, drop mine</Button>
+        <Button disabled={isAnswered} onClick={() => choose('mine')}>
+          Keep mine (the other stays in the history)
+        </Button>
+        <Button disabled={isAnswered} onClick={() => choose('theirs')}>
+          Take the other, drop mine
+        </Button>
         {failure && (
           <p role="alert" className="text-rust">
             {failure}
