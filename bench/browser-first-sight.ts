@@ -42,8 +42,15 @@ function readTimes(page: Page): Promise<Sight> {
     const script = Math.min(
       ...files.filter(({ name }) => name.includes('/assets/main-')).map(({ responseEnd }) => responseEnd),
     );
+    // Covers of what is played come from there too, and are no backdrops.
+    const behind = [...document.querySelectorAll<HTMLImageElement>('img[data-backdrop]')].map(({ src }) =>
+      new URL(src).searchParams.get('drawn'),
+    );
     const pictures = files
-      .filter(({ name }) => name.includes('/api/backdrops'))
+      .filter(
+        ({ name }) =>
+          name.includes('/api/backdrops') && behind.includes(new URL(name).searchParams.get('drawn')),
+      )
       .map(({ name, responseEnd }) => {
         const { pathname, searchParams } = new URL(name);
         const width = pathname.endsWith('/sketch') ? 0 : Number(searchParams.get('width'));
