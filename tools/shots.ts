@@ -37,8 +37,13 @@ const shots: Shot[] = [
     name: 'studio-edges',
     path: '/desk/night-watch',
     async prepare(page) {
+      await page.locator('[data-saving="kept"]').waitFor();
       await chooseEdge(page, 'panel');
       await page.keyboard.press('z');
+      await page.waitForFunction(() => {
+        const panel = document.querySelector('[data-edge="panel"]')?.getBoundingClientRect();
+        return panel && panel.height > 30 && panel.bottom < innerHeight - 90;
+      });
     },
   },
   {

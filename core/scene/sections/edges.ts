@@ -218,7 +218,7 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | 
     const isKnown =
       last?.item === item && last.on === on && Object.isFrozen(item) && isStill(last.seen.truth, now);
     const looked = isKnown ? last : lookAtItem(item, on, solving);
-    solving.needs.add(looked.seen.look.needs);
+    if (isKnown) solving.needs.add(last.seen.look.needs);
     looks.push(looked);
     return looked;
   };
