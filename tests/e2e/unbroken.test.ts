@@ -48,6 +48,25 @@ withApp('what would break a page', ({ server, open }) => {
     await handle(page, 'w5').waitFor();
   });
 
+  it('is not a server that goes just as a desk is opened: the desk comes as soon as it is back', async () => {
+    for (const [path, shown] of [
+      ['/desk/dawn-count', '[data-stage]'],
+      ['/live/dawn-count', '[data-screen]'],
+    ] as const) {
+      let asked = 0;
+      const page = await open('about:blank');
+      await page.route('**/api/desks/dawn-count', (route) =>
+        ++asked < 3 ? route.abort() : route.continue(),
+      );
+      await page.goto(server.address + path);
+      await page.getByRole('heading', { name: 'The desk can’t be opened' }).waitFor();
+      await page.getByText('The server does not answer.').waitFor();
+      await page.locator(shown).first().waitFor();
+      expect(await page.getByRole('heading', { name: 'The desk can’t be opened' }).count()).to.equal(0);
+      expect(asked).to.equal(3);
+    }
+  });
+
   it('is not an icon’s name, in the column or in a menu', async () => {
     const desk = demoDesks().find(({ id }) => id === 'sound-room') ?? dawnCount();
     const odd = ['__proto__', 'constructor', 'constructor-x', 'toString'];

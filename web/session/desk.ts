@@ -2,7 +2,8 @@ import { create } from 'zustand';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Edit } from '../../core/desk/edits/edit.ts';
 import type { History } from '../../core/desk/history.ts';
-import { ServerGone, ServerProblem, api, type Saved, type StoredDesk } from '../api/client.ts';
+import type { Saved, StoredDesk } from '../../core/wire/wire.ts';
+import { ServerGone, ServerProblem, api } from '../api/client.ts';
 import { browserKeep, tabKeep } from '../browser-keep.ts';
 import { changesBetween } from './changes.ts';
 import { watchGestures } from './gestures.ts';
@@ -98,12 +99,17 @@ export const useDesk = create<DeskState>()((set, get) => {
       const mine = ++opening;
       await leaving;
       const unsaved = hasUnsaved(browserKeep, id) ? (await reading()).readUnsaved(browserKeep, id) : null;
-      const answer = await fetchDesk(id, unsaved);
-      if (mine !== opening) return;
-      if ('failure' in answer) {
+      let answer = await fetchDesk(id, unsaved);
+      while ('failure' in answer) {
+        if (mine !== opening) return;
         set({ failure: answer.failure });
-        return;
+        if (!answer.isGone) return;
+        await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS));
+        if (mine !== opening) return;
+        answer = await fetchDesk(id, unsaved);
       }
+      if (mine !== opening) return;
+      set({ failure: null });
       await prepareDrawing(answer.desk);
       if (mine !== opening) return;
       session = openSession(ports, answer, unsaved);
@@ -178,16 +184,28 @@ function createDriven(historyNow: () => History<Desk> | null) {
 }
 
 /** The desk from the server; while that is gone, what an earlier page left in this browser. */
-async function fetchDesk(id: string, unsaved: Unsaved | null): Promise<StoredDesk | { failure: string }> {
+async function fetchDesk(id: string, unsaved: Unsaved | null): Promise<StoredDesk | Failure> {
   try {
     return await api.desk(id);
   } catch (error) {
     if (error instanceof ServerGone && unsaved)
       return { desk: unsaved.desk, revision: unsaved.basedOn, savedAt: 0 };
     const isMissing = error instanceof ServerProblem && error.status === 404;
-    return { failure: isMissing ? 'This desk is not on the shelf any more.' : (error as Error).message };
+    return {
+      failure: isMissing ? 'This desk is not on the shelf any more.' : (error as Error).message,
+      isGone: error instanceof ServerGone,
+    };
   }
 }
+
+interface Failure {
+  failure: string;
+  /** The server did not answer: it may later. */
+  isGone: boolean;
+}
+
+/** Until a server that is gone is asked again for a desk that nothing is known of. */
+const TRY_AGAIN_MS = 1500;
 
 export function presentDesk(): Desk | null {
   return useDesk.getState().history?.present ?? null;
