@@ -54,11 +54,9 @@ withApp('what would break a page', ({ server, open }) => {
       ['/live/dawn-count', '[data-screen]'],
     ] as const) {
       let asked = 0;
-      const page = await open('about:blank');
-      await page.route('**/api/desks/dawn-count', (route) =>
-        ++asked < 3 ? route.abort() : route.continue(),
+      const page = await open(path, undefined, (early) =>
+        early.route('**/api/desks/dawn-count', (route) => (++asked < 3 ? route.abort() : route.continue())),
       );
-      await page.goto(server.address + path);
       await page.getByRole('heading', { name: 'The desk can’t be opened' }).waitFor();
       await page.getByText('The server does not answer.').waitFor();
       await page.locator(shown).first().waitFor();
