@@ -2,6 +2,7 @@ import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
+import noKindByName from './tools/lint/no-kind-by-name.js';
 import noOpenLookup from './tools/lint/no-open-lookup.js';
 
 export default tseslint.config(
@@ -22,8 +23,13 @@ export default tseslint.config(
     files: ['{core,server,web,cli,demo}/**/*.{ts,tsx}'],
     ignores: ['**/*.test.ts'],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-    plugins: { own: { rules: { 'no-open-lookup': noOpenLookup } } },
-    rules: { 'own/no-open-lookup': 'error' },
+    plugins: { own: { rules: { 'no-open-lookup': noOpenLookup, 'no-kind-by-name': noKindByName } } },
+    rules: { 'own/no-open-lookup': 'error', 'own/no-kind-by-name': 'error' },
+  },
+  {
+    // What belongs to one kind.
+    files: ['core/widgets/**', 'core/windows/contents/**', 'web/render/widgets/**', 'web/studio/kinds/**'],
+    rules: { 'own/no-kind-by-name': 'off' },
   },
   {
     files: ['web/**/*.{ts,tsx}'],

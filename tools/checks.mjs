@@ -7,5 +7,6 @@ export const checks = [
   ['Lint', 'npx', ['eslint', '.']],
   ['Types', 'npx', ['tsc', '-p', '.']],
   ['Boundaries', 'npx', ['depcruise', ...boundaries, 'core', 'server', 'web', 'cli', 'demo', 'bench']],
+  ['Nothing unused', 'npx', ['knip', '--no-config-hints']],
   ['Lengths of functions', 'node', ['tools/function-lengths.mjs']],
 ];

@@ -1,12 +1,10 @@
 import { z } from 'zod';
-import { Presses } from '../values/presses.ts';
-import { Finish } from '../values/finish.ts';
+import { Presses } from '../menus/presses.ts';
+import { Finish, OwnFinish } from '../values/finish.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
 import { Alignment, Side } from '../values/place.ts';
 import type { TypeOf } from '../values/types.ts';
-
-export const OwnFinish = Finish.nullable().meta({ description: "Null follows the desk's finish" });
 
 function pixels(min: number, max: number, label: string, description = 'px') {
   return field(z.number().min(min).max(max).meta({ description }), { label, unit: 'px', control: 'slider' });
@@ -40,7 +38,7 @@ const delay = (label: string) =>
   });
 
 /** When an edge is there. */
-export const Shows = z.discriminatedUnion('by', [
+const Shows = z.discriminatedUnion('by', [
   z.looseObject({ by: z.literal('always') }),
   z
     .looseObject({ by: z.literal('slips'), in: delay('Comes after'), out: delay('Goes after') })
@@ -59,10 +57,10 @@ export const Shows = z.discriminatedUnion('by', [
       description: 'Out of the way while a window needs its place, unless the pointer is at its side',
     }),
 ]);
-export type Shows = TypeOf<typeof Shows>;
+type Shows = TypeOf<typeof Shows>;
 
 /** How a dock's items grow under the pointer. */
-export const Growth = z.looseObject({
+const Growth = z.looseObject({
   factor: field(z.number().min(1).max(3).meta({ description: 'How many times its size; 1 is not at all' }), {
     label: 'Grows to',
     unit: '×',
@@ -77,7 +75,7 @@ export const Growth = z.looseObject({
     step: 5,
   }),
 });
-export type Growth = TypeOf<typeof Growth>;
+type Growth = TypeOf<typeof Growth>;
 
 const isDock = ({ kind }: Readonly<Record<string, unknown>>) => kind === 'dock';
 

@@ -8,8 +8,10 @@ import type { DrawnAdjust } from './drawn.ts';
  * so that they agree. Colours are changed by one affine map of sRGB, worked out beforehand.
  */
 
-/** Rows for red, green and blue: three factors and an offset in bytes. */
-export type ColourMap = readonly [number[], number[], number[]];
+/** Three factors, for red, green and blue, and an offset in bytes. */
+type Row = readonly [red: number, green: number, blue: number, offset: number];
+/** A row for red, green and blue each. */
+export type ColourMap = readonly [Row, Row, Row];
 
 /** Rec. 709 weights of sRGB values: near enough to lightness for taking colour away. */
 const LUMA = [0.2126, 0.7152, 0.0722] as const;
@@ -22,29 +24,31 @@ const IDENTITY: ColourMap = [
 
 /** `second` after `first`. */
 function after(first: ColourMap, second: ColourMap): ColourMap {
-  return second.map((row) => {
-    const [r = 0, g = 0, b = 0, offset = 0] = row;
-    return [0, 1, 2, 3].map(
-      (column) =>
-        r * (first[0][column] ?? 0) +
-        g * (first[1][column] ?? 0) +
-        b * (first[2][column] ?? 0) +
-        (column === 3 ? offset : 0),
-    );
-  }) as unknown as ColourMap;
+  return byRow(second, ([r, g, b, offset]) => {
+    const column = (at: 0 | 1 | 2 | 3) => r * first[0][at] + g * first[1][at] + b * first[2][at];
+    return [column(0), column(1), column(2), column(3) + offset];
+  });
 }
 
-function scaled(factors: readonly [number, number, number], offset = 0): ColourMap {
-  return factors.map((factor, row) =>
-    [0, 1, 2, 3].map((column) => (column === row ? factor : column === 3 ? offset : 0)),
-  ) as unknown as ColourMap;
+function byRow<T>(rows: readonly [T, T, T], make: (row: T) => Row): ColourMap {
+  return [make(rows[0]), make(rows[1]), make(rows[2])];
+}
+
+function scaled([r, g, b]: readonly [number, number, number], offset = 0): ColourMap {
+  return [
+    [r, 0, 0, offset],
+    [0, g, 0, offset],
+    [0, 0, b, offset],
+  ];
 }
 
 /** Part of the way (0 to 1) from leaving everything as it is to a map. */
 function partly(map: ColourMap, share: number): ColourMap {
-  return map.map((row, index) =>
-    row.map((value, column) => value * share + (IDENTITY[index]?.[column] ?? 0) * (1 - share)),
-  ) as unknown as ColourMap;
+  const mixed = (row: Row, own: Row): Row => {
+    const at = (column: 0 | 1 | 2 | 3) => row[column] * share + own[column] * (1 - share);
+    return [at(0), at(1), at(2), at(3)];
+  };
+  return [mixed(map[0], IDENTITY[0]), mixed(map[1], IDENTITY[1]), mixed(map[2], IDENTITY[2])];
 }
 
 export function colourMap(adjust: DrawnAdjust): ColourMap {
@@ -60,7 +64,7 @@ export function colourMap(adjust: DrawnAdjust): ColourMap {
   }
   if (adjust.saturation !== 0) {
     const by = adjust.saturation < 0 ? 1 + adjust.saturation / 100 : 1 + adjust.saturation / 50;
-    const grey = [LUMA, LUMA, LUMA].map((row) => [...row, 0]) as unknown as ColourMap;
+    const grey = byRow([LUMA, LUMA, LUMA], (row) => [...row, 0]);
     map = after(map, partly(grey, 1 - by));
   }
   if (adjust.temperature !== 0) {
@@ -70,25 +74,27 @@ export function colourMap(adjust: DrawnAdjust): ColourMap {
   if (adjust.twoTone.strength > 0) {
     const dark = toBytes(adjust.twoTone.dark);
     const light = toBytes(adjust.twoTone.light);
-    const duo = dark.map((value, channel) => [
-      ...LUMA.map((weight) => (weight * ((light[channel] ?? 0) - value)) / 255),
-      value,
-    ]) as unknown as ColourMap;
+    const between = (from: number, to: number): Row => {
+      const [r, g, b] = LUMA;
+      const by = to - from;
+      return [(r * by) / 255, (g * by) / 255, (b * by) / 255, from];
+    };
+    const duo: ColourMap = [
+      between(dark[0], light[0]),
+      between(dark[1], light[1]),
+      between(dark[2], light[2]),
+    ];
     map = after(map, partly(duo, adjust.twoTone.strength / 100));
   }
   if (adjust.tint.strength > 0) {
-    const flat = toBytes(adjust.tint.colour).map((value) => [0, 0, 0, value]) as unknown as ColourMap;
+    const flat = byRow(toBytes(adjust.tint.colour), (value) => [0, 0, 0, value]);
     map = after(map, partly(flat, adjust.tint.strength / 100));
   }
   return map;
 }
 
 function mapColours(data: Uint8ClampedArray, map: ColourMap): void {
-  const [[rr, rg, rb, ro], [gr, gg, gb, go], [br, bg, bb, bo]] = map as unknown as [
-    [number, number, number, number],
-    [number, number, number, number],
-    [number, number, number, number],
-  ];
+  const [[rr, rg, rb, ro], [gr, gg, gb, go], [br, bg, bb, bo]] = map;
   for (let at = 0; at < data.length; at += 4) {
     const r = data[at] as number;
     const g = data[at + 1] as number;

@@ -15,7 +15,7 @@ interface MotifFacts {
 
 const control = (id: string, title: string, start: number): MotifControl => ({ id, title, start });
 
-export const motifs = {
+const motifs = {
   headland: {
     title: 'First light',
     controls: [control('horizon', 'Horizon', 50), control('haze', 'Haze', 50), control('birds', 'Birds', 50)],

@@ -104,7 +104,7 @@ const Plain = z.discriminatedUnion('kind', [Motif, Picture, Gradient]);
 export type PlainSource = TypeOf<typeof Plain>;
 
 /** A fortnight. */
-export const MOST_MINUTES = 20160;
+const MOST_MINUTES = 20160;
 
 /** When a rotation goes on to its next entry. */
 export const Change = z.discriminatedUnion('by', [

@@ -53,7 +53,7 @@ function gradientIn({ shape, angle, centre, points }: DrawnGradient, whole: Size
 
 /** Blur and colours; empty where neither is changed. */
 function filterOf(adjust: DrawnAdjust, { width, height }: Size): string {
-  const rows = colourMap(adjust).map(([r = 0, g = 0, b = 0, offset = 0]) =>
+  const rows = colourMap(adjust).map(([r, g, b, offset]) =>
     [r, g, b, 0, offset / 255].map((value) => Math.round(value * 1e5) / 1e5).join(' '),
   );
   const blur =

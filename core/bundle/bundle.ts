@@ -39,7 +39,7 @@ const Manifest = z.looseObject({
 });
 
 /** `id` is the SHA-256 of the bytes. */
-export interface BundleFile {
+interface BundleFile {
   id: string;
   bytes: Uint8Array;
 }
@@ -101,7 +101,7 @@ function filesOf(desk: Desk): { kind: FileKind; id: string; name: string }[] {
 }
 
 /** The SHA-256 in the name of a file of one's own. */
-export function fileOf(own: string): string {
+function fileOf(own: string): string {
   return own.slice('own:'.length);
 }
 

@@ -5,7 +5,7 @@ import { roles, type Role, type Step } from '../values/roles.ts';
 import { contrast, deltaE, toLab, toLch } from '../values/colour.ts';
 import type { otherEyes } from './eyes.ts';
 import { confusions, eyeMatrices, seenBy } from './eyes.ts';
-import { halfAt } from '../look/half.ts';
+import { halfAt } from '../timeline/half/half.ts';
 import { paletteOf, surfaceOf } from './look.ts';
 import { nudged, nudges, type Nudge } from './nudge.ts';
 import { mayStepFrom, resolveRoles, roleCircle, stepBetween, stepped, type RoleValues } from './roles.ts';

@@ -128,7 +128,7 @@ function half(
 }
 
 /** Distances (ΔE OK × 100) that marks keep from one another, to the usual eyes and to others. */
-export const MARKS_APART = { usual: 12, others: 6 } as const;
+const MARKS_APART = { usual: 12, others: 6 } as const;
 const dichromats = otherEyes.filter((eyes) => eyes !== 'low');
 
 function areApart(a: string, b: string): boolean {

@@ -1,4 +1,4 @@
-import { plainPresses } from '../values/presses.ts';
+import { plainPresses } from '../menus/presses.ts';
 import { itemKindOf, type ItemType } from '../items/list.ts';
 import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
 import {

@@ -493,6 +493,6 @@ describe('upgrading', () => {
 describe('the JSON Schema in docs/', () => {
   it('is that of the code', () => {
     const written = JSON.parse(readFileSync(new URL('../../docs/desk.schema.json', import.meta.url), 'utf8'));
-    expect(written, 'run: npm run schema').to.deep.equal(JSON.parse(JSON.stringify(deskJsonSchema())));
+    expect(written, 'run: npm run docs').to.deep.equal(JSON.parse(JSON.stringify(deskJsonSchema())));
   });
 });

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { closedMenus, emptyDesk } from '../../tests/support/desks.ts';
 import { plainMenus, type Menus } from '../menus/schema.ts';
-import { plainPresses } from '../values/presses.ts';
+import { plainPresses } from '../menus/presses.ts';
 import { createItem, createPanel } from './defaults.ts';
 import { edgesWithWay, hasWayToStart } from './ways.ts';
 

@@ -1,10 +1,10 @@
+import { menuOpenedBy } from '../menus/openers.ts';
+import { menuKinds } from '../menus/schema.ts';
 import { createItem, createPanel } from './defaults.ts';
 import type { Desk } from './desk.ts';
 import type { Edge } from './sections/edges.ts';
 
-/** What opens a menu that starts applications. */
-const openers = ['app-list', 'app-wall', 'quick-find'] as const;
-const isOpener = (act: string) => openers.some((one) => one === act);
+const isOpener = (act: string) => menuOpenedBy(act) !== null;
 
 /**
  * Whether anything on a desk starts an application: one on an edge, a button for a menu, keys for one, or a line of the
@@ -16,11 +16,8 @@ export function hasWayToStart({
   windows: { icons },
   applications,
 }: Pick<Desk, 'edges' | 'menus' | 'windows' | 'applications'>): boolean {
-  const { appList, appWall, quickFind, deskMenu } = menus;
   return (
-    [appList, appWall].some(({ shortcut }) => shortcut !== '') ||
-    (quickFind.shortcut !== '' && quickFind.applications) ||
-    deskMenu.entries.some((entry) => entry.by === 'start' || (entry.by === 'act' && isOpener(entry.act))) ||
+    menuKinds.some(({ key, starts }) => starts(menus[key])) ||
     (icons.shown === 'all' && applications.length > 0) ||
     (icons.shown === 'some' && icons.applications.length > 0) ||
     edges.some(({ items }) =>

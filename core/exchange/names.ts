@@ -11,7 +11,7 @@ const bare = (name: string) => name.toLowerCase().replace(/[\s_-]+/g, '');
 
 const byBareName = new Map(roles.map((role) => [bare(role), role]));
 
-export function roleFrom(name: string): Role | undefined {
+function roleFrom(name: string): Role | undefined {
   return byBareName.get(bare(name.slice(0, 80)));
 }
 

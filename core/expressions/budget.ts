@@ -8,7 +8,7 @@ const MOST_SIGNS = 4000;
 const SIGNS_A_STEP = 64;
 
 /** An expression has come to the end of its budget. */
-export class Spent extends Error {}
+class Spent extends Error {}
 
 let left = 0;
 let isSpent = false;

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { learnSources } from '../sources/learn.ts';
@@ -7,6 +8,7 @@ import { plainUnits } from '../sources/units.ts';
 import { unknownMachine } from '../sources/machine/machine.ts';
 import { bareDesk, DAWN } from '../../tests/support/desks.ts';
 import { catalogue, roots, type Telling } from './catalogue.ts';
+import { namesIn } from './names.ts';
 import { evaluate, holds, numberOf, say } from './evaluate.ts';
 import { MOST_EXPRESSION, expressionsOf, needsOf, piecesOf } from './text.ts';
 
@@ -328,6 +330,12 @@ describe('texts with expressions', () => {
       for (const source of read) expect(needed, path).to.include(source);
     }
     for (const root of roots) expect(needsOf([root], {}), root).to.not.be.empty;
+  });
+
+  it('are told in the documentation as the catalogue tells them', () => {
+    const page = readFileSync(new URL('../../docs/expressions.md', import.meta.url), 'utf8');
+    expect(namesIn(page), 'run: npm run docs').to.equal(page);
+    expect(page).to.contain('| `sound.position` |');
   });
 
   it('are looked at as often as what they name changes', () => {

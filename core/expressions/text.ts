@@ -1,5 +1,6 @@
-import type { OriginOf, SourceId } from '../sources/list.ts';
+import { sources, type OriginOf, type SourceId } from '../sources/list.ts';
 import type { Need, Tick } from '../sources/readings.ts';
+import type { Described } from '../sources/source.ts';
 
 /** What a text with expressions may come to. */
 export const MOST_TEXT = 2000;
@@ -56,23 +57,25 @@ function endOf(text: string, from: number): number | null {
   return null;
 }
 
+/** Names that come from no source, and how often what they tell is another. */
+const plain: readonly (readonly [string, Tick])[] = [
+  ['time', 'minute'],
+  ['place', null],
+  ['desk', 'minute'],
+];
+
+interface Known {
+  sources: SourceId[];
+  every: Tick;
+}
+
 /** Which sources each name is read from, and how often it changes. */
-const names: Record<string, { sources: readonly SourceId[]; every: Tick }> = {
-  time: { sources: [], every: 'minute' },
-  place: { sources: [], every: null },
-  desk: { sources: [], every: 'minute' },
-  sun: { sources: ['sun'], every: 'minute' },
-  moon: { sources: ['moon', 'almanac'], every: 'minute' },
-  day: { sources: ['almanac'], every: 'minute' },
-  tide: { sources: ['almanac'], every: 'minute' },
-  machine: { sources: ['machine'], every: 'second' },
-  weather: { sources: ['weather'], every: 'minute' },
-  sound: { sources: ['sound'], every: 'second' },
-  calendar: { sources: ['calendar'], every: 'minute' },
-  headlines: { sources: ['headlines'], every: 'minute' },
-};
-const known = new Map(Object.entries(names));
-const NAME = new RegExp(`(?<![.\\w"'])(${Object.keys(names).join('|')})\\b`, 'g');
+const known = new Map<string, Known>(plain.map(([name, every]) => [name, { sources: [], every }]));
+for (const [id, { tells }] of Object.entries<Described<string, string>>(sources))
+  for (const [name, every] of Object.entries(tells ?? {}))
+    known.set(name, { sources: [...(known.get(name)?.sources ?? []), id as SourceId], every });
+
+const NAME = new RegExp(`(?<![.\\w"'])(${[...known.keys()].join('|')})\\b`, 'g');
 /** What asks for each second: the second itself, a pattern with it, and what is counted from now. */
 const SECONDS = /\btime\.second\b|\bformat\(\s*["'][^"']*s/;
 
@@ -84,8 +87,8 @@ export interface Origins {
 }
 
 /** What expressions read, by the names that stand in them. */
-export function needsOf(sources: readonly string[], origins: Origins): Need[] {
-  const all = sources.join('\n');
+export function needsOf(texts: readonly string[], origins: Origins): Need[] {
+  const all = texts.join('\n');
   const isFast = SECONDS.test(all);
   if (all.trim() === '') return [];
   const found = new Set(Array.from(all.matchAll(NAME), ([name]) => name));

@@ -7,8 +7,6 @@ export const signFaces = [
   { id: 'words', title: 'Words' },
 ] as const;
 
-export type SignFace = (typeof signFaces)[number]['id'];
-
 /** Of kinds of which nothing is seen. */
 export const blankFaces = [{ id: 'blank', title: 'Blank' }] as const;
 

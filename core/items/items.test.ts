@@ -6,7 +6,7 @@ import { fontsOf } from '../scene/look.ts';
 import type { Feed } from '../sources/feeds.ts';
 import { createReadings } from '../sources/readings.ts';
 import { unknownMachine, type MachineReading } from '../sources/machine/machine.ts';
-import { appList } from './app-list/app-list.ts';
+import { menuButtons } from './menu-button.ts';
 import { application } from './application/application.ts';
 import { clock } from './clock/clock.ts';
 import { daylight } from './daylight/daylight.ts';
@@ -372,6 +372,8 @@ describe('items', () => {
   });
 
   it('the app list button makes room for its words, which are its name where there are none of one’s own', () => {
+    const [appList] = menuButtons;
+    if (!appList) throw new Error('No button');
     const laid = (label: string, face: 'sign' | 'both') =>
       layoutOf(
         appList,

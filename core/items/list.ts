@@ -1,6 +1,4 @@
 import { byType, type AnyItemKind } from '../kinds/kind.ts';
-import { appList } from './app-list/app-list.ts';
-import { appWall } from './app-wall/app-wall.ts';
 import { application } from './application/application.ts';
 import { clock } from './clock/clock.ts';
 import { date } from './date/date.ts';
@@ -10,9 +8,9 @@ import { half } from './half/half.ts';
 import { label } from './label/label.ts';
 import { daylight } from './daylight/daylight.ts';
 import { picture } from './picture/picture.ts';
+import { menuButtons } from './menu-button.ts';
 import { overview } from './overview/overview.ts';
 import { playing } from './playing/playing.ts';
-import { quickFind } from './quick-find/quick-find.ts';
 import { reading } from './reading/reading.ts';
 import { session } from './session/session.ts';
 import { spring } from './spring/spring.ts';
@@ -26,9 +24,7 @@ import { workspaces } from './workspaces/workspaces.ts';
 
 /** Every kind of item. Add a new one here. */
 export const itemKinds = [
-  appList,
-  appWall,
-  quickFind,
+  ...menuButtons,
   application,
   workspaces,
   openWindows,

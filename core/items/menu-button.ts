@@ -1,17 +1,14 @@
 import { z } from 'zod';
+import { openedMenus, type OpenedMenu, type OpenerAct } from '../menus/openers.ts';
 import { defineItem } from '../kinds/kind.ts';
 import { field } from '../values/field.ts';
 import { signFaces, wordsOf } from './faces.ts';
 import { laySign } from './text.ts';
 
-type Mark = 'view-app-grid' | 'start-here' | 'system-search';
-
 /** A button that opens a menu of the desk. */
-export function menuButton<const Type extends string>(
+function menuButton<const Type extends OpenerAct>(
   type: Type,
-  title: string,
-  summary: string,
-  mark: Mark,
+  { title, opener: { summary, mark } }: OpenedMenu,
 ) {
   return defineItem({
     type,
@@ -34,3 +31,8 @@ export function menuButton<const Type extends string>(
     layout: ({ label }, face, context) => laySign(label, face, context),
   });
 }
+
+type MenuButton = { [Type in OpenerAct]: ReturnType<typeof menuButton<Type>> }[OpenerAct];
+
+/** One for each menu that is opened by one. */
+export const menuButtons = openedMenus.map((menu) => menuButton(menu.opener.act, menu)) as MenuButton[];

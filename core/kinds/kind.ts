@@ -101,12 +101,23 @@ export interface ItemKind<
 }
 
 /** How a kind of widget is worked out. It stands in a file of its own, which is fetched with the first desk that needs it. */
-export interface WidgetWork<Face extends string, O extends Options, View, Laid extends Layout> {
+interface WidgetWork<Face extends string, O extends Options, View, Laid extends Layout> {
   /** What the face shows. */
   view(options: z.output<O>, face: Face, context: WidgetContext): View;
   /** Its inside, without the room that a surface keeps around it. */
   layout(view: View, face: Face, context: WidgetContext): Laid;
 }
+
+/**
+ * What can be done with a widget while the desk is used and changes it, by name: under which label its options become
+ * others. `index` is which of its things it was done with; `moment` in epoch ms.
+ */
+export type WidgetActs<Values> = Readonly<
+  Record<
+    string,
+    (options: Values, at: { moment: number; index: number }) => { label: string; options: Partial<Values> }
+  >
+>;
 
 /** A kind of thing on the desk. What its layout can't say is drawn in web/render/widgets under the same name. */
 export interface WidgetKind<
@@ -129,6 +140,8 @@ export interface WidgetKind<
   startsBare(face: Face): boolean;
   needs(options: z.output<O>, face: Face): readonly Need[];
   load(): Promise<WidgetWork<Face, O, View, Laid>>;
+  /** Absent where nothing done in use changes it. */
+  acts?(): Promise<{ acts: WidgetActs<z.output<O>> }>;
 }
 
 export function defineItem<

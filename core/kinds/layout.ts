@@ -81,7 +81,7 @@ export interface Line {
 }
 
 /** The font of a name, for measuring. */
-export function fontNamed(name: FontName, fonts: Fonts): DeskFont {
+function fontNamed(name: FontName, fonts: Fonts): DeskFont {
   const { book } = fonts.text;
   return isUse(name) ? fonts[name] : { family: name, size: 100, weight: 0, spacing: 0, metrics: null, book };
 }

@@ -8,10 +8,11 @@ import { APCA_BODY, APCA_LARGE, apcaContrast } from '../colour/apca.ts';
 import type { Backdrop } from '../backdrop/schema.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Screen } from '../desk/sections/screens.ts';
-import { halvesIn } from '../look/half.ts';
+import { halvesIn } from '../timeline/half/half.ts';
 import { halves, type Half } from '../values/roles.ts';
 import { paintOn, type Run } from '../kinds/layout.ts';
 import { surfaceFor } from '../scene/backdrop.ts';
+import { menuOpenedBy } from '../menus/openers.ts';
 import { menuKeys, type MenuKey } from '../menus/schema.ts';
 import { idOfMenu } from '../scene/menus/hanging.ts';
 import type { OpenMenu, Scene, SceneScreen } from '../scene/scene.ts';
@@ -146,13 +147,7 @@ function viewsOf(desk: Desk, only: string | null): { open: OpenMenu | null; only
 
 /** The screen of the button that opens a menu, or the first. */
 function screenOfMenu(menu: MenuKey, { edges, screens }: Desk): string {
-  const types: Record<MenuKey, string> = {
-    appList: 'app-list',
-    appWall: 'app-wall',
-    quickFind: 'quick-find',
-    deskMenu: '',
-  };
-  const edge = edges.find(({ items }) => items.some(({ type }) => type === types[menu]));
+  const edge = edges.find(({ items }) => items.some(({ type }) => menuOpenedBy(type)?.key === menu));
   return edge?.screen ?? screens[0]?.id ?? '';
 }
 

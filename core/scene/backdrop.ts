@@ -1,6 +1,6 @@
 import type { Rect, Size } from '../values/geometry.ts';
 import { backdropFor, drawnOf } from '../backdrop/drawn.ts';
-import { rotationAt } from '../backdrop/rotation.ts';
+import { rotationAt } from '../timeline/rotation/rotation.ts';
 import type { Palette } from '../colour/look.ts';
 import type { PlainSource } from '../backdrop/schema.ts';
 import type { Desk } from '../desk/desk.ts';

@@ -84,7 +84,7 @@ export function learnMissing(desk: Desk, library: Library = ownLibrary): (() => 
 }
 
 /** The families that a desk sets text in. */
-export function familiesOf({ look, widgets, edges }: Pick<Desk, 'look' | 'widgets' | 'edges'>): Family[] {
+function familiesOf({ look, widgets, edges }: Pick<Desk, 'look' | 'widgets' | 'edges'>): Family[] {
   const chosen = [...widgets, ...edges.flatMap(({ items }) => items)]
     .map(({ options }) => options['type'])
     .filter((type) => families.includes(type as never));

@@ -7,6 +7,7 @@ import type { Feed } from '../sources/feeds.ts';
 import { sources } from '../sources/list.ts';
 import type { Need, Readings } from '../sources/readings.ts';
 import { SIMULATED } from '../sources/source.ts';
+import { isFromOutside } from '../sources/from-outside.ts';
 import { troublesOf, troubleTold } from '../sources/trouble.ts';
 import { lookUp } from '../values/look-up.ts';
 import type { Colour } from '../values/roles.ts';
@@ -273,7 +274,7 @@ function see<Context>(
   const holds = !hasRead ? NEVER : bySecond ? SECOND : MINUTE;
   const facts = [...byView.facts.keys(), ...byLayout.facts.keys()];
   const said = [...byView.facts.values(), ...byLayout.facts.values()];
-  const from = needs.filter(isFromOutside);
+  const from = needs.filter(isBrought);
   const isAsBefore =
     last !== null &&
     last.look.view === view &&
@@ -307,20 +308,17 @@ function noting<Result>(bySecond: boolean, work: () => Result): [Result, Reading
 }
 
 /** Whether what a part reads depends on what was brought from outside. */
-function isFromOutside({ source, origin = SIMULATED }: Need): boolean {
-  const known = sources[source];
-  return origin !== SIMULATED || 'isOutside' in known || 'isOfPage' in known;
+function isBrought({ source, origin = SIMULATED }: Need): boolean {
+  return origin !== SIMULATED || isFromOutside(source) || 'isOfPage' in sources[source];
 }
 
 /** What was brought for the sources that a part reads; those that are put together read all that was fetched. */
 function feedsFor(needs: readonly Need[], feeds: readonly Feed[]): readonly Feed[] {
   if (needs.length === 0 || feeds.length === 0) return [];
-  const readsFetched = needs.some(({ source }) => 'isOutside' in sources[source]);
-  return feeds.filter((feed) => {
-    const own = lookUp(sources, feed.source);
-    return (
-      needs.some(({ source }) => source === feed.source) || (readsFetched && !(own && !('isOutside' in own)))
-    );
+  const readsFetched = needs.some(({ source }) => isFromOutside(source));
+  return feeds.filter(({ source: own }) => {
+    const isFetched = isFromOutside(own) || lookUp(sources, own) === undefined;
+    return needs.some(({ source }) => source === own) || (readsFetched && isFetched);
   });
 }
 

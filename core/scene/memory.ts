@@ -5,7 +5,7 @@ import type { Widget } from '../desk/sections/widgets.ts';
 import type { Layout } from '../kinds/layout.ts';
 import type { Need } from '../sources/readings.ts';
 import type { Rect, Size } from '../values/geometry.ts';
-import type { Content } from '../windows/contents/content.ts';
+import type { Content } from '../windows/contents/page.ts';
 import type { Frame } from '../windows/frame.ts';
 import type { ItemStand, Look, Seen, Stand, Truth } from './looks.ts';
 import type { Scene, SceneEdge, SceneScreen, SceneWidget, SceneWindow } from './scene.ts';

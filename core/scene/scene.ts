@@ -12,14 +12,15 @@ import type { Half } from '../values/roles.ts';
 import type { Layout, Paint, Run } from '../kinds/layout.ts';
 import type { FontInUse } from '../text/cuts.ts';
 import type { Use } from '../text/schema.ts';
-import type { Presses } from '../values/presses.ts';
+import type { Presses } from '../menus/presses.ts';
 import type { ItemFaceOf, ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
 import type { Feed } from '../sources/feeds.ts';
 import type { Tick } from '../sources/readings.ts';
-import type { Content } from '../windows/contents/content.ts';
+import type { ContentKey } from '../windows/contents/list.ts';
+import type { Content } from '../windows/contents/page.ts';
 import type { Frame } from '../windows/frame.ts';
 import type { WindowMoves, Windows } from '../windows/schema.ts';
-import type { ContentKind, Slot, TrialWindow } from '../windows/trial.ts';
+import type { Slot, TrialWindow } from '../windows/trial.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
 
 /** A menu of the desk, or one of the front window's. */
@@ -198,6 +199,8 @@ export interface SceneMenu {
   surface: Surface;
   /** It hangs from a lit line: its upper corners are not rounded. */
   isHanging: boolean;
+  /** It holds what can be done, rather than what is found. */
+  isOfCommands: boolean;
   /** The field that is typed in, and what it says while it is empty; what is typed is set as that. */
   search: { rect: Rect; hint: Run; typed: string } | null;
   title: Run | null;
@@ -223,7 +226,7 @@ export interface SceneMenu {
 export interface SceneWindow {
   id: string;
   application: string;
-  kind: ContentKind;
+  kind: ContentKey;
   title: string;
   rect: Rect;
   surface: Surface;
@@ -326,7 +329,7 @@ export interface SceneBackdrop {
   from: { drawn: Drawn; share: number } | null;
 }
 
-export interface ScenePointer {
+interface ScenePointer {
   set: 'quill' | 'pebble' | 'ring';
   size: number;
   colour: string;

@@ -1,5 +1,5 @@
 import { fontBook } from '../text/cuts.ts';
-import { halfAt } from '../look/half.ts';
+import { halfAt } from '../timeline/half/half.ts';
 import { paletteOf } from '../colour/look.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Screen } from '../desk/sections/screens.ts';

@@ -40,7 +40,7 @@ export async function learnSources(
     [...new Set(ids)].map(async (id) => {
       const source = sources[id] as LargeSource<string, unknown, string> | { read: unknown };
       if (!('read' in source) && !known.has(id))
-        known.set(id, remembering((await source.load()).read, source.isOutside ?? false));
+        known.set(id, remembering((await source.load()).read, source.outside !== undefined));
     }),
   );
 }

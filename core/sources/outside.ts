@@ -143,6 +143,12 @@ export const plainOutside: Outside = {
 export const fetchedKinds = ['text', 'headlines'] as const;
 export type FetchedKind = (typeof fetchedKinds)[number];
 
+/** Something that the server is asked to fetch. */
+export interface Fetched {
+  source: FetchedKind;
+  origin: string;
+}
+
 /** What something fetched is asked for by: minutes between two looks, and the address. */
 export function originAt({ address, every }: { address: string; every: number }): string {
   return `${every}/${address}`;
@@ -156,20 +162,8 @@ export function readOrigin(origin: string): { address: string; every: number } |
   return slash > 0 && Every.safeParse(every).success && isAddress(address) ? { address, every } : null;
 }
 
-/** Sources that are read from outside, and what must be fetched for each. */
-export function fetchedFor(source: string, outside: Outside): { source: FetchedKind; origin: string }[] {
-  const at = (kind: FetchedKind, list: readonly { from: { by: string } }[]) =>
-    list.flatMap(({ from }) =>
-      from.by === 'address' ? [{ source: kind, origin: originAt(from as never) }] : [],
-    );
-  switch (source) {
-    case 'station':
-      return at('text', [{ from: outside.report }]);
-    case 'calendar':
-      return at('text', outside.calendars);
-    case 'headlines':
-      return at('headlines', outside.headlines);
-    default:
-      return [];
-  }
+/** What of a list must be fetched. */
+export function fetchedOf(source: FetchedKind, list: readonly { from: From }[]): Fetched[] {
+  return list.flatMap(({ from }) => (from.by === 'address' ? [{ source, origin: originAt(from) }] : []));
 }
+type From = Report | Calendar['from'] | Headlines['from'];

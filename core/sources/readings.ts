@@ -18,7 +18,7 @@ export type Need = {
 }[SourceId];
 
 /** A reading with when it was taken (epoch ms), and how long before the moment shown that was (ms). */
-export interface Taken<Reading> {
+interface Taken<Reading> {
   value: Reading;
   at: number;
   age: number;

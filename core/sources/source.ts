@@ -1,6 +1,7 @@
 import type { GeoPlace } from '../values/earth.ts';
 import type { Feed } from './feeds.ts';
-import type { Outside } from './outside.ts';
+import type { Fetched, Outside } from './outside.ts';
+import type { Tick } from './readings.ts';
 import type { Sound } from './sound/schema.ts';
 import type { Tide } from './tide/tide.ts';
 
@@ -23,7 +24,7 @@ export const SIMULATED = 'simulated';
 /** Pure: the same seed, place and moment (epoch ms) give the same reading. */
 export type Read<Reading> = (context: SourceContext, moment: number) => Reading;
 
-interface Described<Id extends string, Fed extends string> {
+export interface Described<Id extends string, Fed extends string> {
   id: Id;
   title: string;
   /** How long a reading stays the same, in ms; readings are taken at multiples of it. */
@@ -32,8 +33,13 @@ interface Described<Id extends string, Fed extends string> {
   fed?: Readonly<Record<Fed, string>>;
   /** Those origins are in the page that shows it: the server brings none of them. */
   isOfPage?: true;
-  /** It is put together from what was fetched from outside. */
-  isOutside?: true;
+  /**
+   * It is put together from what comes from outside: what must be fetched for it, of all that the desk reads there, and
+   * what the page works out of that by itself, by origin.
+   */
+  outside?: { fetches(outside: Outside): readonly Fetched[]; worksOut?(outside: Outside): readonly string[] };
+  /** First words of names in expressions that it stands behind, and how often what they tell is another. */
+  tells?: Readonly<Record<string, Exclude<Tick, null>>>;
 }
 
 /** A source gives live values, simulated or from outside. */

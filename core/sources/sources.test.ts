@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import { format } from 'date-fns/format';
 import fc from 'fast-check';
 import { DAWN, arbitraryMoment } from '../../tests/support/desks.ts';
-import { halfAt } from '../look/half.ts';
+import { halfAt } from '../timeline/half/half.ts';
 import { byType } from '../kinds/kind.ts';
 import { formatBytes, formatRate } from '../sources/machine/units.ts';
 import { sources } from './list.ts';

@@ -1,5 +1,6 @@
 import { feedOf, type Feed, type FeedProblem } from './feeds.ts';
-import { fetchedFor, type Outside } from './outside.ts';
+import { feedsBehind } from './from-outside.ts';
+import type { Outside } from './outside.ts';
 import { lengthTold } from './units.ts';
 
 /** Something that is read from outside and can't be read just now; `good` is when it last could (epoch ms). */
@@ -12,11 +13,7 @@ export interface Trouble {
 
 /** What of a source can't be read just now. */
 export function troublesOf(source: string, outside: Outside, feeds: readonly Feed[]): Trouble[] {
-  const from = [
-    ...fetchedFor(source, outside),
-    ...(source === 'calendar' ? outside.calendars.map(({ id }) => ({ source, origin: id })) : []),
-  ];
-  return from.flatMap(({ source: kind, origin }) => {
+  return feedsBehind(source, outside).flatMap(({ source: kind, origin }) => {
     const feed = feedOf(feeds, kind, origin);
     return feed?.problem
       ? [{ source: kind, origin, problem: feed.problem, good: feed.samples.at(-1)?.moment ?? null }]

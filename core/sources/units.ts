@@ -14,7 +14,6 @@ export type Temperature = keyof typeof temperatures;
 export type Wind = keyof typeof winds;
 export type Pressure = keyof typeof pressures;
 export type Hours = keyof typeof hourStyles;
-export type WeekStart = keyof typeof weeks;
 
 const keysOf = <Key extends string>(titles: Record<Key, string>) => Object.keys(titles) as [Key, ...Key[]];
 

@@ -30,7 +30,7 @@ export interface ShippedMetrics {
  * Where the ink of each sign of ASCII from ! on ends, in thousandths of an em, at each weight and size: in from the pen
  * on the left and from the advance on the right, above the line of writing and below it.
  */
-export interface InkMetrics {
+interface InkMetrics {
   weights: readonly number[];
   sizes?: readonly number[];
   left: readonly (readonly number[])[];
@@ -46,7 +46,7 @@ export type FontInUse = FontUse & { metrics: FontMetrics | null };
 export type DeskFont = FontInUse & { book: FontBook };
 
 /** What is known of the shipped families; each is learned when a desk needs it (see families.ts). */
-export class FontBook {
+class FontBook {
   /** Grows with all that is learned: what was measured before may be measured otherwise since. */
   version = 0;
   /** What the page falls back to where a family lacks a letter or a sign. */
@@ -108,7 +108,7 @@ export interface Ink {
   top: number;
   bottom: number;
 }
-export type InkSide = keyof Ink;
+type InkSide = keyof Ink;
 
 /** A family at one weight and size. */
 export interface Cut {

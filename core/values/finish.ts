@@ -4,7 +4,6 @@ import { Colour } from './roles.ts';
 import type { TypeOf } from './types.ts';
 
 export const finishKinds = ['bare', 'matte', 'sheer', 'frosted'] as const;
-export type FinishKind = (typeof finishKinds)[number];
 
 /** How a surface is made. */
 export const Finish = z.looseObject({
@@ -58,3 +57,5 @@ function amount(max: number, unit: string, label: string, description: string, w
 export function bareFinish(of: Finish): Finish {
   return { ...of, kind: 'bare', shadow: 0 };
 }
+
+export const OwnFinish = Finish.nullable().meta({ description: "Null follows the desk's finish" });

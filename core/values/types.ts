@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 
 /** A type without the index signatures that loose objects bring: code names the fields that it knows. */
-export type Closed<T> = T extends (infer U)[]
+type Closed<T> = T extends (infer U)[]
   ? Closed<U>[]
   : T extends object
     ? { [K in keyof T as string extends K ? never : number extends K ? never : K]: Closed<T[K]> }

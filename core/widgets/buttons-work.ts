@@ -2,7 +2,8 @@ import type { WidgetContext } from '../kinds/kind.ts';
 import type { Layout, LineStyle, Paint } from '../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../kinds/options.ts';
 import { createSheet } from '../kinds/sheet.ts';
-import { deskActs, type DeskAct } from '../values/acts.ts';
+import { deskActs, type DeskAct } from '../menus/acts.ts';
+import { openedMenus } from '../menus/openers.ts';
 import type { Rect } from '../values/geometry.ts';
 import { BUTTON_FILL, type ButtonFace } from './buttons.ts';
 
@@ -45,9 +46,7 @@ const shortTitles: Partial<Record<DeskAct, string>> = {
   'next-workspace': 'Next',
   'previous-workspace': 'Back',
   sound: 'Play',
-  'app-list': 'Applications',
-  'app-wall': 'All of them',
-  'quick-find': 'Find',
+  ...Object.fromEntries(openedMenus.map(({ opener: { act, short } }) => [act, short])),
   arrange: 'Arrange',
   overview: 'Overview',
   'clear-view': 'Clear view',

@@ -178,7 +178,7 @@ function inMiddle(size: Size, free: Rect): Rect {
 }
 
 /** Where a new window covers the least of the others; a little off each of them where all covers alike. */
-export function roomFor(size: Size, free: Rect, others: readonly Rect[]): Rect {
+function roomFor(size: Size, free: Rect, others: readonly Rect[]): Rect {
   const middle = inMiddle(size, free);
   // Off the sides where that leaves room enough.
   const room =

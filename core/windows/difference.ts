@@ -23,7 +23,7 @@ export const cueTitles = {
   title: 'the title',
   body: 'the whole window',
 } as const;
-export type Cue = keyof typeof cueTitles;
+type Cue = keyof typeof cueTitles;
 
 interface Pair {
   cue: Cue;

@@ -10,10 +10,9 @@ import type { Conditions, SceneWindow } from '../scene/scene.ts';
 import { bottom, intersection, isInside, overlaps, right } from '../values/geometry.ts';
 import { buttonShapes } from '../values/window-buttons.ts';
 import { pressOf } from './frame.ts';
-import { frontMenusOf } from './menus.ts';
-import { menuNamesOf } from './menu-names.ts';
+import { contentOf, contents } from './contents/list.ts';
 import { plainWindows, type Windows } from './schema.ts';
-import { contentKinds, contentOf, type TrialWindow } from './trial.ts';
+import type { TrialWindow } from './trial.ts';
 
 function shown(
   windows: readonly TrialWindow[],
@@ -200,8 +199,8 @@ describe('windows on a desk', () => {
   });
 
   it('hold contents that stay inside at any size, in every kind', () => {
-    const kinds = new Set(dawnCount().applications.map(contentOf));
-    expect(kinds.size).to.equal(contentKinds.length);
+    const kinds = new Set(dawnCount().applications.map((one) => contentOf(one).key));
+    expect([...kinds].sort()).to.deep.equal(contents.map(({ key }) => key).sort());
     fc.assert(
       fc.property(
         sizes,
@@ -229,11 +228,11 @@ describe('windows on a desk', () => {
     );
   });
 
-  it('have menus whose names and entries agree', () => {
-    for (const kind of contentKinds) {
-      const menus = frontMenusOf(kind);
-      expect(menus.map(({ name }) => name)).to.deep.equal(menuNamesOf(kind));
-      for (const { name, entries } of menus) expect(entries.length, `${kind} ${name}`).to.be.greaterThan(0);
+  it('have menus, each with a name of its own and something on it', () => {
+    for (const { key, menus } of contents) {
+      const names = menus.map(({ name }) => name);
+      expect(new Set([...names, 'Window']).size, key).to.equal(names.length + 1);
+      for (const { name, entries } of menus) expect(entries.length, `${key} ${name}`).to.be.greaterThan(0);
     }
   });
 });

@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { OwnFinish } from '../arrange/schema.ts';
-import { Shortcut } from '../menus/schema.ts';
+import { OwnFinish } from '../values/finish.ts';
+import { Shortcut } from '../menus/fields.ts';
 import { uses } from '../text/schema.ts';
-import { deskActNames, deskActTitles } from '../values/acts.ts';
+import { deskActNames, deskActTitles } from '../menus/acts.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
+import { refers } from '../values/references.ts';
 import { Colour } from '../values/roles.ts';
 import type { TypeOf } from '../values/types.ts';
 import { buttonShapes, windowButtonTitles, windowButtons } from '../values/window-buttons.ts';
@@ -38,7 +39,7 @@ type Values = Readonly<Record<string, unknown>>;
 const hasTitle = ({ shown }: Values) => shown !== 'never';
 
 /** What stands above the content. */
-export const WindowTitle = z.looseObject({
+const WindowTitle = z.looseObject({
   shown: field(z.enum(['always', 'unfilled', 'never']), {
     label: 'Title',
     isWide: true,
@@ -69,7 +70,7 @@ export const WindowTitle = z.looseObject({
 });
 
 /** The line that a title stands on, and the border around the window. */
-export const WindowLines = z.looseObject({
+const WindowLines = z.looseObject({
   line: slider(0, 8, 'Line', { step: 0.5, description: 'px; none at 0' }),
   reach: slider(0, 40, 'Beyond the sides'),
   front: colour('Front window'),
@@ -84,7 +85,7 @@ function hasBorder({ border }: Values): boolean {
   return Number(border) > 0;
 }
 
-export const WindowButtons = z.looseObject({
+const WindowButtons = z.looseObject({
   list: field(
     z
       .array(
@@ -108,13 +109,13 @@ export const WindowButtons = z.looseObject({
 });
 
 /** By what a window differs that is not in front. */
-export const WindowBehind = z.looseObject({
+const WindowBehind = z.looseObject({
   dims: slider(0, 80, 'Title dimmer by', { unit: '%', step: 5 }),
   seeThrough: slider(0, 80, 'See-through', { unit: '%', step: 5 }),
   shade: slider(0, 60, 'Darker by', { unit: '%', step: 5 }),
 });
 
-export const WindowGaps = z.looseObject({
+const WindowGaps = z.looseObject({
   outer: field(z.number().min(0).max(200).meta({ description: 'px off the sides of the free area' }), {
     label: 'Off the sides',
     unit: 'px',
@@ -134,7 +135,7 @@ export const WindowGaps = z.looseObject({
   snap: slider(0, 60, 'Catches within', { description: 'px from another window or a side' }),
 });
 
-export const moveWays = ['none', 'fade', 'scale', 'fly'] as const;
+const moveWays = ['none', 'fade', 'scale', 'fly'] as const;
 
 const move = (label: string) =>
   field(
@@ -167,10 +168,14 @@ export const habitPlaces = ['free', 'filled', 'left', 'right', 'top', 'bottom', 
 /** What holds for the windows of one application. */
 export const WindowHabit = z.looseObject({
   id: Id,
-  application: field(z.string().max(64).meta({ description: 'Id of the application' }), {
-    label: 'Application',
-    control: 'application',
-  }),
+  application: refers(
+    field(z.string().max(64).meta({ description: 'Id of the application' }), {
+      label: 'Application',
+      control: 'application',
+    }),
+    'application',
+    'holder',
+  ),
   workspace: field(
     z
       .number()
@@ -210,9 +215,9 @@ export const WindowHabit = z.looseObject({
 });
 export type WindowHabit = TypeOf<typeof WindowHabit>;
 
-export const overviewCorners = ['none', 'top-left', 'top-right', 'bottom-left', 'bottom-right'] as const;
+const overviewCorners = ['none', 'top-left', 'top-right', 'bottom-left', 'bottom-right'] as const;
 
-export const WorkspaceGrid = z.looseObject({
+const WorkspaceGrid = z.looseObject({
   arranged: field(z.enum(['row', 'grid']), {
     label: 'Stand',
     choices: { row: 'In a row', grid: 'In a grid' },
@@ -237,13 +242,13 @@ export const WorkspaceGrid = z.looseObject({
   ),
 });
 
-export const DesktopIcons = z.looseObject({
+const DesktopIcons = z.looseObject({
   shown: field(z.enum(['none', 'some', 'all']), {
     label: 'Icons',
     choices: { none: 'None', some: 'Some', all: 'All' },
   }),
   applications: z
-    .array(z.string().max(64))
+    .array(refers(z.string().max(64), 'application', 'name'))
     .max(200)
     .meta({ description: 'Ids of those that are shown, where some are' }),
   size: field(z.number().min(24).max(128).meta({ description: 'px' }), {

@@ -42,50 +42,6 @@ export const TrialWindows = z.array(TrialWindow).max(MOST_WINDOWS);
 /** No window is made smaller than this, px. */
 export const LEAST: Size = { width: 200, height: 140 };
 
-/** What a trial application shows. */
-export const contentKinds = [
-  'sheet',
-  'files',
-  'terminal',
-  'picture',
-  'letter',
-  'settings',
-  'player',
-] as const;
-export type ContentKind = (typeof contentKinds)[number];
-
-interface Told {
-  Icon: string;
-  Categories: readonly string[];
-}
-
-/** By words of icon names and categories of the freedesktop specifications; the first that fits. */
-const tells: readonly (readonly [ContentKind, RegExp])[] = [
-  ['terminal', /terminal/i],
-  ['files', /file-manager|^folder|FileManager|drive/i],
-  ['letter', /mail|editor|Email|News|TextEditor|chat|web-browser/i],
-  ['player', /audio|multimedia|Music|\bPlayer\b|AudioVideo/i],
-  ['picture', /camera|image|photo|maps|Graphics|Photography|Viewer|video/i],
-  ['settings', /preferences|system|Settings|control|weather/i],
-];
-
-/** What stands in the windows of an application. */
-export function contentOf({ Icon, Categories }: Told): ContentKind {
-  const told = [Icon, ...Categories];
-  return tells.find(([, words]) => told.some((word) => words.test(word)))?.[0] ?? 'sheet';
-}
-
-/** The size that a window of a kind opens at, px. */
-export const startSizes: Record<ContentKind, Size> = {
-  sheet: { width: 620, height: 420 },
-  files: { width: 640, height: 420 },
-  terminal: { width: 600, height: 360 },
-  picture: { width: 700, height: 480 },
-  letter: { width: 560, height: 480 },
-  settings: { width: 520, height: 420 },
-  player: { width: 520, height: 380 },
-};
-
 /** The front window: the last that is on the workspace in front and not minimised. */
 export function frontOf(windows: readonly TrialWindow[], workspace: string): TrialWindow | null {
   return windows.findLast((one) => one.workspace === workspace && !one.isMinimised) ?? null;
@@ -103,22 +59,6 @@ export function factsOf(windows: readonly TrialWindow[], workspace: string): Win
     isMinimised,
     order,
   }));
-}
-
-/** What a window of a kind is called by what stands in it; null where it is called as its application. */
-const documents: Record<ContentKind, string | null> = {
-  sheet: 'Dawn tally, week 48',
-  files: 'Tapes',
-  terminal: null,
-  picture: 'Low water from the hide',
-  letter: 'Nets on Thursday',
-  settings: null,
-  player: null,
-};
-
-/** What is written over a window. */
-export function titleOf(application: Told & { Name: string }): string {
-  return documents[contentOf(application)] ?? application.Name;
 }
 
 /** Windows as they can be shown on a desk: those of screens and workspaces that are gone come to the first ones. */

@@ -15,6 +15,8 @@ import {
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import { problemText, type Problem } from '../../core/desk/problem.ts';
 import type { Desk } from '../../core/desk/desk.ts';
+import type { ListedDesk } from '../../core/desk/summary.ts';
+import type { RevisionNote, Saved, StoredDesk } from '../../core/wire/wire.ts';
 import type { Events } from '../events/events.ts';
 import { digestOf } from '../files/digest.ts';
 import type { Incoming } from '../files/incoming.ts';
@@ -27,7 +29,7 @@ import type { PictureStore } from '../pictures/store.ts';
 import { changed } from './changes.ts';
 import { MOST_READ_HERE, readDeskText } from './read-text.ts';
 import type { StoredText } from './rows.ts';
-import type { DeskStore, ReadText, StoredDesk } from './store.ts';
+import type { DeskStore, ReadText } from './store.ts';
 
 interface Services {
   desks: DeskStore;
@@ -115,7 +117,7 @@ function addShelfRoutes(router: Router, { desks, events }: Services, finder: Fin
   const { add, deskFrom, found, onShelf, readable, tellSaved } = finder;
 
   router.get('/desks', (_request, response) => {
-    response.json(desks.list());
+    response.json(desks.list() satisfies ListedDesk[]);
   });
 
   router.post('/desks', deskBytes, async (request, response) => {
@@ -156,7 +158,7 @@ function addSaveRoute(router: Router, { desks }: Services, { deskFrom, found, te
     if (!result.ok) throw result.current ? overtaken(result.current) : notOnShelf();
     const { revision, savedAt } = result.stored;
     tellSaved(request, { id: desk.id, revision });
-    response.set('ETag', etag(revision)).json({ revision, savedAt, isAsGiven });
+    response.set('ETag', etag(revision)).json({ revision, savedAt, isAsGiven } satisfies Saved);
   }
 
   router.put('/desks/:id', deskBytes, (request: WithId, response) =>
@@ -196,7 +198,7 @@ const overtaken = (current: StoredText) =>
 function addRevisionRoutes(router: Router, { desks }: Services, { found, onShelf }: Finder): void {
   router.get('/desks/:id/revisions', (request: WithId, response) => {
     onShelf(request.params.id);
-    response.json(desks.history(request.params.id));
+    response.json(desks.history(request.params.id) satisfies RevisionNote[]);
   });
 
   router.get('/desks/:id/revisions/:number', (request: Request<{ id: string; number: string }>, response) => {

@@ -7,17 +7,12 @@ import type { Store } from '../db/open.ts';
 import { refusal } from '../http/problem.ts';
 import { nameBeside } from '../../core/values/name.ts';
 import { readDeskText } from './read-text.ts';
+import type { StoredDesk } from '../../core/wire/wire.ts';
 import { createRows, type Rows, type StoredText } from './rows.ts';
 import { revisionsToForget } from './thin.ts';
 
 /** A revision that can be sent as it is, or what is wrong with it. */
 export type ReadText = StoredText & { problems: Problem[] | null };
-
-export interface StoredDesk {
-  desk: Desk;
-  revision: number;
-  savedAt: number;
-}
 
 export type SaveResult = { ok: true; stored: StoredDesk } | { ok: false; current: StoredText | null };
 

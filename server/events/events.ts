@@ -2,6 +2,7 @@ import { Router, json, type Request } from 'express';
 import { z } from 'zod';
 import { createFeeds, refusedFeed } from '../feeds/feeds.ts';
 import type { Feeder, MakeFeeder } from '../feeds/feed.ts';
+import type { About, EventData } from '../../core/wire/wire.ts';
 import { HttpProblem } from '../http/problem.ts';
 import { createStream, type Stream } from './stream.ts';
 
@@ -13,7 +14,7 @@ export interface EventsOptions {
   /** Is told whether any page listens. */
   onPages?: (areAny: boolean) => void;
   /** What every page is told of the server as it begins to listen, and once a minute while that says anything new. */
-  about?: () => Promise<Record<string, unknown>>;
+  about?: () => Promise<About>;
 }
 
 const KEEP_ALIVE_MS = 15_000;
@@ -27,13 +28,6 @@ const PageId = z.string().regex(/^[\w-]{1,60}$/);
 /** Names of feeds, as source/origin. */
 const Names = z.array(z.string().max(400)).max(1000);
 
-/** What is told of a desk: which, its newest revision, and which page did it. */
-interface Told {
-  id: string;
-  revision?: number;
-  by: string | null;
-}
-
 interface Listener {
   stream: Stream;
   /** Names of the feeds that the page wants and gets. */
@@ -41,7 +35,7 @@ interface Listener {
 }
 
 /** Tells what is new of the server, now and then. Gives back how to stop. */
-function repeatNews(about: () => Promise<unknown>, tell: (news: unknown) => void): () => void {
+function repeatNews(about: () => Promise<About>, tell: (news: About) => void): () => void {
   let told = '';
   const again = setInterval(() => {
     void about().then((news) => {
@@ -62,7 +56,7 @@ export function createEvents({
   now = Date.now,
   make,
   onPages,
-  about = () => Promise.resolve({}),
+  about = () => Promise.resolve({ build: null, room: null }),
 }: EventsOptions) {
   const listeners = new Map<string, Listener>();
   const feeds = createFeeds(
@@ -77,7 +71,7 @@ export function createEvents({
   const rewant = () => feeds.want(new Set([...listeners.values()].flatMap(({ wants }) => wants)));
 
   /** Tells all pages of something that became of a desk. */
-  function tell(event: string, data: Told): void {
+  function tell<Name extends 'saved' | 'removed'>(event: Name, data: EventData[Name]): void {
     for (const { stream } of listeners.values()) stream.send(event, `${event} ${data.id}`, data);
   }
 

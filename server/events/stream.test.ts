@@ -86,7 +86,11 @@ describe('streams of events', () => {
     const given = stream as Stream | null;
     if (!given) throw new Error('Nobody was asked');
     // More than the system itself takes in on the way.
-    const tooMuch = 'x'.repeat(30_000_000);
+    const tooMuch = {
+      source: 'text',
+      origin: 'one',
+      samples: [{ moment: 0, reading: 'x'.repeat(30_000_000) }],
+    };
     let asked = 0;
     for (let index = 0; index < 200; index++)
       given.send('samples', 'text/one', tooMuch, () => {

@@ -1,4 +1,5 @@
 import type { Response } from 'express';
+import type { EventData, EventName } from '../../core/wire/wire.ts';
 
 /** ms that a page has to read what was sent before it is let go; it may come back. */
 const PATIENCE_MS = 60_000;
@@ -6,7 +7,7 @@ const PATIENCE_MS = 60_000;
 const MOST_WAITING = 1000;
 
 interface Waiting {
-  event: string;
+  event: EventName;
   /** What is to be said of it by the time it is sent. */
   data: () => unknown;
 }
@@ -19,7 +20,7 @@ export function createStream(response: Response, patienceMs = PATIENCE_MS) {
   const waiting = new Map<string, Waiting>();
   let patience: NodeJS.Timeout | null = null;
 
-  function write(event: string, data: unknown): void {
+  function write(event: EventName, data: unknown): void {
     response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
     if (response.writableNeedDrain) patience ??= setTimeout(() => response.destroy(), patienceMs);
   }
@@ -48,7 +49,12 @@ export function createStream(response: Response, patienceMs = PATIENCE_MS) {
 
   return {
     /** Says something; where it has to wait, what comes of the same thing (`about`) takes its place, as `later` has it. */
-    send(event: string, about: string, data: unknown, later: () => unknown = () => data): void {
+    send<Name extends EventName>(
+      event: Name,
+      about: string,
+      data: EventData[Name],
+      later: () => EventData[Name] | null = () => data,
+    ): void {
       if (response.destroyed) return;
       if (waiting.size === 0 && !response.writableNeedDrain) write(event, data);
       else if (waiting.size >= MOST_WAITING && !waiting.has(about)) response.destroy();

@@ -70,8 +70,6 @@ export function createFeeds(
   };
 }
 
-export type Feeds = ReturnType<typeof createFeeds>;
-
 function nameOf({ source, origin }: Pick<Feeder, 'source' | 'origin'>): string {
   return `${source}/${origin}`;
 }

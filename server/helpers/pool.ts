@@ -51,7 +51,7 @@ export type Answer =
   | { ok: false; message: string; code?: string | undefined; memory: number }
   | { tooMuchMemory: true };
 
-export interface RunOptions {
+interface RunOptions {
   /** Aborting ends the process that is at it at once. */
   signal?: AbortSignal;
   /** Instead of what the kind of work is given. */

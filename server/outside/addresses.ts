@@ -26,7 +26,7 @@ export function isPublic(address: string): boolean {
 }
 
 /** Whether an address is one of this very machine. */
-export function isHere(address: string): boolean {
+function isHere(address: string): boolean {
   if (!ipaddr.isValid(address)) return false;
   const bare = ipaddr.process(address);
   const range = bare.range();

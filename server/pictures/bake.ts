@@ -8,7 +8,8 @@ import { drawMotif } from '../../core/backdrop/motifs.ts';
 import { toBytes } from '../../core/values/colour.ts';
 import type { Pixels } from '../../core/colour/extract.ts';
 import { createRandom } from '../../core/sources/noise.ts';
-import { LONGEST_DRAWN, type BakeFormat } from './formats.ts';
+import { LONGEST_DRAWN } from './formats.ts';
+import type { BakeFormat } from '../../core/wire/wire.ts';
 import { MOST_PIXELS, openPicture } from './open.ts';
 
 /** The work on pixels that takes long; it runs in helpers of its own. */

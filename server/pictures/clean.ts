@@ -33,7 +33,7 @@ const SCAN = 0xda;
 const TALK = new Set([0xe1, 0xed, 0xfe]);
 
 /** A JPEG without its talking segments; a turn is kept in an EXIF segment of its own that says nothing else. */
-export function cleanJpeg(bytes: Buffer, orientation: number): Buffer {
+function cleanJpeg(bytes: Buffer, orientation: number): Buffer {
   const kept: Buffer[] = [bytes.subarray(0, 2)];
   if (orientation > 1) kept.push(turnSegment(orientation));
   let at = 2;

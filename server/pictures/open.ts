@@ -3,7 +3,7 @@ import sharp, { type Metadata, type Sharp } from 'sharp';
 /** Pictures with more pixels than this are refused. */
 export const MOST_PIXELS = 100_000_000;
 /** The same for pictures that can't be decoded row by row: all of theirs are held at once. */
-export const MOST_WHOLE = 40_000_000;
+const MOST_WHOLE = 40_000_000;
 
 // Nothing is asked for twice here; what sharp would keep is memory lost.
 sharp.cache(false);

@@ -1,7 +1,8 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
-import { LONGEST_DRAWN, LONGEST_WEBP, type BakeFormat } from './formats.ts';
+import { LONGEST_DRAWN, LONGEST_WEBP } from './formats.ts';
+import type { BakeFormat } from '../../core/wire/wire.ts';
 import { CACHE_BYTES, createCache } from './cache.ts';
 import { asBuffer, type PictureStore } from './store.ts';
 

@@ -4,7 +4,8 @@ import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
 import { Cancelled } from '../helpers/pool.ts';
-import { LONGEST_WEBP, bakeFormats } from './formats.ts';
+import { LONGEST_WEBP } from './formats.ts';
+import { bakeFormats, type PictureNote } from '../../core/wire/wire.ts';
 import { readDrawn } from './drawn.ts';
 import { widthFor, type Renderer } from './render.ts';
 import type { PictureStore } from './store.ts';
@@ -20,14 +21,14 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer, incomi
     const picture = await incoming.receive(request, DESK_LIMITS.picture, (path) =>
       pictures.add(path, nameOf(request)),
     );
-    response.status(201).json(picture);
+    response.status(201).json(picture satisfies PictureNote);
   });
 
   router.post('/icons', async (request, response) => {
     const icon = await incoming.receive(request, MOST_ICON_BYTES, (path) =>
       pictures.addIcon(path, nameOf(request)),
     );
-    response.status(201).json(icon);
+    response.status(201).json(icon satisfies PictureNote);
   });
 
   router.get('/pictures/:id', async (request: Request<{ id: string }>, response) => {

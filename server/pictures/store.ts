@@ -7,7 +7,8 @@ import { pictures } from '../db/schema.ts';
 import type { Incoming } from '../files/incoming.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
-import type { PictureFacts, Taken, TakenPicture } from './take.ts';
+import type { PictureFacts } from '../../core/wire/wire.ts';
+import type { Taken, TakenPicture } from './take.ts';
 
 export type StoredPicture = typeof pictures.$inferSelect;
 

@@ -5,6 +5,7 @@ import { blockiness } from '../../core/backdrop/fitness.ts';
 import { digestOf } from '../files/digest.ts';
 import { diskTrouble } from '../files/trouble.ts';
 import { cleanPicture } from './clean.ts';
+import type { PictureFacts } from '../../core/wire/wire.ts';
 import { LONGEST_WEBP } from './formats.ts';
 import { mostPixelsOf, openPicture } from './open.ts';
 
@@ -155,18 +156,6 @@ export function showPicture({ path, width }: { path: string; width: number }): P
     .resize({ width, height: LONGEST_WEBP, fit: 'inside', withoutEnlargement: true })
     .webp({ quality: 88, effort: 2 })
     .toBuffer();
-}
-
-/** What is worth knowing of a picture before it is a backdrop. */
-export interface PictureFacts {
-  width: number;
-  height: number;
-  isAnimated: boolean;
-  /** Bits of each channel. */
-  depth: number;
-  hasProfile: boolean;
-  /** How visible the blocks of compression are; 1 is not at all. */
-  blocks: number;
 }
 
 const depths = new Map([

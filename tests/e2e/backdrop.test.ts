@@ -218,7 +218,7 @@ withApp('the backdrop', ({ server, open }) => {
 
   it('rotates: entries are ordered, added and taken away; the ledge shows when, and scrubbing shows what', async () => {
     const page = await openBackdrop('/desk/dawn-count');
-    const marks = page.locator('[data-rotation-mark]');
+    const marks = page.locator('[data-mark="rotation"]');
     expect(await marks.count()).to.equal(4);
     const lies = () => page.locator('[data-stage] img[data-backdrop]').last().getAttribute('src');
     expect(decodeURIComponent((await lies()) ?? '')).to.contain('"motif":"headland"');

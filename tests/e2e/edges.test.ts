@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
+import { isThereInRehearsal } from '../../core/timeline/visits/visits.ts';
 import type { Page } from 'playwright-core';
 import { createDock, createItem, createPanel } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';

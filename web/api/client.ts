@@ -3,46 +3,16 @@ import type { Track } from '../../core/sources/sound/schema.ts';
 import type { OwnFont } from '../../core/text/schema.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
+import type {
+  BakeFormat,
+  PictureFacts,
+  PictureNote,
+  RevisionNote,
+  Saved,
+  StoredDesk,
+} from '../../core/wire/wire.ts';
 
 /** The server's interface, typed. Everything that fails ends in one of two errors. */
-
-export interface StoredDesk {
-  desk: Desk;
-  revision: number;
-  savedAt: number;
-}
-
-/** What the server answers to a save; `isAsGiven` where it kept what it was given, nothing put otherwise. */
-export interface Saved {
-  revision: number;
-  savedAt: number;
-  isAsGiven: boolean;
-}
-
-export interface RevisionNote {
-  number: number;
-  savedAt: number;
-}
-
-export interface PictureNote {
-  id: string;
-  name: string;
-  width: number;
-  height: number;
-}
-
-export interface PictureFacts {
-  width: number;
-  height: number;
-  isAnimated: boolean;
-  depth: number;
-  hasProfile: boolean;
-  /** How visible the blocks of compression are; 1 is not at all. */
-  blocks: number;
-}
-
-export const exportFormats = ['png', 'webp', 'avif', 'jpeg'] as const;
-export type ExportFormat = (typeof exportFormats)[number];
 
 /** The server answered that something is wrong; the message is a sentence for a person. */
 export class ServerProblem extends Error {
@@ -163,7 +133,7 @@ export const api = {
   /** A backdrop in exactly these pixels; aborting ends the work on the server too. */
   exportBackdrop: async (
     drawn: Drawn,
-    { width, height, format }: { width: number; height: number; format: ExportFormat },
+    { width, height, format }: { width: number; height: number; format: BakeFormat },
     signal: AbortSignal,
   ): Promise<Blob> => {
     const query = new URLSearchParams({

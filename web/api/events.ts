@@ -1,13 +1,6 @@
 import type { Feed } from '../../core/sources/feeds.ts';
+import type { About, EventData, EventName } from '../../core/wire/wire.ts';
 import { api, clientId, ServerProblem } from './client.ts';
-
-/** What the server says of itself. */
-export interface About {
-  /** The script that its pages run; null where it gives no pages. */
-  build: string | null;
-  /** Bytes that its disk has left; null where it doesn't know. */
-  room: number | null;
-}
 
 export interface EventHandlers {
   /** A desk was saved, by this page or another one. */
@@ -41,24 +34,20 @@ export function listen(handlers: EventHandlers): Listening {
   function open(): void {
     const opened = new EventSource(`/api/events?page=${page}`);
     stream = opened;
-    function on<T>(event: string, handle: (data: T) => void): void {
-      opened.addEventListener(event, (message) =>
-        handle(JSON.parse((message as MessageEvent<string>).data) as T),
+    function on<Name extends EventName>(name: Name, handle: (data: EventData[Name]) => void): void {
+      opened.addEventListener(name, (message) =>
+        handle(JSON.parse((message as MessageEvent<string>).data) as EventData[Name]),
       );
     }
-    on<{ id: string; revision: number; by: string | null }>('saved', ({ id, revision, by }) => {
-      handlers.onSaved?.(id, revision, by === clientId);
-    });
-    on<{ id: string; by: string | null }>('removed', ({ id, by }) => {
-      handlers.onRemoved?.(id, by === clientId);
-    });
-    on<Feed>('samples', (feed) => handlers.onSamples?.(feed));
-    on<About>('hello', (about) => {
+    on('saved', ({ id, revision, by }) => handlers.onSaved?.(id, revision, by === clientId));
+    on('removed', ({ id, by }) => handlers.onRemoved?.(id, by === clientId));
+    on('samples', (feed) => handlers.onSamples?.(feed));
+    on('hello', (about) => {
       wants.stands();
       handlers.onAbout?.(about);
       handlers.onHello?.();
     });
-    on<About>('about', (about) => handlers.onAbout?.(about));
+    on('about', (about) => handlers.onAbout?.(about));
     opened.addEventListener('error', () => {
       wants.broke();
       // The browser takes a broken stream up again by itself, but not one that was refused.

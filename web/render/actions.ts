@@ -1,11 +1,11 @@
 import { createContext } from 'react';
 import type { Does } from '../../core/scene/menus/entries.ts';
 import type { AnyMenu, OpenMenu } from '../../core/scene/scene.ts';
-import type { DeskAct } from '../../core/values/acts.ts';
+import type { DeskAct } from '../../core/menus/acts.ts';
 import type { Point, Rect } from '../../core/values/geometry.ts';
 import type { Grip } from '../../core/windows/catching.ts';
 import type { PointOnScreen } from './on-screen.ts';
-import type { ContentDoes } from '../../core/windows/contents/content.ts';
+import type { ContentDoes } from '../../core/windows/contents/page.ts';
 
 /** Where a menu is asked for: from an item, or at a point of a screen; without either, on the screen in view. */
 export interface MenuAsked {
@@ -97,12 +97,10 @@ export interface DeskActions {
   perform(act: DeskAct, asked?: MenuAsked): void;
   /** Goes to an address, asked first. */
   openLink(name: string, address: string): void;
-  /** Starts the timer of a widget, or sets it back. */
-  turnTimer(widget: string): void;
+  /** Does with a widget what its kind can do (`acts`), with which of its things. */
+  act(widget: string, name: string, index?: number): void;
   /** Ticks a task of a calendar that stands in the desk, or not any more. */
   tickTask(calendar: string, uid: string, isTicked: boolean): void;
-  /** Ticks a task of a note, or not any more, by where it stands among them. */
-  tickNote(widget: string, index: number): void;
   /** Begins to write in a widget that holds words; null where it holds none. */
   write(widget: string): Promise<Typing | null>;
   /** Plays, and goes about in what is played. */

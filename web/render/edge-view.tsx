@@ -16,7 +16,7 @@ import { itemKindOf, type ItemType } from '../../core/items/list.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../../core/scene/scene.ts';
 import { isHorizontal, type Side } from '../../core/values/geometry.ts';
 import type { EdgeFacts, ItemDrawing } from './item-drawing.ts';
-import { AppListItem, AppWallItem, QuickFindItem } from './items/menu-buttons.tsx';
+import { menuButtons } from './items/menu-buttons.tsx';
 import { ApplicationItem } from './items/application/application.tsx';
 import { ClockItem } from './items/clock/clock.tsx';
 import { DateItem } from './items/date/date.tsx';
@@ -50,9 +50,7 @@ const OverviewItem = later(async () => ({ default: (await windowItems()).Overvie
 const drawings: {
   [Type in ItemType]: ItemDrawing<Type> | ComponentType<ComponentProps<ItemDrawing<Type>>> | null;
 } = {
-  'app-list': AppListItem,
-  'app-wall': AppWallItem,
-  'quick-find': QuickFindItem,
+  ...menuButtons,
   application: ApplicationItem,
   workspaces: WorkspacesItem,
   'open-windows': OpenWindowsItem,

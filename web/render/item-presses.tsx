@@ -1,5 +1,5 @@
 import { useContext, type ReactNode } from 'react';
-import { pressActs, type PressAct, type Presses } from '../../core/values/presses.ts';
+import { pressActs, type PressAct, type Presses } from '../../core/menus/presses.ts';
 import { Actions } from './actions.ts';
 import { Press } from './press.tsx';
 

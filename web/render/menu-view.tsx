@@ -148,7 +148,7 @@ function InUse({ menu, actions }: { menu: SceneMenu; actions: DeskActions }) {
     }
   }
 
-  const isMenu = isOfCommands(menu);
+  const isMenu = menu.isOfCommands;
   const described = {
     'aria-controls': id,
     'aria-activedescendant': menu.chosen < 0 ? undefined : `${id}-${menu.chosen}`,
@@ -280,11 +280,6 @@ function Search({
   );
 }
 
-/** A menu of what can be done, rather than a list of what is found. */
-function isOfCommands({ menu }: SceneMenu): boolean {
-  return menu === 'deskMenu' || menu === 'frontMenu';
-}
-
 /** The entries on their shelves. */
 function Inside({ menu, id, actions }: { menu: SceneMenu; id: string; actions: DeskActions | null }) {
   const { content, heads, shelves, entries, chosen } = menu;
@@ -301,7 +296,7 @@ function Inside({ menu, id, actions }: { menu: SceneMenu; id: string; actions: D
           id={`${id}-${index}`}
           isChosen={index === chosen}
           isRow={menu.isHanging}
-          role={isOfCommands(menu) ? 'menuitem' : 'option'}
+          role={menu.isOfCommands ? 'menuitem' : 'option'}
           onPoint={() => index !== chosen && actions?.stepMenu({ chosen: index })}
           onPress={() => actions?.choose(entry.does)}
         />

@@ -1,9 +1,12 @@
+import { lookUp } from '../../core/values/look-up.ts';
+import { widgetKindOf } from '../../core/widgets/list.ts';
 import { isWebAddress } from '../../core/values/link.ts';
+import { menuOpenedBy, type OpenerAct } from '../../core/menus/openers.ts';
 import type { AnyMenu } from '../../core/scene/scene.ts';
-import type { DeskAct } from '../../core/values/acts.ts';
 import { named } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
-import { isSessionAct, isWindowAct, sessionActs, type WindowAct } from '../../core/values/acts.ts';
+import { isWindowAct, type DeskAct, type WindowAct } from '../../core/menus/acts.ts';
+import { isSessionAct, sessionActs } from '../../core/values/acts.ts';
 import { persist } from '../later.ts';
 import type { DeskActions, MenuAsked } from '../render/actions.ts';
 import { toast } from '../ui/toast.ts';
@@ -84,19 +87,13 @@ export const deskActions: DeskActions = {
   perform(act, asked) {
     if (isSessionAct(act)) return deskActions.say(sessionActs[act].would);
     if (isWindowAct(act)) return onWindows(({ perform }) => perform(act, page.screen()));
-    performs[act](asked);
+    const menu = menuOpenedBy(act);
+    if (menu) return deskActions.turnMenu(menu.key, asked);
+    performs[act as OwnAct](asked);
   },
   openLink,
-  turnTimer(id) {
-    const widget = presentDesk()?.widgets.find((one) => one.id === id);
-    if (!widget) return;
-    const isRunning = typeof widget.options['startedAt'] === 'number';
-    const startedAt = isRunning ? null : useConditions.getState().moment;
-    const label = isRunning ? 'Set the timer back' : 'Start the timer';
-    useDesk.getState().edit(named(label, edits.setWidgetOptions(id, { startedAt })));
-  },
+  act: (widget, name, index = 0) => void actOn(widget, name, index),
   tickTask: (...task) => void tickTask(...task),
-  tickNote: (...task) => void tickNote(...task),
   async write(id) {
     const { startTyping, typedOf } = await persist(() => import('./typing.ts'));
     const typed = typedOf(id);
@@ -118,13 +115,9 @@ export function onWindows(act: (windows: typeof WindowsModule) => void): void {
   });
 }
 
-const performs: Record<
-  Exclude<DeskAct, keyof typeof sessionActs | WindowAct>,
-  (asked?: MenuAsked) => void
-> = {
-  'app-list': (asked) => deskActions.turnMenu('appList', asked),
-  'app-wall': (asked) => deskActions.turnMenu('appWall', asked),
-  'quick-find': (asked) => deskActions.turnMenu('quickFind', asked),
+type OwnAct = Exclude<DeskAct, keyof typeof sessionActs | WindowAct | OpenerAct>;
+
+const performs: Record<OwnAct, (asked?: MenuAsked) => void> = {
   'front-menus': (asked) => deskActions.turnMenu('frontMenu', { ...asked, index: 0 }),
   'next-workspace': () => stepWorkspace(1),
   'previous-workspace': () => stepWorkspace(-1),
@@ -188,12 +181,15 @@ async function tickTask(id: string, uid: string, isTicked: boolean): Promise<voi
   }
 }
 
-async function tickNote(id: string, index: number): Promise<void> {
-  const { tickTask: ticked } = await persist(() => import('../../core/widgets/note/marks.ts'));
+async function actOn(id: string, name: string, index: number): Promise<void> {
+  const kind = presentDesk()?.widgets.find((one) => one.id === id)?.type;
+  const loaded = kind && widgetKindOf(kind).acts;
+  if (!loaded) return;
+  const act = lookUp((await persist(loaded)).acts, name);
   const widget = presentDesk()?.widgets.find((one) => one.id === id);
-  if (widget?.type !== 'note') return;
-  const text = ticked(String(widget.options['text']), index);
-  useDesk.getState().edit(named('Tick a task', edits.setWidgetOptions(id, { text })));
+  if (!act || !widget) return;
+  const { label, options } = act(widget.options, { moment: useConditions.getState().moment, index });
+  useDesk.getState().edit(named(label, edits.setWidgetOptions(id, options)));
 }
 
 /** Takes a text along to whatever it is pasted into. */

@@ -8,7 +8,7 @@ import type { Half } from '../../core/values/roles.ts';
 import { readLately } from './lately.ts';
 
 /** A window that is moved or sized by keys, and where it was before. */
-export interface Handled {
+interface Handled {
   window: string;
   by: 'move' | 'size';
   before: { rect: Rect; slot: TrialWindow['slot']; isFilled: boolean };

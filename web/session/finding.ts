@@ -1,3 +1,4 @@
+import { lookUp } from '../../core/values/look-up.ts';
 import { sumOf } from '../../core/menus/sums.ts';
 import { findIn } from '../../core/scene/menus/find.ts';
 import { findableOf, findablesOf } from '../../core/scene/menus/entries.ts';
@@ -26,6 +27,7 @@ export function finding({ menu }: OpenMenu, query: string): Pick<OpenMenu, 'foun
       sum: desk.menus.quickFind.sums ? sumOf(query) : null,
     };
   }
-  const { searchesWords } = menu === 'appWall' ? desk.menus.appWall : desk.menus.appList;
+  const searchesWords =
+    menu !== 'frontMenu' && lookUp<unknown>({ ...desk.menus[menu] }, 'searchesWords') === true;
   return { found: findIn(desk.applications.map(findableOf), query, lately, searchesWords), sum: null };
 }

@@ -4,7 +4,7 @@ import { useDesk } from './desk.ts';
 import { Button } from '../ui/buttons.tsx';
 
 /** A desk with more widgets than this takes seconds to draw: whoever opens it is asked first. */
-export const MOST_AT_ONCE = 500;
+const MOST_AT_ONCE = 500;
 
 /** Large desks that were opened all the same, for as long as the page stays. */
 const accepted = new Set<string>();

@@ -7,8 +7,9 @@ import {
   type Delays,
   type Presence,
 } from '../../core/presence/presence.ts';
+import { openedMenus } from '../../core/menus/openers.ts';
 import { isInTheWay } from '../../core/presence/in-the-way.ts';
-import { isThereInRehearsal } from '../../core/presence/rehearsed.ts';
+import { isThereInRehearsal } from '../../core/timeline/visits/visits.ts';
 import type { Widget } from '../../core/desk/sections/widgets.ts';
 import type { Edge } from '../../core/desk/sections/edges.ts';
 import type { Scene, SceneEdge, SceneScreen } from '../../core/scene/scene.ts';
@@ -35,7 +36,7 @@ function slippingEdges(): Slipping[] {
 
 /** Which kind of item a menu hangs from where it was opened by keys. */
 const hangFrom = new Map<string, string>([
-  ['appList', 'app-list'],
+  ...openedMenus.flatMap((menu) => ('hangs' in menu.opener ? [[menu.key, menu.opener.act] as const] : [])),
   ['frontMenu', 'front-menus'],
 ]);
 

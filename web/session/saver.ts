@@ -2,7 +2,8 @@ import type { Desk } from '../../core/desk/desk.ts';
 import { isSame } from '../../core/desk/differences.ts';
 import { MOST_UNANSWERED, forgetUnsaved, keepUnsaved } from './unsaved.ts';
 import type { Keep } from '../browser-keep.ts';
-import { ServerGone, ServerProblem, type Saved, type StoredDesk } from '../api/client.ts';
+import type { Saved, StoredDesk } from '../../core/wire/wire.ts';
+import { ServerGone, ServerProblem } from '../api/client.ts';
 
 /** What is said of the desk's saving. */
 export type SavingState =
@@ -144,8 +145,6 @@ export function createSaver(ports: SaverPorts, first: StoredDesk, unanswered: re
     finish,
   };
 }
-
-export type Saver = ReturnType<typeof createSaver>;
 
 /** What is said, and one thing that waits for its time (a newer one takes its place): both until all is over. */
 function createOutlet({ onState, later }: SaverPorts) {

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { rectsOn } from '../../core/scene/parts.ts';
-import { halfAt } from '../../core/look/half.ts';
+import { halfAt } from '../../core/timeline/half/half.ts';
 import { createSolver } from '../../core/scene/solver.ts';
 import { sameFields } from '../../core/scene/memory.ts';
 import type { Conditions, Scene, SceneScreen } from '../../core/scene/scene.ts';
@@ -70,7 +70,7 @@ export function groundOf(screen: SceneScreen): Ground {
 }
 
 /** The half that the desk itself would show. */
-export function ownHalf(): Half | null {
+function ownHalf(): Half | null {
   const desk = useDesk.getState().history?.present;
   return desk ? halfAt(desk.look.half, useConditions.getState().moment, desk.place) : null;
 }

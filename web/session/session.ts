@@ -16,7 +16,7 @@ import {
   type History,
 } from '../../core/desk/history.ts';
 import { problemText, type Problem } from '../../core/desk/problem.ts';
-import type { StoredDesk } from '../api/client.ts';
+import type { StoredDesk } from '../../core/wire/wire.ts';
 import { createSaver, type SaverPorts, type SavingState } from './saver.ts';
 import { keepHistory, readHistory } from './kept-history.ts';
 import type { Keep } from '../browser-keep.ts';

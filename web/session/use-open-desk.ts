@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { Scene } from '../../core/scene/scene.ts';
-import { fetchedFor, type Outside } from '../../core/sources/outside.ts';
+import { fetchedFor } from '../../core/sources/from-outside.ts';
+import type { Outside } from '../../core/sources/outside.ts';
 import { SIMULATED } from '../../core/sources/source.ts';
 import { api } from '../api/client.ts';
 import { persist } from '../later.ts';

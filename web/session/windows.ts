@@ -1,5 +1,5 @@
 import { nanoid } from 'nanoid';
-import type { WindowAct } from '../../core/values/acts.ts';
+import type { WindowAct } from '../../core/menus/acts.ts';
 import { moveInside, type Point, type Rect } from '../../core/values/geometry.ts';
 import {
   carry,
@@ -19,18 +19,11 @@ import {
   type WindowScreen,
 } from '../../core/windows/acts.ts';
 import { caught, sized, slotAt, type Grip } from '../../core/windows/catching.ts';
-import type { ContentDoes } from '../../core/windows/contents/content.ts';
+import { contentOf } from '../../core/windows/contents/list.ts';
+import type { ContentDoes } from '../../core/windows/contents/page.ts';
 import { rectOf, within } from '../../core/windows/place.ts';
 import type { Tiling } from '../../core/windows/tiling.ts';
-import {
-  MOST_WINDOWS,
-  contentOf,
-  frontOf,
-  onDesk,
-  startSizes,
-  type Slot,
-  type TrialWindow,
-} from '../../core/windows/trial.ts';
+import { MOST_WINDOWS, frontOf, onDesk, type Slot, type TrialWindow } from '../../core/windows/trial.ts';
 import { named, type Edit } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import type { MoveAct, OverviewAct, WindowAct as OnWindow } from '../render/actions.ts';
@@ -91,7 +84,7 @@ export function open(application: string, on: string | null): void {
     openWindow(windows, {
       id: nanoid(8),
       application,
-      size: startSizes[contentOf(known)],
+      size: contentOf(known).size,
       workspaces: desk.workspaces,
       workspace: useConditions.getState().workspace,
       screen,

@@ -8,7 +8,7 @@ import { prepareDrawing } from '../session/drawing.ts';
 import { readOwnCalendars } from './calendars.ts';
 
 /** Desks with more widgets than this are not drawn on the shelf: it has others to show. */
-export const MOST_DRAWN = 600;
+const MOST_DRAWN = 600;
 const TRY_AGAIN_MS = 1500;
 
 export type Shelved =

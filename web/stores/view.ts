@@ -9,8 +9,7 @@ export interface Picking {
   take(colour: string): void;
 }
 
-export type Sheet =
-  'commands' | 'shortcuts' | 'history' | 'rename' | 'place' | 'screen' | 'workspaces' | null;
+type Sheet = 'commands' | 'shortcuts' | 'history' | 'rename' | 'place' | 'screen' | 'workspaces' | null;
 
 /** What this page shows: the session and the moment, never the document. */
 interface ViewState {

@@ -8,7 +8,7 @@ import { useView } from '../stores/view.ts';
 import { selectedParts } from './acts.ts';
 
 /** The group that a widget stands in. */
-export function groupOf(id: string): Group | null {
+function groupOf(id: string): Group | null {
   return presentDesk()?.groups.find(({ widgets }) => widgets.includes(id)) ?? null;
 }
 

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
-import { api, type PictureFacts } from '../api/client.ts';
+import type { PictureFacts } from '../../core/wire/wire.ts';
+import { api } from '../api/client.ts';
 
 /** What is known of pictures, by id; it never changes. */
 const known = new Map<string, PictureFacts>();

@@ -1,4 +1,4 @@
-import { Shortcut } from '../../core/menus/schema.ts';
+import { Shortcut } from '../../core/menus/fields.ts';
 
 /** What is done by keys in the studio: commands.ts says so, which knows all chapters and their forms. */
 let taken: readonly { title: string; keys?: readonly string[] }[] = [];

@@ -1,5 +1,5 @@
 import { lengthTold } from '../../core/sources/units.ts';
-import type { About } from '../api/events.ts';
+import type { About } from '../../core/wire/wire.ts';
 import { toast } from './toast.ts';
 
 /** What a person should know of the server and of this machine: said once each, and plainly, when it happens. */

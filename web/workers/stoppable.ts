@@ -4,7 +4,7 @@ export class WorkProblem extends Error {}
 export class WorkStopped extends WorkProblem {}
 
 /** What a worker answers. */
-export type WorkAnswer<Result> = { ok: Result } | { wrong: string } | { note: unknown };
+type WorkAnswer<Result> = { ok: Result } | { wrong: string } | { note: unknown };
 
 interface Asked {
   /** Starts a worker of its own for this work, so that what never ends holds up nothing else. */

@@ -1,5 +1,6 @@
 import type { MenuKey, Menus } from '../../menus/schema.ts';
-import type { DeskDraft } from '../desk.ts';
+import { prune } from '../../values/references.ts';
+import { sections } from '../sections/list.ts';
 import type { Application } from '../sections/applications.ts';
 import { byId, editOf } from './edit.ts';
 
@@ -26,25 +27,11 @@ export const menuEdits = {
       desk.applications.sort((a, b) => (at.get(a.id) ?? Infinity) - (at.get(b.id) ?? Infinity));
     }),
 
-  /** Takes applications away, and whatever starts them. */
+  /** Takes applications away, and whatever names them. */
   removeApplications: (ids: readonly string[]) =>
     editOf('Remove applications', (desk) => {
       const gone = new Set(ids);
       desk.applications = desk.applications.filter(({ id }) => !gone.has(id));
-      forgetApplications(desk, gone);
+      for (const { key, schema } of sections) prune(schema, desk[key], 'application', gone);
     }),
 };
-
-function forgetApplications({ edges, menus, windows }: DeskDraft, gone: ReadonlySet<string>): void {
-  for (const edge of edges)
-    edge.items = edge.items.filter(
-      ({ type, options }) => type !== 'application' || !gone.has(String(options['application'])),
-    );
-  windows.habits = windows.habits.filter(({ application }) => !gone.has(application));
-  windows.icons.applications = windows.icons.applications.filter((id) => !gone.has(id));
-  const { appList, appWall, deskMenu } = menus;
-  appList.favourites = appList.favourites.filter((id) => !gone.has(id));
-  for (const folder of appWall.folders)
-    folder.applications = folder.applications.filter((id) => !gone.has(id));
-  deskMenu.entries = deskMenu.entries.filter((entry) => entry.by !== 'start' || !gone.has(entry.application));
-}

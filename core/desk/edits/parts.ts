@@ -65,7 +65,7 @@ function startsOf({ type }: Pick<Widget, 'type'>): Record<string, unknown> {
 }
 
 /** The options of a widget that are colours of its own, not roles. */
-export function ownColoursOf(widget: Pick<Widget, 'type' | 'options'>): string[] {
+function ownColoursOf(widget: Pick<Widget, 'type' | 'options'>): string[] {
   const starts = startsOf(widget);
   return Object.entries(widget.options)
     .filter(([key, value]) => {

@@ -18,7 +18,7 @@ export function wholeGroups(list: readonly Group[], some: { has(id: string): boo
   return list.filter(({ widgets }) => widgets.every((id) => some.has(id)));
 }
 
-export const MOST_GROUPS = 200;
+const MOST_GROUPS = 200;
 
 export const groups = defineSection({
   key: 'groups',

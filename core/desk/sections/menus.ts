@@ -1,13 +1,15 @@
-import { Menus, menuKeys, menuTitles } from '../../menus/schema.ts';
+import { Menus, menuKeys, menuTitles, menuKinds } from '../../menus/schema.ts';
 import { defineSection, idsIn } from './section.ts';
 
 export const menus = defineSection({
   key: 'menus',
   schema: Menus,
-  ids: ({ appWall, deskMenu }) => [
-    ...idsIn('folders', appWall.folders).map(([path, id]) => [['menus', 'appWall', ...path], id] as const),
-    ...idsIn('entries', deskMenu.entries).map(([path, id]) => [['menus', 'deskMenu', ...path], id] as const),
-  ],
+  ids: (all) =>
+    menuKinds.flatMap(({ key, lists }) =>
+      Object.entries(lists?.(all[key]) ?? {}).flatMap(([list, things]) =>
+        idsIn(list, things).map(([path, id]) => [['menus', key, ...path], id] as const),
+      ),
+    ),
   check({ menus: all }, _, say) {
     const taken = new Map<string, string>();
     for (const key of menuKeys) {

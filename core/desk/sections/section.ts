@@ -8,7 +8,7 @@ export type Path = readonly (string | number)[];
 export type Say = (path: Path, message: string) => void;
 
 /** What some ids are, for whoever names them. */
-export interface Known {
+interface Known {
   screens: ReadonlySet<string>;
   workspaces: ReadonlySet<string>;
   /** Of all parts. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { OwnFinish } from '../../arrange/schema.ts';
+import { OwnFinish } from '../../values/finish.ts';
 import type { Finish } from '../../values/finish.ts';
 import { field } from '../../values/field.ts';
 import { Id } from '../../values/id.ts';
@@ -66,7 +66,7 @@ const widgetSchemas = widgetKinds.map((kind) =>
   }),
 );
 /** When it is there: always, while the pointer is so near (px), or while an expression holds. */
-export type Showing = { by: 'always' } | { by: 'near'; reach: number } | { by: 'while'; holds: string };
+type Showing = { by: 'always' } | { by: 'near'; reach: number } | { by: 'while'; holds: string };
 
 export interface Widget {
   id: string;

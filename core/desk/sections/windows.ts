@@ -1,5 +1,5 @@
 import { menuKeys, menuTitles } from '../../menus/schema.ts';
-import { deskActTitles } from '../../values/acts.ts';
+import { deskActTitles } from '../../menus/acts.ts';
 import { Windows } from '../../windows/schema.ts';
 import { defineSection, idsIn } from './section.ts';
 

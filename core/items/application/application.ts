@@ -2,12 +2,17 @@ import { z } from 'zod';
 import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import { middleBaseline, putLine, setLine, type Run } from '../../kinds/layout.ts';
 import { field } from '../../values/field.ts';
+import { refers } from '../../values/references.ts';
 import type { Rect, Size } from '../../values/geometry.ts';
 import { signFaces, wordsOf } from '../faces.ts';
 import { laySign, type IconLayout } from '../text.ts';
 
 const options = z.looseObject({
-  application: field(z.string().max(64).default(''), { label: 'Application', control: 'application' }),
+  application: refers(
+    field(z.string().max(64).default(''), { label: 'Application', control: 'application' }),
+    'application',
+    'holder',
+  ),
 });
 
 /** How large names are that are told, px. */

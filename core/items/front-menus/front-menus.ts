@@ -3,8 +3,7 @@ import { defineItem, type ItemContext } from '../../kinds/kind.ts';
 import { middleBaseline, putLine, setLine, type Layout, type Run } from '../../kinds/layout.ts';
 import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
-import { menuNamesOf } from '../../windows/menu-names.ts';
-import { contentOf } from '../../windows/trial.ts';
+import { frontMenusOf } from '../../windows/contents/list.ts';
 import { itemText, paddingOf } from '../text.ts';
 
 export interface FrontMenusLayout extends Layout {
@@ -34,7 +33,7 @@ export const frontMenus = defineItem({
   view({ none }, face, { windows, applications, room, isVertical }) {
     const front = windows.find(({ isFront }) => isFront);
     const application = applications.find(({ id }) => id === front?.application);
-    const menus = application ? menuNamesOf(contentOf(application)) : [];
+    const menus = application ? frontMenusOf(application).map(({ name }) => name) : [];
     const isOne = face === 'one' || isVertical || room === 'bare';
     return {
       window: application && front ? front.id : null,

@@ -5,7 +5,7 @@ import { chosenFont, TypeOption } from '../../kinds/options.ts';
 import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import type { WindowButton } from '../../values/window-buttons.ts';
-import { titleOf } from '../../windows/trial.ts';
+import { titleOf } from '../../windows/contents/list.ts';
 import { itemText, paddingOf } from '../text.ts';
 
 export interface FrontTitleLayout extends Layout {

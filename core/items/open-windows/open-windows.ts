@@ -4,7 +4,7 @@ import { cutLine, middleBaseline, putLine, type Fonts, type Layout, type Run } f
 import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { shareUnchanged } from '../../values/share.ts';
-import { titleOf } from '../../windows/trial.ts';
+import { titleOf } from '../../windows/contents/list.ts';
 import { boxAlong, sizeAlong } from '../along.ts';
 import { signFaces, wordsOf } from '../faces.ts';
 import { itemText, paddingOf } from '../text.ts';
@@ -28,7 +28,7 @@ const options = z.looseObject({
   }),
 });
 
-export interface OpenEntry {
+interface OpenEntry {
   /** Ids of the windows, the one that is nearest to the front last. */
   windows: string[];
   application: string;

@@ -10,7 +10,7 @@ import type { Rect, Size } from '../../values/geometry.ts';
 import { itemText, paddingOf } from '../text.ts';
 
 export const signIds = ['network', 'processor', 'daylight'] as const;
-export type SignId = (typeof signIds)[number];
+type SignId = (typeof signIds)[number];
 const signTitles = { network: 'Network', processor: 'Processor', daylight: 'Daylight' } as const;
 
 const options = z.looseObject({

@@ -1,7 +1,7 @@
 import { surfaceOf } from '../../colour/look.ts';
 import { cutLine, middleBaseline, putLine, setLine, type Run } from '../../kinds/layout.ts';
 import type { Application } from '../../desk/sections/applications.ts';
-import { menuTitles, type AppWall } from '../../menus/schema.ts';
+import { menuTitles, type Menus } from '../../menus/schema.ts';
 import { clamp, type Rect } from '../../values/geometry.ts';
 import type { Finish } from '../../values/finish.ts';
 import type { OpenMenu, SceneLine, SceneMenu, SceneMenuEntry } from '../scene.ts';
@@ -71,6 +71,7 @@ export function solveAppWall(open: OpenMenu, { rect: screen }: { rect: Rect }, s
     rect: screen,
     surface,
     isHanging: false,
+    isOfCommands: false,
     search: menu.search
       ? {
           rect: head,
@@ -144,7 +145,7 @@ function layShelves(
   shelves: readonly Shelf[],
   view: Rect,
   open: OpenMenu,
-  menu: AppWall,
+  menu: Menus['appWall'],
   { facts: { fonts } }: Solving,
 ): Laid {
   const text = nameSize(menu.iconSize * 0.48);

@@ -1,5 +1,5 @@
 import { surfaceOf } from '../../colour/look.ts';
-import type { DeskEntry } from '../../menus/schema.ts';
+import type { DeskEntry } from '../../menus/desk-menu.ts';
 import { centreOf } from '../../values/geometry.ts';
 import { solidFinish } from '../sections/beside.ts';
 import type { OpenMenu, SceneMenu } from '../scene.ts';
@@ -32,6 +32,7 @@ export function solveDeskMenu(open: OpenMenu, ground: MenuGround, solving: Solvi
     open,
     width,
     hint: null,
+    isOfCommands: true,
     title: menu.title ? desk.name : null,
     none: 'Nothing stands on this menu',
     entries,

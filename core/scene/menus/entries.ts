@@ -1,11 +1,11 @@
 import type { Desk } from '../../desk/desk.ts';
 import type { WindowFacts } from '../../kinds/kind.ts';
-import { titleOf } from '../../windows/trial.ts';
+import { titleOf } from '../../windows/contents/list.ts';
 import type { Application } from '../../desk/sections/applications.ts';
 import { formatBytes } from '../../sources/machine/units.ts';
 import type { Readings } from '../../sources/readings.ts';
 import { formatMoment } from '../../sources/time/time.ts';
-import { deskActNames, deskActs, type DeskAct } from '../../values/acts.ts';
+import { deskActNames, deskActs, type DeskAct } from '../../menus/acts.ts';
 
 /** What pressing an entry of a menu does. */
 export type Does =
@@ -50,7 +50,7 @@ export function findableOf({ id, Name, Comment, Icon, Keywords }: Application): 
 }
 
 /** What else applications can be started with. */
-export function actionsOf({ id, Name, Icon, Actions, Keywords }: Application): Findable[] {
+function actionsOf({ id, Name, Icon, Actions, Keywords }: Application): Findable[] {
   return Actions.map((action) => ({
     key: `start ${id} ${action.id}`,
     does: { by: 'start', application: id, action: action.id },
@@ -68,7 +68,7 @@ export function findableAct(act: DeskAct): Findable {
   return { ...plain(`do ${act}`, title, icon), does: { by: 'act', act }, note: 'command' };
 }
 
-export function findableWorkspaces({ workspaces }: Pick<Desk, 'workspaces'>): Findable[] {
+function findableWorkspaces({ workspaces }: Pick<Desk, 'workspaces'>): Findable[] {
   return workspaces.map(({ id, name }, index) => ({
     ...plain(`go ${id}`, `Go to ${name}`, 'computer'),
     does: { by: 'workspace', index },
@@ -86,7 +86,7 @@ const plain = (key: string, name: string, icon: string) => ({
 });
 
 /** Every reading as a line, as it is at the moment shown; what is not known is left out. */
-export function findableReadings(readings: Readings): Findable[] {
+function findableReadings(readings: Readings): Findable[] {
   const { value: sun } = readings.get('sun');
   const { value: moon } = readings.get('moon');
   const { processor, memory } = readings.get('machine').value;

@@ -2,8 +2,8 @@ import { surfaceOf } from '../../colour/look.ts';
 import { hangFromNeighbour } from '../../arrange/place.ts';
 import { lookUp } from '../../values/look-up.ts';
 import { isHorizontal, type Rect } from '../../values/geometry.ts';
-import { frontMenusOf, type FrontEntry } from '../../windows/menus.ts';
-import { contentOf } from '../../windows/trial.ts';
+import type { FrontEntry } from '../../windows/contents/content.ts';
+import { frontMenusOf } from '../../windows/contents/list.ts';
 import { besideOf, opposite, solidFinish } from '../sections/beside.ts';
 import type { OpenMenu, SceneMenu } from '../scene.ts';
 import type { Solving } from '../solving.ts';
@@ -19,7 +19,7 @@ export function solveFrontMenu(open: OpenMenu, ground: MenuGround, solving: Solv
   const surface = surfaceOf(solidFinish(desk.look.finish), palette);
   const front = facts.windows.find(({ isFront }) => isFront);
   const application = desk.applications.find(({ id }) => id === front?.application);
-  const all = application ? frontMenusOf(contentOf(application)) : [];
+  const all = application ? frontMenusOf(application) : [];
   const anchor = anchorOf(open, ground);
   const one = anchor?.isOne ? null : (all[open.index ?? 0] ?? null);
   const shown = one ? [one] : all;
@@ -47,6 +47,7 @@ export function solveFrontMenu(open: OpenMenu, ground: MenuGround, solving: Solv
       open,
       width: WIDTH,
       hint: null,
+      isOfCommands: true,
       title: null,
       none: 'No window is open',
       entries,

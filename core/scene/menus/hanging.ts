@@ -31,6 +31,8 @@ export interface Hanging {
   /** What the field says while nothing is typed, or the title; neither where the menu has no head. */
   hint: string | null;
   title: string | null;
+  /** It holds what can be done, rather than what is found. */
+  isOfCommands?: boolean;
   entries: SceneMenuEntry[];
   /** Of groups, and lines between entries; px from the first entry's corner. */
   heads?: Run[];
@@ -77,6 +79,7 @@ export function hang(hanging: Hanging): SceneMenu {
     rect,
     surface,
     isHanging: true,
+    isOfCommands: hanging.isOfCommands ?? false,
     search: hint === null ? null : { rect: head, hint: line(hint, 'softInk'), typed: open.query ?? '' },
     title: hint === null && title !== null ? line(title, 'ink') : null,
     lines: [{ rect: { x: -OVER, y: top - LINE, width: width + 2 * OVER, height: LINE }, isLit: true }],

@@ -12,7 +12,7 @@ import { layRow, rowHeight, type RowStyle } from './row.ts';
 const SUM = 60;
 const SUM_SIZE = 30;
 /** The key of what a sum comes to. */
-export const SUM_KEY = 'sum';
+const SUM_KEY = 'sum';
 
 /** One line of type with the answers hanging beneath, the computed one first. */
 export function solveQuickFind(open: OpenMenu, ground: MenuGround, solving: Solving): SceneMenu {

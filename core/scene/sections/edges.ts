@@ -4,7 +4,7 @@ import type { Surface } from '../../colour/look.ts';
 import { bareFinish, type Finish } from '../../values/finish.ts';
 import { itemKindOf } from '../../items/list.ts';
 import { dockLine } from '../../items/application/application.ts';
-import { isPlain } from '../../values/presses.ts';
+import { isPlain } from '../../menus/presses.ts';
 import { layBlank } from '../../items/blank.ts';
 import { layLines } from '../../items/text.ts';
 import type { ItemContext, Room, WidgetContext } from '../../kinds/kind.ts';

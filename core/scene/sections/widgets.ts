@@ -27,7 +27,7 @@ import {
 import { groundFor, type Solving } from '../solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
-export const WIDGET_PADDING = 22;
+const WIDGET_PADDING = 22;
 
 /** Stands for a kind of which nothing is known yet. */
 const UNKNOWN: Layout = { size: { width: 160, height: 90 }, runs: [] };

@@ -1,5 +1,6 @@
 import { ownLibrary, Subject, type Library } from '../../values/library.ts';
 import { learnFamilies } from '../../text/families.ts';
+import { learnContents } from '../../windows/contents/learn.ts';
 import type { windowSolvers } from './window.ts';
 
 const windows = new Subject((): { solvers: typeof windowSolvers | null } => ({ solvers: null }));
@@ -13,6 +14,7 @@ export function windowSolver(library: Library): typeof windowSolvers | null {
 export async function learnWindows(library: Library = ownLibrary): Promise<void> {
   const [solving] = await Promise.all([
     import('./window.ts'),
+    learnContents(library),
     // What is written in a terminal stands in columns, whatever the desk's type.
     learnFamilies(['spline-sans-mono'], library),
   ]);

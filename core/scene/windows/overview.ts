@@ -2,7 +2,7 @@ import { surfaceOf } from '../../colour/look.ts';
 import { cutLine, middleBaseline, putLine, setLine, type Run } from '../../kinds/layout.ts';
 import { clamp, type Rect } from '../../values/geometry.ts';
 import { rectOf } from '../../windows/place.ts';
-import { titleOf } from '../../windows/trial.ts';
+import { titleOf } from '../../windows/contents/list.ts';
 import { solveBackdrop } from '../backdrop.ts';
 import type { OpenOverview, SceneOverview, SceneOverviewWorkspace } from '../scene.ts';
 import type { Ground } from '../sections/section.ts';
@@ -144,7 +144,7 @@ function footOf(
 }
 
 /** Cells of the screen's shape, as large as there is room for; so many abreast, or as many as make them largest. */
-export function gridOf(count: number, area: Rect, screen: Rect, columns: number | null): Rect[] {
+function gridOf(count: number, area: Rect, screen: Rect, columns: number | null): Rect[] {
   const shape = screen.height / screen.width;
   const widthFor = (abreast: number) => {
     const rows = Math.ceil(count / abreast);

@@ -2,17 +2,18 @@ import { mix } from '../../values/colour.ts';
 import type { Palette, Surface } from '../../colour/look.ts';
 import { terminalOf } from '../../colour/terminal.ts';
 import type { Paint } from '../../kinds/layout.ts';
-import type { Need } from '../../sources/readings.ts';
 import { onNow, positionAt } from '../../sources/sound/sound.ts';
 import type { Finish } from '../../values/finish.ts';
 import { centreOf, type Point, type Rect } from '../../values/geometry.ts';
-import { contents } from '../../windows/contents/list.ts';
-import type { Content } from '../../windows/contents/content.ts';
+import type { ContentKind } from '../../windows/contents/content.ts';
+import { contentWork } from '../../windows/contents/learn.ts';
+import { contentOf, titleOf, type ContentKey } from '../../windows/contents/list.ts';
+import type { Content } from '../../windows/contents/page.ts';
 import { layFrame } from '../../windows/frame.ts';
 import { rectOf } from '../../windows/place.ts';
 import type { WindowHabit } from '../../windows/schema.ts';
 import { slotRect } from '../../windows/tiling.ts';
-import { contentOf, titleOf, type ContentKind, type TrialWindow } from '../../windows/trial.ts';
+import type { TrialWindow } from '../../windows/trial.ts';
 import type { Application } from '../../desk/sections/applications.ts';
 import { shareUnchanged } from '../../values/share.ts';
 import { remade, sameFields, sameRect, type KeptWindow, type Made } from '../memory.ts';
@@ -54,7 +55,7 @@ function solveWindow(
   const scene: SceneWindow = {
     id: window.id,
     application: application.id,
-    kind,
+    kind: kind.key,
     title,
     rect,
     surface,
@@ -85,10 +86,15 @@ function solveWindow(
 
 const lastSolved = new WeakMap<TrialWindow, KeptWindow>();
 
-const told = new WeakMap<Application, { kind: ContentKind; title: string }>();
+interface Told {
+  kind: ContentKind<ContentKey>;
+  title: string;
+}
+
+const told = new WeakMap<Application, Told>();
 
 /** What stands in the windows of an application, and what is written over them. */
-function toldOf(application: Application): { kind: ContentKind; title: string } {
+function toldOf(application: Application): Told {
   const known = told.get(application);
   if (known) return known;
   const found = { kind: contentOf(application), title: titleOf(application) };
@@ -177,22 +183,24 @@ function terminalUnder(roles: Palette['roles']): ReturnType<typeof terminalOf> {
 
 function contentIn(
   { chosen, turned }: TrialWindow,
-  kind: ContentKind,
+  kind: Told['kind'],
   body: Rect,
   { beneath, surface }: { beneath: string; surface: Surface },
-  { desk, half, palette, readings, facts: { fonts }, needs }: Solving,
+  { desk, half, palette, readings, facts: { fonts }, needs, library }: Solving,
   before: Made<Content> | undefined,
 ): Made<Content> {
-  const isPlayer = kind === 'player';
-  if (isPlayer) needs.add(PLAYER);
-  const sound = isPlayer ? onNow(readings) : SILENCE;
-  const position = isPlayer ? positionAt(sound, readings.moment) : 0;
+  needs.add(kind.reads);
+  const hears = kind.reads.some(({ source }) => source === 'sound');
+  const sound = hears ? onNow(readings) : SILENCE;
+  const position = hears ? positionAt(sound, readings.moment) : 0;
   const terminal = desk.look.terminal[half];
   const { tracks } = desk.sources.sound;
   const [width, height] = [Math.round(body.width), Math.round(body.height)];
   const of = [kind, width, height, palette, beneath, surface.kind, chosen, turned, fonts, terminal, tracks];
-  return remade(before, [...of, ...Object.values<unknown>({ ...sound }), position], () =>
-    contents[kind]({
+  const work = contentWork(kind.key, library);
+  return remade(before, [work, ...of, ...Object.values<unknown>({ ...sound }), position], () => {
+    if (!work) return NOTHING;
+    return work.lay({
       size: { width, height },
       fonts,
       textColour: (colour) => palette.textOn(colour, beneath) as Paint,
@@ -203,11 +211,12 @@ function contentIn(
       sound,
       position,
       tracks,
-    }),
-  );
+    });
+  });
 }
 
-const PLAYER: readonly Need[] = [{ source: 'sound', every: 'second' }];
+/** What stands in a window of which it is not known how it is laid. */
+const NOTHING: Content = { boxes: [], outlines: [], runs: [], presses: [], rows: 0 };
 const SILENCE = { track: null, n: 0, began: 0, paused: 0, isHeard: false, volume: 0 };
 
 const homes = new WeakMap<readonly SceneEdge[], Map<string, Point>>();

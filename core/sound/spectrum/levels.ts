@@ -1,13 +1,13 @@
 import { FLOOR } from './bands.ts';
 import type { SpectrumSettings } from './settings.ts';
 
-export type MovementSettings = Pick<
+type MovementSettings = Pick<
   SpectrumSettings,
   'attack' | 'decay' | 'peaks' | 'hold' | 'fall' | 'isAutomatic' | 'gain'
 >;
 
 /** dB that the height of a band stands for. */
-export const RANGE = 60;
+const RANGE = 60;
 /** dB a second by which a gain that sets itself comes down for what is quiet, and the least it takes for loud. */
 const EASING = 6;
 const LEAST_LOUD = -70;

@@ -31,5 +31,6 @@ export const almanac = defineLargeSource({
   id: 'almanac',
   title: 'Almanac',
   step: 60_000,
+  tells: { moon: 'minute', day: 'minute', tide: 'minute' },
   load: () => import('./reckon.ts'),
 });

@@ -1,4 +1,5 @@
 import type { Colour } from '../../values/roles.ts';
+import { fetchedOf } from '../outside.ts';
 import { defineLargeSource } from '../source.ts';
 
 /** Something in a calendar, at one of the times that it comes about. Moments are epoch ms. */
@@ -13,7 +14,7 @@ export interface CalendarEvent {
   isWholeDay: boolean;
 }
 
-export interface CalendarTask {
+interface CalendarTask {
   calendar: string;
   /** What the calendar knows it by. */
   uid: string;
@@ -50,6 +51,10 @@ export const calendar = defineLargeSource({
   id: 'calendar',
   title: 'Calendars',
   step: 60_000,
-  isOutside: true,
+  outside: {
+    fetches: ({ calendars }) => fetchedOf('text', calendars),
+    worksOut: ({ calendars }) => calendars.map(({ id }) => id),
+  },
+  tells: { calendar: 'minute' },
   load: () => import('./read.ts'),
 });

@@ -1,3 +1,4 @@
+import { fetchedOf } from '../outside.ts';
 import { defineLargeSource } from '../source.ts';
 
 /** One of the things that a source of headlines says. */
@@ -29,6 +30,7 @@ export const headlines = defineLargeSource({
   id: 'headlines',
   title: 'Headlines',
   step: 60_000,
-  isOutside: true,
+  outside: { fetches: (outside) => fetchedOf('headlines', outside.headlines) },
+  tells: { headlines: 'minute' },
   load: () => import('./read.ts'),
 });

@@ -56,5 +56,6 @@ export const machine = defineLargeSource({
   title: 'Machine',
   step: 1000,
   fed: { 'this-machine': 'This machine' },
+  tells: { machine: 'second' },
   load: () => import('./simulate.ts'),
 });

@@ -21,7 +21,7 @@ const names = [
 ] as const;
 
 /** What a phase is called: the four that have a day of their own, and what lies between. */
-export function phaseName(phase: number): string {
+function phaseName(phase: number): string {
   return names[Math.round(phase * 8) % 8] ?? names[0];
 }
 
@@ -29,6 +29,7 @@ export const moon = defineSource({
   id: 'moon',
   title: 'Moon',
   step: 600_000,
+  tells: { moon: 'minute' },
   read(_, moment): MoonReading {
     const { phase, fraction } = getMoonIllumination(new Date(moment));
     return { phase, lit: fraction, name: phaseName(phase) };

@@ -31,6 +31,7 @@ export const sound = defineSource({
   step: 1000,
   fed: { player: 'What plays here' },
   isOfPage: true,
+  tells: { sound: 'second' },
   read: ({ seed, sound: list = plainSound }: SourceContext, moment: number): SoundReading => {
     const place = placeAt(list, seed, moment);
     return {

@@ -22,6 +22,7 @@ export const sun = defineSource({
   id: 'sun',
   title: 'Sun',
   step: 60_000,
+  tells: { sun: 'minute' },
   read: ({ place }, moment): SunReading => ({
     altitude: sunAltitude(moment, place.latitude, place.longitude),
     isUp: isSunUp(moment, place),

@@ -20,12 +20,12 @@ export const speeds = {
 export type ConstituentName = keyof typeof speeds;
 export const constituentNames = Object.keys(speeds) as [ConstituentName, ...ConstituentName[]];
 
-export const Constituent = z.looseObject({
+const Constituent = z.looseObject({
   name: field(z.enum(constituentNames), { label: 'Constituent' }),
   amplitude: field(z.number().min(0).max(12), { label: 'Amplitude', unit: 'm', step: 0.01, decimals: 3 }),
   phase: field(z.number().min(0).max(360), { label: 'Phase', unit: '°', step: 1, decimals: 1 }),
 });
-export type Constituent = TypeOf<typeof Constituent>;
+type Constituent = TypeOf<typeof Constituent>;
 
 export const Tide = z.looseObject({
   mean: field(z.number().min(-20).max(20), { label: 'Mean height', unit: 'm', step: 0.1, decimals: 2 }),

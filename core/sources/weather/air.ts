@@ -1,7 +1,7 @@
 /** Moist air. Temperatures in °C, pressures in hPa, humidity 0 to 1, wind in m/s. */
 
 /** What vapour air can hold, as its pressure (Magnus; constants of Alduchov and Eskridge, 1996). */
-export function saturation(temperature: number): number {
+function saturation(temperature: number): number {
   return 6.1094 * Math.exp((17.625 * temperature) / (temperature + 243.04));
 }
 

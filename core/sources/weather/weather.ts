@@ -51,5 +51,6 @@ export const weather = defineLargeSource({
   id: 'weather',
   title: 'Weather',
   step: 300_000,
+  tells: { weather: 'minute' },
   load: () => import('./simulate.ts'),
 });

@@ -99,4 +99,5 @@ export const clock = defineWidget({
     ...(face === 'ring' ? ([{ source: 'almanac', every: 'minute' }] as const) : []),
   ],
   load: () => import('./work.ts'),
+  acts: () => import('./acts.ts'),
 });

@@ -11,7 +11,7 @@ const faces = [
 ] as const;
 
 /** Letters of a note. */
-export const MOST_NOTE = 4000;
+const MOST_NOTE = 4000;
 
 const options = z.looseObject({
   text: field(
@@ -49,4 +49,5 @@ export const note = defineWidget({
   typed: 'text',
   needs: () => [],
   load: () => import('./work.ts'),
+  acts: () => import('./acts.ts'),
 });

@@ -12,7 +12,7 @@ const faces = [
   { id: 'hexagon', title: 'Hexagon' },
 ] as const;
 
-export const MOST_PICTURES = 60;
+const MOST_PICTURES = 60;
 
 const options = z.looseObject({
   pictures: field(z.array(OwnFile).max(MOST_PICTURES).default([]), {

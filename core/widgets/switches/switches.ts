@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
-import { deskActNames, deskActTitles } from '../../values/acts.ts';
+import { deskActNames, deskActTitles } from '../../menus/acts.ts';
 import { field } from '../../values/field.ts';
 import { buttonFaces, buttonShape } from '../buttons.ts';
 

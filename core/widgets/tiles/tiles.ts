@@ -4,6 +4,7 @@ import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption } from '../../kinds/options.ts';
 import { linkUpTo } from '../../values/link.ts';
 import { field, fieldWhen } from '../../values/field.ts';
+import { refers } from '../../values/references.ts';
 
 const titles = {
   diamonds: 'Diamonds',
@@ -21,16 +22,24 @@ const order = [
 ] as const satisfies readonly (typeof lattices)[number][];
 const faces = order.map((id) => ({ id, title: titles[id] }));
 
-export const MOST_CELLS = 120;
+const MOST_CELLS = 120;
 
 /** One cell: what it starts or opens, what it shows, and its place in the lattice. */
 export const Cell = z.looseObject({
-  application: field(z.string().max(64).default(''), { label: 'Starts', control: 'application' }),
-  folder: field(z.string().max(64).default(''), {
-    label: 'Folder',
-    control: 'wall-folder',
-    when: ({ application }) => application === '',
-  }),
+  application: refers(
+    field(z.string().max(64).default(''), { label: 'Starts', control: 'application' }),
+    'application',
+    'holder',
+  ),
+  folder: refers(
+    field(z.string().max(64).default(''), {
+      label: 'Folder',
+      control: 'wall-folder',
+      when: ({ application }) => application === '',
+    }),
+    'folder',
+    'name',
+  ),
   link: field(linkUpTo(300).default(''), {
     label: 'Opens',
     placeholder: 'https://… where it starts nothing',

@@ -1,19 +1,19 @@
-import type { MenuKey } from '../../../core/menus/schema.ts';
+import { openedMenus, type OpenedMenu, type OpenerAct } from '../../../core/menus/openers.ts';
 import type { ItemDrawing } from '../item-drawing.ts';
 import { IconPress } from './icon-press.tsx';
 
-/** Buttons that open a menu of the desk. */
+/** A button that opens a menu of the desk. */
 const opening =
-  (menu: MenuKey, label: string): ItemDrawing<'app-list' | 'app-wall' | 'quick-find'> =>
+  ({ key, opener }: OpenedMenu): ItemDrawing<OpenerAct> =>
   ({ id, view, layout }) => (
     <IconPress
-      label={label}
+      label={opener.does}
       icon={view.icon}
       layout={layout}
-      onPress={(actions) => actions.turnMenu(menu, { item: id })}
+      onPress={(actions) => actions.turnMenu(key, { item: id })}
     />
   );
 
-export const AppListItem = opening('appList', 'Open the app list');
-export const AppWallItem = opening('appWall', 'Open the app wall');
-export const QuickFindItem = opening('quickFind', 'Open quick find');
+export const menuButtons = Object.fromEntries(
+  openedMenus.map((menu) => [menu.opener.act, opening(menu)]),
+) as Record<OpenerAct, ItemDrawing<OpenerAct>>;

@@ -1,5 +1,5 @@
 import { memo, useContext, useEffect, useId, useRef, type KeyboardEvent } from 'react';
-import type { Content, ContentDoes, ContentPress } from '../../../core/windows/contents/content.ts';
+import type { Content, ContentDoes, ContentPress } from '../../../core/windows/contents/page.ts';
 import type { Size } from '../../../core/values/geometry.ts';
 import { Actions } from '../actions.ts';
 import { Runs, paint, placeOf } from '../runs.tsx';

@@ -12,7 +12,7 @@ import type { SceneWindow } from '../../../core/scene/scene.ts';
 import type { Rect } from '../../../core/values/geometry.ts';
 import { pressOf } from '../../../core/windows/frame.ts';
 import { grips, type Grip } from '../../../core/windows/catching.ts';
-import type { ContentDoes } from '../../../core/windows/contents/content.ts';
+import type { ContentDoes } from '../../../core/windows/contents/page.ts';
 import type { WindowMoves } from '../../../core/windows/schema.ts';
 import { windowButtonTitles } from '../../../core/values/window-buttons.ts';
 import { Actions, type DeskActions } from '../actions.ts';

@@ -1,5 +1,5 @@
 import clsx from 'clsx';
-import { halvesIn } from '../../../core/look/half.ts';
+import { halvesIn } from '../../../core/timeline/half/half.ts';
 import { enough } from '../../../core/legibility/judge.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useJudging, useLegibility } from '../../stores/legibility.ts';

@@ -21,11 +21,10 @@ import type { GeoPlace } from '../../../core/values/earth.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useHalf } from '../../session/scene.ts';
-import { useScreenInView } from '../../stores/screen.ts';
-import { changesBetween } from '../../../core/backdrop/rotation.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
 import { commandsById } from '../commands.ts';
+import { TimelineMarks } from './timeline-marks.tsx';
 import { WindowsTile } from './windows-tile.tsx';
 
 const MINUTE = 60_000;
@@ -167,7 +166,7 @@ function Day({ place, moment }: { place: GeoPlace; moment: number }) {
           </span>
         </Slider.Thumb>
       </Slider.Root>
-      <RotationMarks start={start} end={end} place={place} />
+      <TimelineMarks start={start} end={end} place={place} />
       <div className="absolute inset-x-0 top-[38px] h-5 text-[11.5px] text-dust">
         {hours.map((part) => (
           <span
@@ -197,26 +196,6 @@ function Day({ place, moment }: { place: GeoPlace; moment: number }) {
       </div>
     </div>
   );
-}
-
-/** When the backdrop on the stage goes on to its next: a small stud on the day for each change. */
-function RotationMarks({ start, end, place }: { start: number; end: number; place: GeoPlace }) {
-  const id = useScreenInView()?.backdrop.id;
-  const source = useDesk(({ history }) => history?.present.backdrops.find((one) => one.id === id)?.source);
-  const change = source?.kind === 'rotation' ? source.change : null;
-  const changes = useMemo(
-    () => (change ? changesBetween(change, start, end, place, 96) : []),
-    [change, start, end, place],
-  );
-  return changes.map((at) => (
-    <span
-      key={at}
-      data-rotation-mark={at}
-      title={`The backdrop changes at ${formatMoment(at, place.zone, 'HH:mm')}`}
-      className="absolute top-[13px] size-[7px] -translate-x-1/2 rotate-45 rounded-[1px] border border-pit bg-brass"
-      style={{ left: `${((at - start) / (end - start)) * 100}%` }}
-    />
-  ));
 }
 
 function Mark({ at, icon, text, title }: { at: string; icon: ReactNode; text: string; title: string }) {

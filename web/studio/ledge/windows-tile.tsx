@@ -1,5 +1,5 @@
 import { AppWindow } from 'lucide-react';
-import { titleOf } from '../../../core/windows/trial.ts';
+import { titleOf } from '../../../core/windows/contents/list.ts';
 import { deskActions } from '../../session/actions.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { presentDesk } from '../../session/desk.ts';

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { fit, held, near, toDesk, zoomed, MOST_SCALE, ROOM } from './camera.ts';
+import { centredOn, fit, held, near, toDesk, zoomed, MOST_SCALE, NEAR_SCALE, ROOM } from './camera.ts';
 
 const bounds = { x: 0, y: 0, width: 1920, height: 1080 };
 const area = { width: 900, height: 600 };
@@ -53,5 +53,14 @@ describe('the stage’s camera', () => {
     const close = near(fit(bounds, area), corner, area);
     expect(toDesk(close, { x: 450, y: 300 }).x).to.be.closeTo(1850, 1e-6);
     expect(close.scale).to.equal(4);
+  });
+
+  it('goes back from nearer by, and stays at the part of a long edge that is seen', () => {
+    const panel = { x: 0, y: 0, width: 1920, height: 40 };
+    const seen = centredOn({ x: 700, y: 20 }, 3, area);
+    const camera = near(seen, panel, area, NEAR_SCALE);
+    expect(camera.scale).to.equal(NEAR_SCALE);
+    expect(toDesk(camera, { x: 450, y: 300 }).x).to.be.closeTo(700, 1e-6);
+    expect(near(seen, panel, area).scale).to.equal(3);
   });
 });

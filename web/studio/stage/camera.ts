@@ -6,7 +6,7 @@ export interface Camera {
   at: Point;
 }
 
-export const LEAST_SCALE = 0.05;
+const LEAST_SCALE = 0.05;
 export const MOST_SCALE = 8;
 /** Px of the stage around what is shown whole. */
 export const ROOM = 22;
@@ -55,10 +55,13 @@ export function held(camera: Camera, bounds: Rect, area: Size): Camera {
   };
 }
 
-/** Near enough to work on `rect`; of one that is too long for that, the part that is nearest to what is seen. */
-export function near(camera: Camera, rect: Rect, area: Size): Camera {
+/**
+ * Near enough to work on `rect`, and no further away than `least`; of one that is too long for that, the part
+ * that is nearest to what is seen.
+ */
+export function near(camera: Camera, rect: Rect, area: Size, least = camera.scale): Camera {
   const whole = fit(rect, area, 60).scale;
-  const scale = clamp(whole, Math.max(NEAR_SCALE, camera.scale), MOST_SCALE / 2);
+  const scale = clamp(whole, Math.max(NEAR_SCALE, least), MOST_SCALE / 2);
   const seen = {
     x: (area.width / 2 - camera.at.x) / camera.scale,
     y: (area.height / 2 - camera.at.y) / camera.scale,

@@ -28,7 +28,7 @@ import { movableRects, nameOfParts, nearestSide, removeParts } from '../acts.ts'
 const SNAP_REACH = 7;
 
 /** What a pointer does on the stage: px of the desk since it went down. */
-export interface Turn {
+interface Turn {
   by: Point;
   /** Where the pointer is, px of the screen. */
   at: Point;

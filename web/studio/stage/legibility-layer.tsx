@@ -1,5 +1,5 @@
 import { overlaps, type Rect } from '../../../core/values/geometry.ts';
-import { halvesIn } from '../../../core/look/half.ts';
+import { halvesIn } from '../../../core/timeline/half/half.ts';
 import { enough, type Judgement } from '../../../core/legibility/judge.ts';
 import { partsOn } from '../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';

@@ -3,6 +3,7 @@ import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { later } from '../../later.ts';
 import { useView } from '../../stores/view.ts';
 import { useLegibilityShown } from '../chapters/look/view.ts';
+import { stageTools } from '../kinds/on-stage.ts';
 // Heard from the first change on; what shows it comes later.
 import './changing.ts';
 import { dragMarquee } from './drag.ts';
@@ -13,7 +14,6 @@ import { TogetherFrame, WidgetHandle } from './widget-handles.tsx';
 
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
 const Measures = later(async () => ({ default: (await import('./measures.tsx')).Measures }));
-const TileLayer = later(async () => ({ default: (await import('./tile-layer.tsx')).TileLayer }));
 const TypingLayer = later(async () => ({ default: (await import('./typing-layer.tsx')).TypingLayer }));
 const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
@@ -36,6 +36,8 @@ export function Overlay({
   const selection = useView((view) => view.selection);
   const showsLegibility = useLegibilityShown(({ isShown }) => isShown);
   const chosen = useMemo(() => new Set(selection), [selection]);
+  const only = selection.length === 1 ? screen.widgets.find(({ id }) => id === selection[0]) : undefined;
+  const Tools = only && stageTools.get(only.type);
   const isTyping = useView((view) => view.typing !== null);
   const bind = useStageDrag({
     start: (from, { isAdding }) => dragMarquee(from, isAdding ? useView.getState().selection : []),
@@ -90,12 +92,11 @@ export function Overlay({
           <Measures screen={screen} scale={scale} />
         </Suspense>
       )}
-      {selection.length === 1 &&
-        screen.widgets.some(({ id, type }) => type === 'tiles' && chosen.has(id)) && (
-          <Suspense>
-            <TileLayer screen={screen} id={selection[0] ?? ''} scale={scale} />
-          </Suspense>
-        )}
+      {only && Tools && (
+        <Suspense>
+          <Tools screen={screen} id={only.id} scale={scale} />
+        </Suspense>
+      )}
       {selection.length > 1 && <TogetherFrame screen={screen} scale={scale} selection={chosen} />}
       {isCurrent && <Hints screen={screen} scale={scale} />}
       {isTyping && (

@@ -96,6 +96,6 @@ export function showSelection(): void {
   });
   const bounds = boundsOf(rects);
   const { area } = useStage.getState();
-  if (bounds) go(held(near({ ...here.camera, scale: 0.05 }, bounds, area), here.shown.bounds, area));
+  if (bounds) go(held(near(here.camera, bounds, area, NEAR_SCALE), here.shown.bounds, area));
   else showAll();
 }

@@ -100,7 +100,7 @@ function Timer({ view, layout: { dial } }: { view: ClockView; layout: ClockLayou
           }
           style={placeOf(dial)}
           className="panel-press z-10 rounded-full"
-          onClick={() => actions.turnTimer(widget)}
+          onClick={() => actions.act(widget, 'timer')}
         />
       )}
     </>

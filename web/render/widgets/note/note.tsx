@@ -39,7 +39,7 @@ function Note({ view, layout: { ticks, dots, rules, edge } }: Props) {
           isTicked={isTicked}
           colour={colour}
           rect={rect}
-          onTick={actions && widget !== null ? () => actions.tickNote(widget, index) : null}
+          onTick={actions && widget !== null ? () => actions.act(widget, 'tick', index) : null}
         />
       ))}
     </>

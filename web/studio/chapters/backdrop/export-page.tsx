@@ -5,7 +5,8 @@ import { paletteOf } from '../../../../core/colour/look.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { halves, type Half } from '../../../../core/values/roles.ts';
 import { surfaceFor } from '../../../../core/scene/backdrop.ts';
-import { api, exportFormats, type ExportFormat } from '../../../api/client.ts';
+import { bakeFormats, type BakeFormat } from '../../../../core/wire/wire.ts';
+import { api } from '../../../api/client.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
@@ -29,7 +30,7 @@ interface Wish {
 }
 
 /** Every picture that a wish comes to, with its name and its size in device pixels. */
-export function ordersFor(
+function ordersFor(
   desk: Desk,
   wish: Wish,
   now: { screen: string; half: Half; moment: number; workspace: number; entry: Drawn },
@@ -81,13 +82,13 @@ type Work =
 /** Bakes orders one after another, and hands over the files once all are there. */
 function useBaking(): {
   work: Work;
-  bake: (orders: readonly Order[], format: ExportFormat) => Promise<void>;
+  bake: (orders: readonly Order[], format: BakeFormat) => Promise<void>;
 } {
   const [work, setWork] = useState<Work>({ state: 'idle' });
   const stop = useRef<(() => void) | null>(null);
   useEffect(() => () => stop.current?.(), []);
 
-  async function bake(orders: readonly Order[], format: ExportFormat) {
+  async function bake(orders: readonly Order[], format: BakeFormat) {
     const abort = new AbortController();
     stop.current = () => abort.abort();
     const files: { name: string; bytes: Uint8Array }[] = [];
@@ -117,7 +118,7 @@ function useBaking(): {
 
 /** Backdrops as files, in exactly the pixels of their screens. */
 export function ExportPage() {
-  const [format, setFormat] = useState<ExportFormat>('png');
+  const [format, setFormat] = useState<BakeFormat>('png');
   const [wish, setWish] = useState<Wish>({ allScreens: false, bothHalves: false, allEntries: false });
   const { work, bake } = useBaking();
   const desk = useDesk((state) => state.history?.present);
@@ -138,7 +139,7 @@ export function ExportPage() {
         <Segmented
           label="Format"
           value={format}
-          choices={exportFormats.map((name) => ({
+          choices={bakeFormats.map((name) => ({
             value: name,
             label: name === 'webp' ? 'WebP' : name.toUpperCase(),
           }))}
@@ -218,7 +219,7 @@ function freeName(wanted: string, files: readonly { name: string }[]): string {
 async function deliver(
   files: readonly { name: string; bytes: Uint8Array }[],
   archive: string,
-  format: ExportFormat,
+  format: BakeFormat,
 ): Promise<void> {
   const { saveBytes } = await import('../../download.ts');
   const [only] = files;

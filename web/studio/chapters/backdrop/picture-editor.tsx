@@ -6,7 +6,7 @@ import { Picture } from '../../../../core/backdrop/schema.ts';
 import { createPicture } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { pictureAddress } from '../../../api/addresses.ts';
-import type { PictureFacts } from '../../../api/client.ts';
+import type { PictureFacts } from '../../../../core/wire/wire.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { Section } from '../../../ui/section.tsx';

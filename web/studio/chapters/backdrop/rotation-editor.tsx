@@ -8,7 +8,7 @@ import { FolderOpen, Plus } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
 import { factsOf, motifNames } from '../../../../core/backdrop/names.ts';
-import { changesBetween, rotationAt } from '../../../../core/backdrop/rotation.ts';
+import { changesBetween, rotationAt } from '../../../../core/timeline/rotation/rotation.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
 import { createMotif } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';

@@ -1,6 +1,6 @@
 import { SquareMenu } from 'lucide-react';
+import { openedMenus } from '../../../../core/menus/openers.ts';
 import { menuSchemas, menuTitles } from '../../../../core/menus/schema.ts';
-import { deskActs } from '../../../../core/values/acts.ts';
 import { later } from '../../../later.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { useView } from '../../../stores/view.ts';
@@ -25,9 +25,9 @@ export const menus: Chapter = {
         }
       : null;
   },
-  commands: (['app-list', 'app-wall', 'quick-find'] as const).map((act) => ({
+  commands: openedMenus.map(({ opener: { act, does } }) => ({
     id: `open-${act}`,
-    title: deskActs[act].title,
+    title: does,
     also: 'menu start applications launcher',
     group: 'Stage' as const,
     run: () => {

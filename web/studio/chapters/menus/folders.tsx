@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import type { Folder } from '../../../../core/menus/schema.ts';
+import type { Folder } from '../../../../core/menus/app-wall.ts';
 import { Name } from '../../../../core/values/name.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';

@@ -1,8 +1,8 @@
-import { useEffect } from 'react';
+import { useEffect, type FC } from 'react';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
-import { menuSchemas, menuTitles, type MenuKey } from '../../../../core/menus/schema.ts';
+import type { MenuKey, MenuKind } from '../../../../core/menus/schema.ts';
 import { Finish } from '../../../../core/values/finish.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
@@ -17,54 +17,54 @@ import { DeskEntries } from './desk-entries.tsx';
 import { Folders } from './folders.tsx';
 
 /** One menu: it is open on the stage while it is designed. */
-export function MenuPage({ menu, desk }: { menu: MenuKey; desk: Desk }) {
+export function MenuPage({ kind, desk }: { kind: MenuKind; desk: Desk }) {
   const { turn, endGesture } = useDesk.getState();
+  const { key: menu, title, schema } = kind;
   useOpenOnStage(menu);
-  const schema = menuSchemas[menu];
   const values = desk.menus[menu];
   const turnMenu = (change: object, label: string) =>
-    turn(named(`${menuTitles[menu]}: ${label.toLowerCase()}`, edits.setMenu(menu, change)));
+    turn(named(`${title}: ${label.toLowerCase()}`, edits.setMenu(menu, change)));
   const fields = { schema, values, onTurn: turnMenu, onEnd: endGesture };
-  const keys = fieldsOf(schema)
-    .filter(([, { facts }]) => !facts.group)
-    .map(([key]) => key);
+  const all = fieldsOf(schema);
+  const keysIn = (group: string | undefined) =>
+    all.filter(([, { facts }]) => facts.group === group).map(([key]) => key);
+  const keys = keysIn(undefined);
+  const groups = [...new Set(all.flatMap(([, { facts }]) => facts.group ?? []))];
+  const { Before, After } = lists[menu] ?? {};
   return (
     <>
-      {menu === 'deskMenu' && <DeskEntries desk={desk} />}
+      {Before && <Before desk={desk} />}
       <Section title="How it opens">
         <Fields {...fields} only={keys} />
       </Section>
-      {menu === 'quickFind' && <SearchedThrough {...fields} />}
-      {menu === 'appList' && <Favourites desk={desk} />}
-      {menu === 'appWall' && <Folders desk={desk} />}
-      <OwnFinish menu={menu} desk={desk} />
+      {groups.map((group) => (
+        <Section key={group} title={group}>
+          <Fields {...fields} only={keysIn(group)} />
+        </Section>
+      ))}
+      {After && <After desk={desk} />}
+      <OwnFinish kind={kind} desk={desk} />
     </>
   );
 }
 
-function SearchedThrough(props: Parameters<typeof Fields>[0]) {
-  const keys = fieldsOf(props.schema)
-    .filter(([, { facts }]) => facts.group)
-    .map(([key]) => key);
-  return (
-    <Section title="The search looks through">
-      <Fields {...props} only={keys} />
-    </Section>
-  );
-}
-
-const asTheDesk = (menu: MenuKey) => (menu === 'appWall' ? 'a veil of the ground' : 'nothing shows through');
+/** Lists of a menu that no form can show: before how it opens, and after. */
+const lists: Partial<Record<MenuKey, { Before?: FC<{ desk: Desk }>; After?: FC<{ desk: Desk }> }>> = {
+  deskMenu: { Before: DeskEntries },
+  appList: { After: Favourites },
+  appWall: { After: Folders },
+};
 
 /** The finish of the desk, or one of the menu's own. */
-function OwnFinish({ menu, desk }: { menu: MenuKey; desk: Desk }) {
+function OwnFinish({ kind: { key: menu, comesWith }, desk }: { kind: MenuKind; desk: Desk }) {
   const { turn, edit, endGesture } = useDesk.getState();
   const own = desk.menus[menu].finish;
   const set = (finish: Finish | null) => named('Finish of the menu', edits.setMenu(menu, { finish }));
   return (
-    <Section title="Finish" note={own === null ? asTheDesk(menu) : undefined}>
+    <Section title="Finish" note={own === null ? (comesWith ?? 'nothing shows through') : undefined}>
       <SwitchField
-        label={menu === 'appWall' ? 'As it comes' : 'As the desk’s'}
-        spoken={menu === 'appWall' ? 'Finish as it comes' : 'Finish as the desk’s'}
+        label={comesWith ? 'As it comes' : 'As the desk’s'}
+        spoken={comesWith ? 'Finish as it comes' : 'Finish as the desk’s'}
         value={own === null}
         onChange={(follows) => void edit(set(follows ? null : desk.look.finish))}
       />

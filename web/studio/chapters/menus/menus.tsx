@@ -1,5 +1,5 @@
 import { LayoutGrid, Tags } from 'lucide-react';
-import { menuKeys, menuTitles, type MenuKey } from '../../../../core/menus/schema.ts';
+import { menuKinds, type MenuKind } from '../../../../core/menus/schema.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { Miniature } from '../../../render/miniature.tsx';
 import { useConditions } from '../../../session/conditions.ts';
@@ -19,8 +19,8 @@ export default function MenusChapter() {
   const spot = useView((view) => view.spot);
   const desk = useDesk((state) => state.history?.present);
   if (!desk) return null;
-  const menu = menuKeys.find((key) => key === page);
-  if (menu) return <MenuPage key={menu} menu={menu} desk={desk} />;
+  const menu = menuKinds.find(({ key }) => key === page);
+  if (menu) return <MenuPage key={menu.key} kind={menu} desk={desk} />;
   if (page === 'categories') return <CategoriesPage desk={desk} />;
   if (page === 'applications') {
     const application = desk.applications.find(({ id }) => id === spot);
@@ -33,8 +33,8 @@ export default function MenusChapter() {
   return (
     <>
       <div className="grid grid-cols-2 gap-2">
-        {menuKeys.map((key) => (
-          <MenuCard key={key} menu={key} desk={desk} />
+        {menuKinds.map((kind) => (
+          <MenuCard key={kind.key} kind={kind} desk={desk} />
         ))}
       </div>
       <div className="mt-5" />
@@ -56,7 +56,7 @@ function categoriesNote({ menus: { categories } }: Desk): string {
 }
 
 /** A menu as it opens on this desk, small and live. */
-function MenuCard({ menu, desk }: { menu: MenuKey; desk: Desk }) {
+function MenuCard({ kind: { key: menu, title, opensBy }, desk }: { kind: MenuKind; desk: Desk }) {
   const screen = useScreenInView();
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const half = useConditions((state) => state.half ?? undefined);
@@ -79,9 +79,9 @@ function MenuCard({ menu, desk }: { menu: MenuKey; desk: Desk }) {
         feeds={feeds}
         open={{ menu, screen: shown.id }}
       />
-      <span className="mt-1 block truncate px-0.5 text-[12px]">{menuTitles[menu]}</span>
+      <span className="mt-1 block truncate px-0.5 text-[12px]">{title}</span>
       <span className="block truncate px-0.5 font-mono text-[11px] text-dust">
-        {shortcut || (menu === 'deskMenu' ? 'right press' : 'no shortcut')}
+        {shortcut || opensBy || 'no shortcut'}
       </span>
     </button>
   );

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 
 /** How eyes may differ. */
-export const allEyes = ['usual', 'protan', 'deutan', 'tritan', 'low'] as const;
+const allEyes = ['usual', 'protan', 'deutan', 'tritan', 'low'] as const;
 export type Eyes = (typeof allEyes)[number];
 
 /** The colour of one's own that palettes are drawn from; null where they start from the backdrop. */

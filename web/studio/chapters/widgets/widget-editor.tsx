@@ -3,15 +3,10 @@ import { BringToFront, Copy, SendToBack, Trash2 } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
-import { fetchedFor, readOrigin } from '../../../../core/sources/outside.ts';
+import { fetchedFor } from '../../../../core/sources/from-outside.ts';
+import { readOrigin } from '../../../../core/sources/outside.ts';
 import { SIMULATED } from '../../../../core/sources/source.ts';
-import type { SpectrumOptions } from '../../../../core/widgets/spectrum/spectrum.ts';
-import { nextSlot, type Slot } from '../../../../core/arrange/lattice.ts';
-import { Cell, type TilesFace, type TilesOptions } from '../../../../core/widgets/tiles/tiles.ts';
-import { sizeFor } from '../../../../core/widgets/tiles/work.ts';
-import type { Values } from '../../form/control.ts';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
-import { later } from '../../../later.ts';
 import { useDesk } from '../../../session/desk.ts';
 import clsx from 'clsx';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
@@ -20,16 +15,11 @@ import { Section } from '../../../ui/section.tsx';
 import { Fields, GroupedFields } from '../../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../../acts.ts';
 import { copyDress, dressKind } from '../../dress.ts';
-import { anotherOf } from '../../form/machine-names.ts';
+import { columnTools } from '../../kinds/in-column.tsx';
 import { FaceCard } from './face-card.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
 import { FeedState } from './outside/state.tsx';
 import { PlaceSection } from './place-section.tsx';
-
-/** Its code knows of sounds, which few desks need. */
-const HearingSection = later(async () => ({
-  default: (await import('./sound/hearing-section.tsx')).HearingSection,
-}));
 
 type Change = Partial<Pick<Widget, 'face' | 'locked' | 'clicksThrough' | 'workspaces' | 'shows'>>;
 
@@ -42,14 +32,13 @@ export function WidgetEditor({ widget }: { widget: Widget }) {
   const { id, type, face, options, locked, clicksThrough, finish, workspaces, shows } = widget;
   const ids = useMemo(() => [id], [id]);
   const owns = useMemo(() => [finish], [finish]);
+  const More = columnTools.get(type)?.Section;
   return (
     <>
       <Tools />
       <Faces key={id} id={id} type={type} face={face} options={options} />
       <Readings id={id} type={type} face={face} options={options} />
-      {type === 'spectrum' && (
-        <HearingSection hears={options['hears'] as SpectrumOptions['hears']} most={Number(options['most'])} />
-      )}
+      {More && <More face={face} options={options} />}
       <ReadFrom type={type} face={face} options={options} />
       <PlaceSection widget={widget} />
       <Shown id={id} shows={shows} on={workspaces} />
@@ -105,25 +94,6 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
   );
 });
 
-/** What is added to the lists of options. */
-const addersFor = ({ type, face, options }: Pick<Widget, 'type' | 'face' | 'options'>) => ({
-  zones: () => ({ zone: 'UTC', name: '' }),
-  mounts: anotherOf('mounts'),
-  interfaces: anotherOf('interfaces'),
-  colours: (entries: readonly Values[]) => ({ colour: entries.at(-1)?.['colour'] ?? 'accent' }),
-  acts: () => ({ act: 'workspace', number: 1 }),
-  cells: (entries: readonly Values[]) =>
-    type === 'tiles'
-      ? {
-          ...Cell.parse({}),
-          ...nextSlot(
-            entries as unknown as Slot[],
-            sizeFor(face as TilesFace, options as unknown as TilesOptions),
-          ),
-        }
-      : null,
-});
-
 const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
   const { turn, endGesture } = useDesk.getState();
   const kind = widgetKindOf(type);
@@ -133,7 +103,7 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
       schema={kind.options}
       values={options}
       face={face}
-      adders={addersFor({ type, face, options })}
+      adders={columnTools.get(type)?.adders?.({ face, options })}
       onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
       onEnd={endGesture}
     />
@@ -144,8 +114,9 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
 const ReadFrom = memo(function ReadFrom({ type, face, options }: Omit<KindProps, 'id'>) {
   const outside = useDesk((state) => state.history?.present.sources.outside);
   const needs = widgetKindOf(type).needs(options, face);
-  const from = needs.flatMap(({ source, origin = SIMULATED }): { source: string; origin: string }[] =>
-    origin !== SIMULATED ? [{ source, origin }] : outside ? fetchedFor(source, outside) : [],
+  const from = needs.flatMap(
+    ({ source, origin = SIMULATED }): readonly { source: string; origin: string }[] =>
+      origin !== SIMULATED ? [{ source, origin }] : outside ? fetchedFor(source, outside) : [],
   );
   if (from.length === 0) return null;
   return (

@@ -1,6 +1,6 @@
 import { AppWindow } from 'lucide-react';
 import { windowForms } from '../../../../core/windows/schema.ts';
-import { deskActs, type DeskAct } from '../../../../core/values/acts.ts';
+import { deskActs, type DeskAct } from '../../../../core/menus/acts.ts';
 import { later } from '../../../later.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { useConditions } from '../../../session/conditions.ts';

@@ -1,6 +1,6 @@
 import type { Desk } from '../../../../core/desk/desk.ts';
 import type { Application } from '../../../../core/desk/sections/applications.ts';
-import { contentOf } from '../../../../core/windows/trial.ts';
+import { contentOf } from '../../../../core/windows/contents/list.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { presentDesk } from '../../../session/desk.ts';
 
@@ -14,7 +14,7 @@ export function openSome(desk: Desk | null = presentDesk()): void {
   if (!desk) return;
   const kinds = new Set<string>();
   const some = startable(desk).filter((application) => {
-    const kind = contentOf(application);
+    const kind = contentOf(application).key;
     return !kinds.has(kind) && kinds.add(kind);
   });
   for (const { id } of some.slice(0, 3).reverse()) deskActions.open(id);

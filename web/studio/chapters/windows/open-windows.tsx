@@ -1,7 +1,8 @@
 import { Columns2, Columns3, Grid2x2, PanelLeft, X } from 'lucide-react';
 import type { Desk } from '../../../../core/desk/desk.ts';
-import { deskActs, type DeskAct } from '../../../../core/values/acts.ts';
-import { titleOf, type TrialWindow } from '../../../../core/windows/trial.ts';
+import { deskActs, type DeskAct } from '../../../../core/menus/acts.ts';
+import { titleOf } from '../../../../core/windows/contents/list.ts';
+import type { TrialWindow } from '../../../../core/windows/trial.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';

@@ -1,7 +1,7 @@
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { deskActNames, deskActTitles } from '../../../../core/values/acts.ts';
+import { deskActNames, deskActTitles } from '../../../../core/menus/acts.ts';
 import { DeskShortcut, Windows, type DeskShortcut as Shortcut } from '../../../../core/windows/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Keys } from '../../key-names.tsx';
