@@ -1,7 +1,7 @@
 import { lazy, Suspense, type ComponentType } from 'react';
 import { Route, Routes, useLocation } from 'react-router';
 import { persist } from './later.ts';
-import { Quiet } from './render/quiet-card.tsx';
+import { Quiet } from './render/kit/quiet-card.tsx';
 import { Message } from './ui/message.tsx';
 
 /** A page whose code comes when it is asked for; the page before stays until then. */

@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { DAWN, arbitraryMoment } from '../../tests/support/desks.ts';
 import { halfAt } from '../timeline/half/half.ts';
 import { byType } from '../kinds/kind.ts';
-import { formatBytes, formatRate } from '../sources/machine/units.ts';
+import { formatBytes, formatRate } from './machine/units.ts';
 import { sources } from './list.ts';
 import { read as readMachine } from './machine/simulate.ts';
 import { createReadings } from './readings.ts';

@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import { families, type Family } from '../../core/values/family.ts';
 import { learnFamilies, learnOthers } from '../../core/text/families.ts';
 import { steadyWidth, textWidth } from '../../core/text/measure.ts';
-import { fontStack } from '../../web/render/type.ts';
+import { fontStack } from '../../web/render/kit/type.ts';
 import { withApp } from '../support/app.ts';
 import { plainFont } from '../support/fonts.ts';
 

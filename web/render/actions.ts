@@ -4,7 +4,7 @@ import type { AnyMenu, OpenMenu } from '../../core/scene/scene.ts';
 import type { DeskAct } from '../../core/menus/acts.ts';
 import type { Point, Rect } from '../../core/values/geometry.ts';
 import type { Grip } from '../../core/windows/catching.ts';
-import type { PointOnScreen } from './on-screen.ts';
+import type { PointOnScreen } from './screen/on-screen.ts';
 import type { ContentDoes } from '../../core/windows/contents/page.ts';
 
 /** Where a menu is asked for: from an item, or at a point of a screen; without either, on the screen in view. */

@@ -3,9 +3,9 @@ import type { Layout } from '../../core/kinds/layout.ts';
 import type { SceneWidget } from '../../core/scene/scene.ts';
 import { widgetKindOf } from '../../core/widgets/list.ts';
 import { WidgetId } from './actions.ts';
-import { QuietCard } from './quiet-card.tsx';
-import { Runs, placeOf } from './runs.tsx';
-import { surfaceBox, surfaceColours } from './surface.ts';
+import { QuietCard } from './kit/quiet-card.tsx';
+import { Runs, placeOf } from './kit/runs.tsx';
+import { surfaceBox, surfaceColours } from './kit/surface.ts';
 import { drawingOf } from './widget-drawings.ts';
 
 /**

@@ -14,7 +14,7 @@ import { useConditions } from './conditions.ts';
 import { presentDesk, useDesk } from './desk.ts';
 import { keepLately } from './lately.ts';
 import { useScene } from './scene.ts';
-import type * as WindowsModule from './windows.ts';
+import type * as WindowsModule from './windows/windows.ts';
 
 /** What the page that shows the desk in use knows and can do beside it. */
 interface Page {
@@ -109,7 +109,7 @@ let windowsKnown: typeof WindowsModule | null = null;
 /** Windows are worked by code that comes with the first of them; what is done meanwhile is done in order, and later at once. */
 export function onWindows(act: (windows: typeof WindowsModule) => void): void {
   if (windowsKnown) return act(windowsKnown);
-  void persist(() => import('./windows.ts')).then((windows) => {
+  void persist(() => import('./windows/windows.ts')).then((windows) => {
     windowsKnown = windows;
     act(windows);
   });

@@ -5,13 +5,13 @@ import type { History } from '../../core/desk/history.ts';
 import type { Saved, StoredDesk } from '../../core/wire/wire.ts';
 import { ServerGone, ServerProblem, api } from '../api/client.ts';
 import { browserKeep, tabKeep } from '../browser-keep.ts';
-import { changesBetween } from './changes.ts';
+import { changesBetween } from './saving/changes.ts';
 import { watchGestures } from './gestures.ts';
 import { prepareDrawing } from './drawing.ts';
-import type { SavingState } from './saver.ts';
-import { openSession, type Session, type SessionPorts } from './session.ts';
+import type { SavingState } from './saving/saver.ts';
+import { openSession, type Session, type SessionPorts } from './saving/session.ts';
 import { alsoLater, persist } from '../later.ts';
-import { forgetRescued, hasRescued, hasUnsaved, type Rescued, type Unsaved } from './unsaved.ts';
+import { forgetRescued, hasRescued, hasUnsaved, type Rescued, type Unsaved } from './saving/unsaved.ts';
 
 /** The session of this page, as components see it: one desk is open at a time. */
 interface DeskState {
@@ -54,9 +54,9 @@ let opening = 0;
 let leaving: Promise<void> = Promise.resolve();
 
 /** What reads work that an earlier page left, with all that it is checked by: hardly ever needed. */
-const reading = () => persist(() => import('./unsaved-reading.ts'));
+const reading = () => persist(() => import('./saving/unsaved-reading.ts'));
 // It must be here when the server has gone.
-alsoLater(() => import('./unsaved-reading.ts'));
+alsoLater(() => import('./saving/unsaved-reading.ts'));
 
 /** Saves by what changed, as far as that is little: it goes on when its page is left, and no desk is sent for one move. */
 async function saveDesk(desk: Desk, basedOn: number, base: Desk | null): Promise<Saved> {

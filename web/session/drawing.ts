@@ -7,9 +7,9 @@ import { ownFontAddress } from '../api/addresses.ts';
 import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnWindows } from '../../core/scene/windows/learn.ts';
 import { alsoLater, persist } from '../later.ts';
-import { loadIconSet } from '../render/icons.tsx';
+import { loadIconSet } from '../render/kit/icons.tsx';
 import { isDrawingKnown, learnDrawings } from '../render/widget-drawings.ts';
-import { ownFontName } from '../render/type.ts';
+import { ownFontName } from '../render/kit/type.ts';
 
 /** Fonts of one's own that this page has asked for. */
 const asked = new Set<string>();

@@ -8,7 +8,7 @@ import { persist } from '../later.ts';
 import { listen, type Listening } from '../api/events.ts';
 import { hearAbout } from '../ui/notices.ts';
 import { startClock } from './clock.ts';
-import { keepWindows } from './kept-windows.ts';
+import { keepWindows } from './windows/kept-windows.ts';
 import { useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
 import { useScene } from './scene.ts';

@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import { api } from '../api/client.ts';
 import { menuItem, menuLine, menuPanel } from '../ui/menu.ts';
-import { Miniature } from '../render/miniature.tsx';
+import { Miniature } from '../render/screen/miniature.tsx';
 import { useShelvedDesk, type Shelved } from './use-shelved-desk.ts';
 
 interface DeskOnLedgeProps {

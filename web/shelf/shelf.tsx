@@ -7,7 +7,7 @@ import { toast } from '../ui/toast.ts';
 import { bareDesk } from '../../demo/bare-desk.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import { ServerProblem, api } from '../api/client.ts';
-import { LedgeMark } from '../render/icons.tsx';
+import { LedgeMark } from '../render/kit/icons.tsx';
 import { ThemeMenu } from '../stores/theme-menu.tsx';
 import { HeardNow } from '../session/sound/heard-now.tsx';
 import { Button } from '../ui/buttons.tsx';

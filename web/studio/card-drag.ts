@@ -8,8 +8,8 @@ import type { Point } from '../../core/values/geometry.ts';
 import { presentDesk, useDesk } from '../session/desk.ts';
 import { useScene } from '../session/scene.ts';
 import { useView } from '../stores/view.ts';
-import { slotAt } from './stage/slot.ts';
-import { addWidget } from './acts.ts';
+import { slotAt } from './stage/drag/slot.ts';
+import { addWidget } from './parts/acts.ts';
 
 /** A press that goes farther than this is a drag, px. */
 const THRESHOLD = 6;

@@ -2,9 +2,9 @@ import { useRef, useState, type ReactNode } from 'react';
 import type { Scene } from '../../core/scene/scene.ts';
 import type { Size } from '../../core/values/geometry.ts';
 import { backdropAddress } from '../api/addresses.ts';
-import { IconSet } from '../render/icons.tsx';
-import { useMayCome } from '../render/looked-at.ts';
-import { typeVariables } from '../render/type.ts';
+import { IconSet } from '../render/kit/icons.tsx';
+import { useMayCome } from '../render/backdrop/looked-at.ts';
+import { typeVariables } from '../render/kit/type.ts';
 import { useScreenInView } from '../stores/screen.ts';
 import { useWidth } from '../ui/use-width.ts';
 

@@ -3,7 +3,7 @@ import { useLocation, useNavigate, useParams } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import { fetchLater, later } from '../later.ts';
 import { useConditions } from '../session/conditions.ts';
-import { ApplicationIcon, IconSet } from '../render/icons.tsx';
+import { ApplicationIcon, IconSet } from '../render/kit/icons.tsx';
 import { useDesk } from '../session/desk.ts';
 import { useScene } from '../session/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
@@ -15,13 +15,13 @@ import { Message } from '../ui/message.tsx';
 import { useCardInHand } from './card-drag.ts';
 import { Column } from './column/column.tsx';
 import { chapters } from './chapters/list.ts';
-import { setNavigate } from './commands.ts';
+import { setNavigate } from './commands/commands.ts';
 import { Header } from './header/header.tsx';
-import { useClipboard } from './clipboard.ts';
+import { useClipboard } from './parts/clipboard.ts';
 import { keepView } from './kept-view.ts';
-import { useKeys } from './keys.ts';
-import { useLastWay } from './last-way.ts';
-import { useRefusals } from './kept-aside.ts';
+import { useKeys } from './commands/keys.ts';
+import { useLastWay } from './parts/last-way.ts';
+import { useRefusals } from './sheets/kept-aside.ts';
 import { Ledge } from './ledge/ledge.tsx';
 import { Rail } from './rail.tsx';
 import { Stage } from './stage/stage.tsx';
@@ -30,9 +30,9 @@ const DraggedCard = later(async () => ({
   default: (await import('./chapters/widgets/face-card.tsx')).DraggedCard,
 }));
 
-const Sheets = later(() => import('./sheets.tsx'));
-const ConflictSheet = later(async () => ({ default: (await import('./conflict.tsx')).ConflictSheet }));
-const RescuedSheet = later(async () => ({ default: (await import('./rescued.tsx')).RescuedSheet }));
+const Sheets = later(() => import('./sheets/sheets.tsx'));
+const ConflictSheet = later(async () => ({ default: (await import('./sheets/conflict.tsx')).ConflictSheet }));
+const RescuedSheet = later(async () => ({ default: (await import('./sheets/rescued.tsx')).RescuedSheet }));
 
 export function Studio() {
   const { id = '' } = useParams();

@@ -55,7 +55,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import type { IconName } from '../../../core/icons/names.ts';
-import type { IconDrawing } from '../icons.tsx';
+import type { IconDrawing } from '../kit/icons.tsx';
 
 /** Fine lines with round ends. */
 const line: Record<IconName, LucideIcon> = {

@@ -58,7 +58,7 @@ import {
 } from '@phosphor-icons/react';
 import type { IconName } from '../../../core/icons/names.ts';
 import type { IconStyle } from '../../../core/icons/schema.ts';
-import type { IconDrawing } from '../icons.tsx';
+import type { IconDrawing } from '../kit/icons.tsx';
 
 const drawings: Record<IconName, Icon> = {
   'application-x-executable': AppWindowIcon,

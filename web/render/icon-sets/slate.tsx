@@ -100,7 +100,7 @@ import {
   type Icon,
 } from '@tabler/icons-react';
 import type { IconName } from '../../../core/icons/names.ts';
-import type { IconDrawing } from '../icons.tsx';
+import type { IconDrawing } from '../kit/icons.tsx';
 
 /** Firm lines, or filled. */
 const line: Record<IconName, Icon> = {

@@ -1,8 +1,8 @@
 import type { IconLayout } from '../../../core/items/text.ts';
 import type { DeskActions } from '../actions.ts';
-import { DeskIcon } from '../icons.tsx';
-import { Press } from '../press.tsx';
-import { Runs, placeOf } from '../runs.tsx';
+import { DeskIcon } from '../kit/icons.tsx';
+import { Press } from '../kit/press.tsx';
+import { Runs, placeOf } from '../kit/runs.tsx';
 
 /** An icon of the desk's set, with what stands beside or under it, that does something when it is pressed. */
 export function IconPress({

@@ -1,5 +1,5 @@
 import { openedMenus, type OpenedMenu, type OpenerAct } from '../../../core/menus/openers.ts';
-import type { ItemDrawing } from '../item-drawing.ts';
+import type { ItemDrawing } from '../edges/item-drawing.ts';
 import { IconPress } from './icon-press.tsx';
 
 /** A button that opens a menu of the desk. */

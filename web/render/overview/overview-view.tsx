@@ -4,11 +4,11 @@ import { useContext, useEffect, useRef, useState, type CSSProperties, type Keybo
 import type { SceneOverview, SceneOverviewWorkspace } from '../../../core/scene/scene.ts';
 import { isWithin, type Point } from '../../../core/values/geometry.ts';
 import { Actions, type DeskActions } from '../actions.ts';
-import { BackdropView } from '../backdrop-view.tsx';
-import { ApplicationIcon } from '../icons.tsx';
-import { onScreen } from '../on-screen.ts';
-import { Runs, paint, placeOf } from '../runs.tsx';
-import { surfaceColours } from '../surface.ts';
+import { BackdropView } from '../backdrop/backdrop-view.tsx';
+import { ApplicationIcon } from '../kit/icons.tsx';
+import { onScreen } from '../screen/on-screen.ts';
+import { Runs, paint, placeOf } from '../kit/runs.tsx';
+import { surfaceColours } from '../kit/surface.ts';
 
 /** All workspaces and their windows at once. In use, letters search, arrows walk, Enter takes; windows are dragged across. */
 export default function OverviewView({ overview }: { overview: SceneOverview }) {

@@ -2,8 +2,8 @@ import { useContext } from 'react';
 import type { ButtonsLayout, ButtonsView } from '../../../core/widgets/buttons-work.ts';
 import { BUTTON_FILL } from '../../../core/widgets/buttons.ts';
 import { Actions } from '../actions.ts';
-import { DeskIcon } from '../icons.tsx';
-import { paint, placeOf } from '../runs.tsx';
+import { DeskIcon } from '../kit/icons.tsx';
+import { paint, placeOf } from '../kit/runs.tsx';
 
 /** Buttons that do what a desk in use can be told; one that is on is filled. */
 export function ActButtons({ view, layout }: { view: ButtonsView; layout: ButtonsLayout }) {

@@ -2,7 +2,7 @@ import { memo, useContext, useEffect, useId, useRef, type KeyboardEvent } from '
 import type { Content, ContentDoes, ContentPress } from '../../../core/windows/contents/page.ts';
 import type { Size } from '../../../core/values/geometry.ts';
 import { Actions } from '../actions.ts';
-import { Runs, paint, placeOf } from '../runs.tsx';
+import { Runs, paint, placeOf } from '../kit/runs.tsx';
 
 /** What stands in a window, and what can be pressed there while the desk is in use. */
 export const ContentView = memo(function ContentView({

@@ -16,12 +16,12 @@ import type { ContentDoes } from '../../../core/windows/contents/page.ts';
 import type { WindowMoves } from '../../../core/windows/schema.ts';
 import { windowButtonTitles } from '../../../core/values/window-buttons.ts';
 import { Actions, type DeskActions } from '../actions.ts';
-import { onScreen } from '../on-screen.ts';
-import { Runs, paint, placeOf } from '../runs.tsx';
-import { surfaceBox, surfaceColours } from '../surface.ts';
+import { onScreen } from '../screen/on-screen.ts';
+import { Runs, paint, placeOf } from '../kit/runs.tsx';
+import { surfaceBox, surfaceColours } from '../kit/surface.ts';
 import { ContentView } from './content-view.tsx';
 import { moveFrom, moveWindow } from './moves.ts';
-import { WindowSign } from '../window-signs.tsx';
+import { WindowSign } from '../kit/window-signs.tsx';
 
 /** Px that a side of a window can be taken at, and the length of a corner. */
 const GRIP = 8;

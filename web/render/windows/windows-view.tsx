@@ -2,7 +2,7 @@ import { useCallback, useContext, useEffect, useRef, useState } from 'react';
 import type { SceneWindow, SceneWindows } from '../../../core/scene/scene.ts';
 import type { WindowMoves } from '../../../core/windows/schema.ts';
 import { Actions } from '../actions.ts';
-import { placeOf } from '../runs.tsx';
+import { placeOf } from '../kit/runs.tsx';
 import { moveWindow } from './moves.ts';
 import { WindowView } from './window-view.tsx';
 

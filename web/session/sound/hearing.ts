@@ -1,6 +1,6 @@
 import { LOOK, powerMeter } from '../../../core/sound/spectrum/power.ts';
 import type { WindowName } from '../../../core/sound/spectrum/settings.ts';
-import type { SoundPower } from '../../render/sounding.ts';
+import type { SoundPower } from '../../render/kit/sounding.ts';
 
 /** What sounds, as the browser's analyser hears it: the player, a microphone or a shared tab. */
 export type Ear = 'player' | 'microphone' | 'tab';

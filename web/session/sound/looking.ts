@@ -2,7 +2,7 @@ import { LOOK } from '../../../core/sound/spectrum/power.ts';
 import type { WindowName } from '../../../core/sound/spectrum/settings.ts';
 import { powerAt, type PowerTable } from '../../../core/sound/spectrum/table.ts';
 import { soundAddress } from '../../api/addresses.ts';
-import type { SoundPower } from '../../render/sounding.ts';
+import type { SoundPower } from '../../render/kit/sounding.ts';
 import { lookInto } from '../../workers/sound.ts';
 
 /** What is known of pieces before they sound: their power over time and their waves, looked into once for each. */

@@ -1,4 +1,4 @@
-import type { Sounding } from '../../render/sounding.ts';
+import type { Sounding } from '../../render/kit/sounding.ts';
 import { useConditions } from '../conditions.ts';
 import { isListening, powerHeard } from './hearing.ts';
 import { onLooked, powerOf, waveOfPiece } from './looking.ts';

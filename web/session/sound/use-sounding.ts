@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { persist } from '../../later.ts';
-import type { Sounding } from '../../render/sounding.ts';
+import type { Sounding } from '../../render/kit/sounding.ts';
 import { useScene } from '../scene.ts';
 
 /** What the open desk's parts know of sounds; null until its code is here, and where nothing on the desk needs it. */

@@ -2,7 +2,7 @@ import type { LucideIcon } from 'lucide-react';
 import type { ComponentType, ReactNode } from 'react';
 import type { z } from 'zod';
 import type { Desk } from '../../../core/desk/desk.ts';
-import type { Command } from '../command.ts';
+import type { Command } from '../commands/command.ts';
 
 /** Leads back from a deeper page. */
 export interface Crumb {

@@ -9,7 +9,7 @@ import {
   type RefObject,
 } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
-import { Quiet } from '../../render/quiet-card.tsx';
+import { Quiet } from '../../render/kit/quiet-card.tsx';
 import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import type { Chapter, Crumb } from '../chapters/chapter.ts';

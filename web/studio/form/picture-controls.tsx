@@ -5,8 +5,8 @@ import { isOwn } from '../../../core/values/family.ts';
 import { ownIconAddress } from '../../api/addresses.ts';
 import { SelectField } from '../../ui/choice.tsx';
 import { FileButton, FilesButton } from '../../ui/file-button.tsx';
-import { takeOwnIcon } from '../own-icon.ts';
-import { PICTURE_TYPES, takePicture } from '../pictures.ts';
+import { takeOwnIcon } from '../pictures/own-icon.ts';
+import { PICTURE_TYPES, takePicture } from '../pictures/pictures.ts';
 import { taking, type ControlProps } from './control.ts';
 import { sentenceFor } from './schema.ts';
 

@@ -7,7 +7,7 @@ import { points, type Hanging, type NinePoint } from '../../../core/values/place
 import { presentDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
 import { SelectField } from '../../ui/choice.tsx';
-import { nameOfPart } from '../acts.ts';
+import { nameOfPart } from '../parts/acts.ts';
 import type { ControlProps } from './control.ts';
 
 /** Id of the part whose place a form shows. */

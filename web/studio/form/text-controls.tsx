@@ -4,7 +4,7 @@ import { later } from '../../later.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { useDesk } from '../../session/desk.ts';
 import { TextField } from '../../ui/text-field.tsx';
-import { keysOf, takenSentence } from '../shortcuts.ts';
+import { keysOf, takenSentence } from '../commands/shortcuts.ts';
 import { taking, type ControlProps } from './control.ts';
 import { sentenceFor } from './schema.ts';
 

@@ -2,8 +2,8 @@ import clsx from 'clsx';
 import { ChevronDown, MonitorPlay, Plus, Redo2, Undo2 } from 'lucide-react';
 import { format } from 'date-fns/format';
 import { Link } from 'react-router';
-import { LedgeMark } from '../../render/icons.tsx';
-import type { SavingState } from '../../session/saver.ts';
+import { LedgeMark } from '../../render/kit/icons.tsx';
+import type { SavingState } from '../../session/saving/saver.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useScene } from '../../session/scene.ts';
 import { HeardNow } from '../../session/sound/heard-now.tsx';
@@ -11,10 +11,10 @@ import { useScreenInView } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton, Tip } from '../../ui/buttons.tsx';
 import { MenuButton, type MenuEntry } from '../../ui/menu-button.tsx';
-import { commandsById } from '../commands.ts';
-import { Keys } from '../key-names.tsx';
+import { commandsById } from '../commands/commands.ts';
+import { Keys } from '../commands/key-names.tsx';
 import { liveAddress } from '../../stores/live-address.ts';
-import { savePresentAsJson } from '../kept-aside.ts';
+import { savePresentAsJson } from '../sheets/kept-aside.ts';
 
 export function Header() {
   const id = useDesk((state) => state.history?.present.id);

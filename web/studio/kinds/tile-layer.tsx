@@ -9,8 +9,8 @@ import { sizeFor, spreadOf, type TilesLayout, type TilesView } from '../../../co
 import { presentDesk, useDesk } from '../../session/desk.ts';
 import { groundOf } from '../../session/scene.ts';
 import { currentScreen } from '../../stores/screen.ts';
-import type { Drag } from '../stage/drag.ts';
-import { useStageDrag } from '../stage/use-stage-drag.ts';
+import type { Drag } from '../stage/drag/drag.ts';
+import { useStageDrag } from '../stage/drag/use-stage-drag.ts';
 
 /** Grips on the cells of a field that is chosen: each is dragged to another slot of its lattice. */
 export const TileLayer = memo(function TileLayer({

@@ -23,7 +23,7 @@ import { useDesk } from '../../session/desk.ts';
 import { useHalf } from '../../session/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
-import { commandsById } from '../commands.ts';
+import { commandsById } from '../commands/commands.ts';
 import { TimelineMarks } from './timeline-marks.tsx';
 import { WindowsTile } from './windows-tile.tsx';
 

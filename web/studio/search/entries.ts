@@ -2,10 +2,10 @@ import type { z } from 'zod';
 import { partsOf } from '../../../core/desk/parts.ts';
 import { presentDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
-import { nameOfPart, titleOfEdge, titleOfItem } from '../acts.ts';
+import { nameOfPart, titleOfEdge, titleOfItem } from '../parts/acts.ts';
 import { chapters } from '../chapters/list.ts';
-import { titleOf, type Command } from '../command.ts';
-import { commands } from '../commands.ts';
+import { titleOf, type Command } from '../commands/command.ts';
+import { commands } from '../commands/commands.ts';
 import { fieldsOf } from '../form/schema.ts';
 
 /** Something that the search finds: a command, a part of the desk, or a setting. */

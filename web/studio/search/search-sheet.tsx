@@ -2,7 +2,7 @@ import { Command as Cmdk } from 'cmdk';
 import { Dialog as RadixDialog } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useView } from '../../stores/view.ts';
-import { Keys } from '../key-names.tsx';
+import { Keys } from '../commands/key-names.tsx';
 import { entriesNow, type Entry } from './entries.ts';
 import { ranked } from './rank.ts';
 

@@ -6,12 +6,12 @@ import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { edit, startHistory } from '../../../core/desk/history.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
-import { Miniature } from '../../render/miniature.tsx';
+import { Miniature } from '../../render/screen/miniature.tsx';
 import { useConditions } from '../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
-import { editAndSay } from '../said-undo.ts';
+import { editAndSay } from '../parts/said-undo.ts';
 import { browserKeep } from '../../browser-keep.ts';
 
 const AWAY = 'velvet-ledge:starts-away';

@@ -1,12 +1,12 @@
 import type { CSSProperties } from 'react';
 import { dockLine } from '../../../../core/items/application/application.ts';
 import type { Side } from '../../../../core/values/geometry.ts';
-import { ApplicationIcon } from '../../icons.tsx';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Press } from '../../press.tsx';
+import { ApplicationIcon } from '../../kit/icons.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Press } from '../../kit/press.tsx';
 import { plateAround } from '../../../../core/scene/sections/texts.ts';
-import { Runs, placeOf } from '../../runs.tsx';
-import { surfaceBox, surfaceColours } from '../../surface.ts';
+import { Runs, placeOf } from '../../kit/runs.tsx';
+import { surfaceBox, surfaceColours } from '../../kit/surface.ts';
 
 /** Which way an icon lifts off its line: away from the screen's side. */
 const away: Record<Side, string> = {

@@ -1,4 +1,4 @@
-import type { ItemDrawing } from '../../item-drawing.ts';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
 import { IconPress } from '../icon-press.tsx';
 
 export const ClearViewItem: ItemDrawing<'clear-view'> = ({ view, layout }) => (

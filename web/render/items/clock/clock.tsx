@@ -1,6 +1,6 @@
-import { spoke } from '../../spoke.ts';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Runs, placeOf } from '../../runs.tsx';
+import { spoke } from '../../kit/spoke.ts';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Runs, placeOf } from '../../kit/runs.tsx';
 
 const quarters = [0, 90, 180, 270].map((angle) => spoke(angle, 80, 96)).join('');
 

@@ -1,5 +1,5 @@
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Runs, placeOf } from '../../runs.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Runs, placeOf } from '../../kit/runs.tsx';
 
 export const DateItem: ItemDrawing<'date'> = ({ layout: { leaf, runs } }) => (
   <>

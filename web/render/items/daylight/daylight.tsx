@@ -1,8 +1,8 @@
 import { litPath } from '../../../../core/backdrop/moon.ts';
 import type { Arc } from '../../../../core/items/daylight/daylight.ts';
-import { DeskIcon } from '../../icons.tsx';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Runs, placeOf } from '../../runs.tsx';
+import { DeskIcon } from '../../kit/icons.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Runs, placeOf } from '../../kit/runs.tsx';
 
 export const DaylightItem: ItemDrawing<'daylight'> = ({ view, layout }) => (
   <span role="img" aria-label={view.title} title={view.title} className="absolute inset-0 block">

@@ -1,5 +1,5 @@
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { placeOf } from '../../runs.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { placeOf } from '../../kit/runs.tsx';
 
 const INK = 'color-mix(in srgb, var(--ink) 34%, transparent)';
 

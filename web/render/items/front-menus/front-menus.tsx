@@ -1,7 +1,7 @@
 import { useContext, type KeyboardEvent } from 'react';
 import { Actions } from '../../actions.ts';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Runs, placeOf } from '../../runs.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Runs, placeOf } from '../../kit/runs.tsx';
 
 /** The names of the front window's menus; arrows walk them, Enter, Space or an arrow down opens one. */
 export const FrontMenusItem: ItemDrawing<'front-menus'> = ({ id, view, layout }) => {

@@ -1,8 +1,8 @@
 import { windowButtonTitles } from '../../../../core/values/window-buttons.ts';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Press } from '../../press.tsx';
-import { Runs, placeOf } from '../../runs.tsx';
-import { WindowSign } from '../../window-signs.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Press } from '../../kit/press.tsx';
+import { Runs, placeOf } from '../../kit/runs.tsx';
+import { WindowSign } from '../../kit/window-signs.tsx';
 
 /** Px around a sign that can be pressed. */
 const AROUND = 6;

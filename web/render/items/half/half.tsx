@@ -1,7 +1,7 @@
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { placeOf } from '../../runs.tsx';
-import { DeskIcon } from '../../icons.tsx';
-import { Press } from '../../press.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { placeOf } from '../../kit/runs.tsx';
+import { DeskIcon } from '../../kit/icons.tsx';
+import { Press } from '../../kit/press.tsx';
 import { IconPress } from '../icon-press.tsx';
 
 export const HalfItem: ItemDrawing<'half'> = ({ view, layout }) => {

@@ -1,7 +1,7 @@
-import { ApplicationIcon } from '../../icons.tsx';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Press } from '../../press.tsx';
-import { Runs, placeOf } from '../../runs.tsx';
+import { ApplicationIcon } from '../../kit/icons.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Press } from '../../kit/press.tsx';
+import { Runs, placeOf } from '../../kit/runs.tsx';
 
 /** Each window in its place; the front one stands on a lit line, what is minimised is fainter. */
 export const OpenWindowsItem: ItemDrawing<'open-windows'> = ({ view, layout }) => (

@@ -1,8 +1,8 @@
 import type { CSSProperties } from 'react';
 import type { ItemViewOf } from '../../../../core/items/list.ts';
-import { DeskIcon } from '../../icons.tsx';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { placeOf } from '../../runs.tsx';
+import { DeskIcon } from '../../kit/icons.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { placeOf } from '../../kit/runs.tsx';
 
 const cuts: Record<ItemViewOf<'picture'>['face'], CSSProperties> = {
   bare: {},

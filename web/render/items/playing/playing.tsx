@@ -1,9 +1,9 @@
 import { Suspense, useContext } from 'react';
 import { later } from '../../../later.ts';
 import { Actions } from '../../actions.ts';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Runs, paint, placeOf } from '../../runs.tsx';
-import { SoundSignView, soundLabels, turnSign } from '../../sound-signs.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Runs, paint, placeOf } from '../../kit/runs.tsx';
+import { SoundSignView, soundLabels, turnSign } from '../../kit/sound-signs.tsx';
 
 /** Its code is that of the large ones. */
 const SmallSpectrum = later(async () => ({

@@ -1,8 +1,8 @@
 import type { ReadingView } from '../../../../core/items/reading/reading.ts';
 import type { Rect } from '../../../../core/values/geometry.ts';
-import { Bar, Ring } from '../../gauges.tsx';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Runs, paint, placeOf } from '../../runs.tsx';
+import { Bar, Ring } from '../../kit/gauges.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Runs, paint, placeOf } from '../../kit/runs.tsx';
 
 export const ReadingItem: ItemDrawing<'reading'> = ({ view, layout }) => (
   <span

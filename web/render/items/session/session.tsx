@@ -1,5 +1,5 @@
 import { sessionActs } from '../../../../core/values/acts.ts';
-import type { ItemDrawing } from '../../item-drawing.ts';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
 import { IconPress } from '../icon-press.tsx';
 
 export const SessionItem: ItemDrawing<'session'> = ({ view, layout }) => (

@@ -1,6 +1,6 @@
-import { DeskIcon } from '../../icons.tsx';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Runs, placeOf } from '../../runs.tsx';
+import { DeskIcon } from '../../kit/icons.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Runs, placeOf } from '../../kit/runs.tsx';
 
 export const TrayItem: ItemDrawing<'tray'> = ({ view, layout }) => (
   <>

@@ -1,9 +1,9 @@
 import { useContext } from 'react';
 import { Actions } from '../../actions.ts';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { DeskIcon } from '../../icons.tsx';
-import { Press } from '../../press.tsx';
-import { Runs, placeOf } from '../../runs.tsx';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { DeskIcon } from '../../kit/icons.tsx';
+import { Press } from '../../kit/press.tsx';
+import { Runs, placeOf } from '../../kit/runs.tsx';
 
 export const VolumeItem: ItemDrawing<'volume'> = ({ view: { loud }, layout: { icon, groove, runs } }) => {
   const actions = useContext(Actions);

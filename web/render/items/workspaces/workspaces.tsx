@@ -1,8 +1,8 @@
 import { useContext } from 'react';
-import { Glances } from '../../glances.ts';
-import type { ItemDrawing } from '../../item-drawing.ts';
-import { Press } from '../../press.tsx';
-import { Runs, placeOf } from '../../runs.tsx';
+import { Glances } from '../../screen/glances.ts';
+import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { Press } from '../../kit/press.tsx';
+import { Runs, placeOf } from '../../kit/runs.tsx';
 
 const markLook = (isCurrent: boolean) => ({
   background: isCurrent ? 'var(--accent)' : 'var(--ink)',

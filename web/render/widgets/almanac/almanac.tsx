@@ -1,6 +1,6 @@
 import { litPath } from '../../../../core/backdrop/moon.ts';
 import type { AlmanacLayout, AlmanacView } from '../../../../core/widgets/almanac/layout.ts';
-import { paint, placeOf } from '../../runs.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: AlmanacView;

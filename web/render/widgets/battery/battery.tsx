@@ -1,6 +1,6 @@
 import type { BatteryLayout, BatteryView } from '../../../../core/widgets/battery/work.ts';
-import { Ring } from '../../gauges.tsx';
-import { paint, placeOf } from '../../runs.tsx';
+import { Ring } from '../../kit/gauges.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: BatteryView;

@@ -3,7 +3,7 @@ import { Check } from 'lucide-react';
 import { useContext } from 'react';
 import type { CalendarLayout, CalendarView } from '../../../../core/widgets/calendar/layout.ts';
 import { Actions } from '../../actions.ts';
-import { paint, placeOf } from '../../runs.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: CalendarView;

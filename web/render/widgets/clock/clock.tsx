@@ -1,8 +1,8 @@
 import { useContext } from 'react';
 import { Actions, WidgetId } from '../../actions.ts';
-import { Ring } from '../../gauges.tsx';
-import { paint, placeOf } from '../../runs.tsx';
-import { spoke } from '../../spoke.ts';
+import { Ring } from '../../kit/gauges.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
+import { spoke } from '../../kit/spoke.ts';
 import type { ClockLayout, ClockView } from '../../../../core/widgets/clock/layout.ts';
 
 const marks = Array.from({ length: 60 }, (_, minute) => minute);

@@ -1,8 +1,8 @@
 import { useContext } from 'react';
 import type { FindLayout, FindView } from '../../../../core/widgets/find/work.ts';
 import { Actions } from '../../actions.ts';
-import { DeskIcon } from '../../icons.tsx';
-import { paint, placeOf } from '../../runs.tsx';
+import { DeskIcon } from '../../kit/icons.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
 
 function Find({ view, layout: { icon, line, size } }: { view: FindView; layout: FindLayout }) {
   const actions = useContext(Actions);

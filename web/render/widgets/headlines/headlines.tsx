@@ -1,7 +1,7 @@
 import { useContext } from 'react';
 import type { HeadlinesLayout, HeadlinesView } from '../../../../core/widgets/headlines/work.ts';
 import { Actions } from '../../actions.ts';
-import { paint, placeOf } from '../../runs.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: HeadlinesView;

@@ -1,8 +1,8 @@
 import type { MachineLayout, MachineView } from '../../../../core/widgets/machine/layout.ts';
 import type { Meter } from '../../../../core/sources/machine/meters.ts';
 import type { Rect } from '../../../../core/values/geometry.ts';
-import { Bar, Ring } from '../../gauges.tsx';
-import { paint, placeOf } from '../../runs.tsx';
+import { Bar, Ring } from '../../kit/gauges.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: MachineView;

@@ -3,7 +3,7 @@ import type { NoteLayout, NoteView } from '../../../../core/widgets/note/work.ts
 import type { Rect } from '../../../../core/values/geometry.ts';
 import { chosenFont } from '../../../../core/kinds/options.ts';
 import { Actions, WidgetId, type Typing } from '../../actions.ts';
-import { familyOf, paint, placeOf } from '../../runs.tsx';
+import { familyOf, paint, placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: NoteView;

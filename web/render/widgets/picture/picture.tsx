@@ -1,7 +1,7 @@
 import type { CSSProperties } from 'react';
 import type { PictureLayout, PictureView } from '../../../../core/widgets/picture/work.ts';
 import { pictureAddress } from '../../../api/addresses.ts';
-import { placeOf } from '../../runs.tsx';
+import { placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: PictureView;

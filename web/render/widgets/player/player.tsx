@@ -3,9 +3,9 @@ import type { Cover } from '../../../../core/sources/sound/cover.ts';
 import { clockOf, type PlayerLayout, type PlayerView } from '../../../../core/widgets/player/work.ts';
 import { coverAddress } from '../../../api/addresses.ts';
 import { Actions } from '../../actions.ts';
-import { paint, placeOf } from '../../runs.tsx';
-import { SoundSignView, soundLabels, turnSign } from '../../sound-signs.tsx';
-import { Sounding } from '../../sounding.ts';
+import { paint, placeOf } from '../../kit/runs.tsx';
+import { SoundSignView, soundLabels, turnSign } from '../../kit/sound-signs.tsx';
+import { Sounding } from '../../kit/sounding.ts';
 
 interface Props {
   view: PlayerView;

@@ -1,5 +1,5 @@
 import type { ReadoutLayout, ReadoutView } from '../../../../core/widgets/readout/work.ts';
-import { paint, placeOf } from '../../runs.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: ReadoutView;

@@ -1,5 +1,5 @@
 import type { ShapeLayout, ShapeView } from '../../../../core/widgets/shape/work.ts';
-import { paint } from '../../runs.tsx';
+import { paint } from '../../kit/runs.tsx';
 
 function Shape({
   view,

@@ -3,7 +3,7 @@ import { mix } from '../../../../core/values/colour.ts';
 import { bandEdges, bandLevels } from '../../../../core/sound/spectrum/bands.ts';
 import { createLevels, type Levels } from '../../../../core/sound/spectrum/levels.ts';
 import type { SpectrumLayout, SpectrumView } from '../../../../core/widgets/spectrum/work.ts';
-import { Sounding } from '../../sounding.ts';
+import { Sounding } from '../../kit/sounding.ts';
 import { onBeat } from './beat.ts';
 import { draws, type Picture } from './draw.ts';
 

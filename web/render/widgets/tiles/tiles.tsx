@@ -4,8 +4,8 @@ import type { Point } from '../../../../core/values/geometry.ts';
 import { fileOfOwn, pictureAddress } from '../../../api/addresses.ts';
 import { isOwn } from '../../../../core/values/family.ts';
 import { Actions } from '../../actions.ts';
-import { DeskIcon } from '../../icons.tsx';
-import { placeOf } from '../../runs.tsx';
+import { DeskIcon } from '../../kit/icons.tsx';
+import { placeOf } from '../../kit/runs.tsx';
 
 interface Props {
   view: TilesView;

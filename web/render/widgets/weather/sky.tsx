@@ -3,7 +3,7 @@ import { litPath } from '../../../../core/backdrop/moon.ts';
 import type { SkyView } from '../../../../core/widgets/weather/layout.ts';
 import { clamp, type Rect } from '../../../../core/values/geometry.ts';
 import { hash } from '../../../../core/sources/noise.ts';
-import { placeOf } from '../../runs.tsx';
+import { placeOf } from '../../kit/runs.tsx';
 
 /** A sky in the colours of the part: the sun or the moon, clouds as many as there are, and what falls from them. */
 export function Sky({ sky, box, title }: { sky: SkyView; box: Rect; title: string }) {

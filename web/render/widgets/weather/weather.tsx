@@ -1,6 +1,6 @@
 import type { WeatherLayout, WeatherView } from '../../../../core/widgets/weather/layout.ts';
-import { DeskIcon } from '../../icons.tsx';
-import { paint, placeOf } from '../../runs.tsx';
+import { DeskIcon } from '../../kit/icons.tsx';
+import { paint, placeOf } from '../../kit/runs.tsx';
 import { Sky } from './sky.tsx';
 
 interface Props {

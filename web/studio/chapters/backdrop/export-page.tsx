@@ -221,7 +221,7 @@ async function deliver(
   archive: string,
   format: BakeFormat,
 ): Promise<void> {
-  const { saveBytes } = await import('../../download.ts');
+  const { saveBytes } = await import('../../pictures/download.ts');
   const [only] = files;
   if (files.length === 1 && only) {
     saveBytes(only.bytes, only.name, `image/${format}`);

@@ -5,7 +5,7 @@ import { factsOf, motifNames, type MotifName } from '../../../../core/backdrop/n
 import { createMotif } from '../../../../core/desk/defaults.ts';
 import { Motif, Percent } from '../../../../core/backdrop/schema.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
-import { useMayCome } from '../../../render/looked-at.ts';
+import { useMayCome } from '../../../render/backdrop/looked-at.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';

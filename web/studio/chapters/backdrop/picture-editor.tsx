@@ -11,7 +11,7 @@ import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
-import { usePictureFacts } from '../../picture-facts.ts';
+import { usePictureFacts } from '../../pictures/picture-facts.ts';
 import { useBackdrop, type EditedSource } from './use-backdrop.ts';
 
 /** A picture of one's own: how it lies on the screen, and whether it is fit for it. */

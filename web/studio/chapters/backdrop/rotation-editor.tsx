@@ -16,13 +16,13 @@ import { Rotation, type PlainSource } from '../../../../core/backdrop/schema.ts'
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { formatMoment } from '../../../../core/sources/time/time.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
-import { useMayCome } from '../../../render/looked-at.ts';
+import { useMayCome } from '../../../render/backdrop/looked-at.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalfRoles } from '../../../session/scene.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
-import { PICTURE_TYPES, takePicture } from '../../pictures.ts';
+import { PICTURE_TYPES, takePicture } from '../../pictures/pictures.ts';
 import { KindChoice, NoPictureYet, useAsking } from './source-editor.tsx';
 
 export function titleOfSource(source: PlainSource): string {

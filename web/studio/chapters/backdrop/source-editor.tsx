@@ -6,7 +6,7 @@ import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { useDesk } from '../../../session/desk.ts';
-import { choosePicture } from '../../pictures.ts';
+import { choosePicture } from '../../pictures/pictures.ts';
 import { Section } from '../../../ui/section.tsx';
 import { Segmented } from '../../../ui/choice.tsx';
 import { GradientEditor } from './gradient-editor.tsx';

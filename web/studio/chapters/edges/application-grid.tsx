@@ -3,7 +3,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Edge } from '../../../../core/desk/sections/edges.ts';
 import { nanoid } from 'nanoid';
-import { ApplicationIcon, IconSet } from '../../../render/icons.tsx';
+import { ApplicationIcon, IconSet } from '../../../render/kit/icons.tsx';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { takeCard } from '../../card-drag.ts';

@@ -6,8 +6,8 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Edge } from '../../../../core/desk/sections/edges.ts';
 import { itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
-import type { Command } from '../../command.ts';
-import { addEdge, addItem, selectedParts, titleOfEdge, titleOfItem } from '../../acts.ts';
+import type { Command } from '../../commands/command.ts';
+import { addEdge, addItem, selectedParts, titleOfEdge, titleOfItem } from '../../parts/acts.ts';
 import type { Chapter } from '../chapter.ts';
 
 const EdgesChapter = later(async () => ({ default: (await import('./edges.tsx')).EdgesChapter }));

@@ -27,7 +27,7 @@ import {
   removeParts,
   titleOfItem,
   toggleFlag,
-} from '../../acts.ts';
+} from '../../parts/acts.ts';
 import { Fields } from '../../form/form.tsx';
 import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';

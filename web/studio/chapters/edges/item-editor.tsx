@@ -13,7 +13,7 @@ import { Section } from '../../../ui/section.tsx';
 import { signIds } from '../../../../core/items/tray/tray.ts';
 import type { Values } from '../../form/control.ts';
 import { Fields } from '../../form/form.tsx';
-import { dressAlike, dressItems, duplicateSelection, removeSelection, swapItem } from '../../acts.ts';
+import { dressAlike, dressItems, duplicateSelection, removeSelection, swapItem } from '../../parts/acts.ts';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
 
 /** Takes the icon's size to all between the springs around it. */

@@ -5,7 +5,7 @@ import type { Desk } from '../../../../core/desk/desk.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { itemKindOf } from '../../../../core/items/list.ts';
 import { solve } from '../../../../core/scene/solve.ts';
-import { EdgeView } from '../../../render/edge-view.tsx';
+import { EdgeView } from '../../../render/edges/edge-view.tsx';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { CardGround } from '../../card-ground.tsx';

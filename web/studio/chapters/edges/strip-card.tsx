@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Strip } from '../../../../core/desk/strips.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { Miniature } from '../../../render/miniature.tsx';
+import { Miniature } from '../../../render/screen/miniature.tsx';
 import { useScreenInView } from '../../../stores/screen.ts';
 
 /** Strips of ours as they would stand on this desk, each a small live picture. */

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { paletteOf, surfaceOf } from '../../../../core/colour/look.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Look } from '../../../../core/look/schema.ts';
-import { surfaceBox } from '../../../render/surface.ts';
+import { surfaceBox } from '../../../render/kit/surface.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalfRoles } from '../../../session/scene.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';

@@ -8,11 +8,11 @@ import type { Look } from '../../../../core/look/schema.ts';
 import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/sections/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
-import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/icons.tsx';
+import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/kit/icons.tsx';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
-import { takeOwnIcon } from '../../own-icon.ts';
+import { takeOwnIcon } from '../../pictures/own-icon.ts';
 import { Section } from '../../../ui/section.tsx';
 
 export const setTitles: Record<IconSetName, string> = { reed: 'Reed', slate: 'Slate', shell: 'Shell' };

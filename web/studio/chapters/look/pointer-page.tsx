@@ -10,7 +10,7 @@ import { useHalfRoles, useScene } from '../../../session/scene.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
-import { saveBytes } from '../../download.ts';
+import { saveBytes } from '../../pictures/download.ts';
 
 /** Our own drawn pointers: shown in Try, and taken away as SVG. */
 export function PointerPage({ look: { pointer } }: { look: Look }) {

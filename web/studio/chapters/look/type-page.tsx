@@ -7,7 +7,7 @@ import { FontUse, uses, type Use } from '../../../../core/text/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { api } from '../../../api/client.ts';
 import { Fields } from '../../form/form.tsx';
-import { fontStack } from '../../../render/type.ts';
+import { fontStack } from '../../../render/kit/type.ts';
 import { prepareChanged } from '../../../session/drawing.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { Section } from '../../../ui/section.tsx';

@@ -1,5 +1,5 @@
 import type { Application } from '../../../../core/desk/sections/applications.ts';
-import { ApplicationIcon, IconSet } from '../../../render/icons.tsx';
+import { ApplicationIcon, IconSet } from '../../../render/kit/icons.tsx';
 import { useScene } from '../../../session/scene.ts';
 import { takeCard } from '../../card-drag.ts';
 

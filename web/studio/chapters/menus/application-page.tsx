@@ -4,7 +4,7 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { Application } from '../../../../core/desk/sections/applications.ts';
 import { iconNames } from '../../../../core/icons/names.ts';
 import { categoryTitles, mainCategories, mainCategoryOf } from '../../../../core/menus/categories.ts';
-import { DeskIcon, IconSet } from '../../../render/icons.tsx';
+import { DeskIcon, IconSet } from '../../../render/kit/icons.tsx';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
@@ -13,9 +13,9 @@ import { SelectField } from '../../../ui/choice.tsx';
 import { FileButton } from '../../../ui/file-button.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
-import { takeOwnIcon } from '../../own-icon.ts';
-import { editAndSay } from '../../said-undo.ts';
-import { saveBytes } from '../../download.ts';
+import { takeOwnIcon } from '../../pictures/own-icon.ts';
+import { editAndSay } from '../../parts/said-undo.ts';
+import { saveBytes } from '../../pictures/download.ts';
 
 /** One application: what it is called, looks like and opens. */
 export function ApplicationPage({ application }: { application: Application }) {

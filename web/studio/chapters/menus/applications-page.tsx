@@ -18,8 +18,8 @@ import { Section } from '../../../ui/section.tsx';
 import { readInWorker } from '../../../workers/files.ts';
 import { WorkProblem } from '../../../workers/stoppable.ts';
 import { toast } from '../../../ui/toast.ts';
-import { saveBytes } from '../../download.ts';
-import { editAndSay } from '../../said-undo.ts';
+import { saveBytes } from '../../pictures/download.ts';
+import { editAndSay } from '../../parts/said-undo.ts';
 import { ApplicationMark } from './application-mark.tsx';
 
 const entryFiles = () => import('../../../../core/applications/entry-files.ts');

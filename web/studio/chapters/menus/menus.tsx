@@ -1,7 +1,7 @@
 import { LayoutGrid, Tags } from 'lucide-react';
 import { menuKinds, type MenuKind } from '../../../../core/menus/schema.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
-import { Miniature } from '../../../render/miniature.tsx';
+import { Miniature } from '../../../render/screen/miniature.tsx';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';

@@ -1,7 +1,7 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Pipette, X } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { editAndSay } from '../../said-undo.ts';
+import { editAndSay } from '../../parts/said-undo.ts';
 import type { Drawn } from '../../../../core/backdrop/drawn.ts';
 import type { Swatch } from '../../../../core/colour/extract.ts';
 import { drawRoles, schemeNames, schemes, type SchemeName } from '../../../../core/colour/scheme.ts';

@@ -20,7 +20,7 @@ import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { Section } from '../../../ui/section.tsx';
 import { readInWorker } from '../../../workers/files.ts';
 import { WorkProblem } from '../../../workers/stoppable.ts';
-import { saveBytes } from '../../download.ts';
+import { saveBytes } from '../../pictures/download.ts';
 
 /** The desk's colours as other programs read them. */
 function coloursOf(look: Look): Colours {

@@ -4,9 +4,9 @@ import { Sound } from '../../../../core/sources/sound/schema.ts';
 import { Tide } from '../../../../core/sources/tide/tide.ts';
 import { Units } from '../../../../core/sources/units.ts';
 import { later } from '../../../later.ts';
-import { addWidget, selectedParts, titleOfWidget } from '../../acts.ts';
-import { selectedGroup } from '../../groups.ts';
-import type { Command } from '../../command.ts';
+import { addWidget, selectedParts, titleOfWidget } from '../../parts/acts.ts';
+import { selectedGroup } from '../../parts/groups.ts';
+import type { Command } from '../../commands/command.ts';
 import type { Chapter } from '../chapter.ts';
 
 const WidgetsChapter = later(async () => ({ default: (await import('./widgets.tsx')).WidgetsChapter }));

@@ -3,7 +3,7 @@ import { ChevronDown, Search } from 'lucide-react';
 import { useState } from 'react';
 import { widgetKinds, type WidgetType } from '../../../../core/widgets/list.ts';
 import { box } from '../../../ui/box.ts';
-import { addWidget } from '../../acts.ts';
+import { addWidget } from '../../parts/acts.ts';
 import { FaceCard } from './face-card.tsx';
 
 type Kind = (typeof widgetKinds)[number];

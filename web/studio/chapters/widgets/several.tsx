@@ -16,15 +16,15 @@ import {
 } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { Group as GroupSchema } from '../../../../core/desk/sections/groups.ts';
-import { groupSelection, selectedGroup, ungroupSelection } from '../../groups.ts';
+import { groupSelection, selectedGroup, ungroupSelection } from '../../parts/groups.ts';
 import { useView } from '../../../stores/view.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { differingIn } from '../../form/differing.ts';
-import { duplicateSelection, removeSelection } from '../../acts.ts';
-import { selectionCommands } from '../../selection-commands.ts';
+import { duplicateSelection, removeSelection } from '../../parts/acts.ts';
+import { selectionCommands } from '../../commands/selection-commands.ts';
 import { Fields } from '../../form/form.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
 

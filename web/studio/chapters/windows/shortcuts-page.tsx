@@ -4,7 +4,7 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { deskActNames, deskActTitles } from '../../../../core/menus/acts.ts';
 import { DeskShortcut, Windows, type DeskShortcut as Shortcut } from '../../../../core/windows/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { Keys } from '../../key-names.tsx';
+import { Keys } from '../../commands/key-names.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { RecordList } from '../../form/record-list.tsx';

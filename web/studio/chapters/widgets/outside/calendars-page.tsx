@@ -16,7 +16,7 @@ import { Button } from '../../../../ui/buttons.tsx';
 import { FileButton } from '../../../../ui/file-button.tsx';
 import { toast } from '../../../../ui/toast.ts';
 import { CalendarProblem, expandInWorker } from '../../../../workers/calendars.ts';
-import { saveBytes } from '../../../download.ts';
+import { saveBytes } from '../../../pictures/download.ts';
 import { FeedState, useWanted } from './state.tsx';
 import { AllowedHosts } from './allowed-hosts.tsx';
 import { OutsideList, setOutside } from './outside-list.tsx';

@@ -15,7 +15,7 @@ import { readInWorker } from '../../../../workers/files.ts';
 import { WorkProblem } from '../../../../workers/stoppable.ts';
 import type { ListedSource } from '../../../../../core/sources/headlines/source-list.ts';
 import { toast } from '../../../../ui/toast.ts';
-import { saveBytes } from '../../../download.ts';
+import { saveBytes } from '../../../pictures/download.ts';
 import { AllowedHosts } from './allowed-hosts.tsx';
 import { OutsideList, setOutside } from './outside-list.tsx';
 import { FeedState, useWanted } from './state.tsx';

@@ -37,7 +37,7 @@ import { SliderField } from '../../../../ui/figure.tsx';
 import { FilesButton } from '../../../../ui/file-button.tsx';
 import { OrderedList } from '../../../../ui/ordered-list.tsx';
 import { Section } from '../../../../ui/section.tsx';
-import { saveBytes } from '../../../download.ts';
+import { saveBytes } from '../../../pictures/download.ts';
 import type { Values } from '../../../form/control.ts';
 import { Fields } from '../../../form/form.tsx';
 import { useView } from '../../../../stores/view.ts';
