@@ -124,9 +124,23 @@ describe('the desk that is open', () => {
     });
     await useDesk.getState().open('lost');
     expect(useDesk.getState().failure).to.equal('This desk is not on the shelf any more.');
+  });
+
+  it('comes by itself once a server that was gone is back', async () => {
     serve({});
-    await useDesk.getState().open('dawn-count');
-    expect(useDesk.getState().failure).to.match(/^The server does not answer/);
+    const said = new Promise<string | null>((resolve) => {
+      const stop = useDesk.subscribe(({ failure }) => {
+        if (failure === null) return;
+        stop();
+        resolve(failure);
+      });
+    });
+    const opened = useDesk.getState().open('dawn-count');
+    expect(await said).to.match(/^The server does not answer/);
+    serve({ 'GET /api/desks/dawn-count': () => ({ body: stored() }) });
+    await opened;
+    expect(useDesk.getState().failure).to.equal(null);
+    expect(present()).not.to.equal(null);
   });
 
   it('takes a newer state from elsewhere while nothing is unsaved', async () => {
