@@ -4,6 +4,7 @@ import { problemText, type Problem } from '../../core/desk/problem.ts';
 import type { Feed } from '../../core/sources/feeds.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import { ServerProblem, api } from '../api/client.ts';
+import { useIsAwaited } from '../render/backdrop/looked-at.ts';
 import { prepareDrawing } from '../session/drawing.ts';
 import { readOwnCalendars } from './calendars.ts';
 
@@ -26,6 +27,8 @@ export function useShelvedDesk(
   const [shelved, setShelved] = useState<Shelved>({ state: 'waiting' });
   const isNear = useIsNear(place);
   const isLarge = (summary?.widgets ?? 0) > MOST_DRAWN;
+  // Its drawing comes before the pixels of the others.
+  useIsAwaited(isNear && shelved.state === 'waiting');
 
   useEffect(() => {
     if (!isNear) return;
@@ -43,6 +46,7 @@ export function useShelvedDesk(
           setShelved((before) =>
             before.state === 'there' ? before : { state: 'there', desk, feeds: [], isLearned: false },
           );
+        await painted();
         await prepareDrawing(desk);
         if (isWanted) setShelved({ state: 'there', desk, feeds: [], isLearned: true });
         // A calendar may take its time, which the desk need not wait for.
@@ -62,6 +66,15 @@ export function useShelvedDesk(
   }, [id, revision, isNear, isLarge]);
   return shelved;
 }
+
+/** Until what was set has been painted, so that what lies behind is asked for first; a hidden page paints nothing. */
+function painted(): Promise<void> {
+  return new Promise((resolve) => {
+    setTimeout(resolve, HIDDEN_MS);
+    requestAnimationFrame(() => setTimeout(resolve));
+  });
+}
+const HIDDEN_MS = 200;
 
 /** What is wrong with a desk that can't be read, without saying again that it can't. */
 function reasonOf({ body, message }: ServerProblem): string {
