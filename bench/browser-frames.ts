@@ -56,7 +56,23 @@ async function dragAmong(
   await page.goto(`${address}/desk/${id}`);
   const part = handle(page, 'w54');
   await part.waitFor();
-  const { x, y } = await centreOf(part);
+  return dragAbout(page, await centreOf(part));
+}
+
+/** What the browser alone makes of the same moves: a bare page that moves one box. */
+export async function dragOnBarePage(page: Page): Promise<Frames> {
+  await page.setContent('<div style="position:absolute;width:120px;height:60px;background:#888"></div>');
+  await page.evaluate(`
+    const box = document.querySelector('div');
+    addEventListener('pointermove', ({ clientX, clientY }) => {
+      box.style.transform = 'translate(' + clientX + 'px, ' + clientY + 'px)';
+    });
+  `);
+  return dragAbout(page, { x: 640, y: 400 });
+}
+
+/** 300 moves around a point with the button down. */
+async function dragAbout(page: Page, { x, y }: { x: number; y: number }): Promise<Frames> {
   await page.mouse.move(x, y);
   await page.mouse.down();
   await startFrames(page);

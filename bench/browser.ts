@@ -1,6 +1,13 @@
 import type { Page } from 'playwright-core';
 import { RunningServer, launchBrowser } from '../tests/support/app.ts';
-import { dragAmongMany, dragAmongMixed, dragWindow, growDock, type Frames } from './browser-frames.ts';
+import {
+  dragAmongMany,
+  dragAmongMixed,
+  dragOnBarePage,
+  dragWindow,
+  growDock,
+  type Frames,
+} from './browser-frames.ts';
 import { firstSight } from './browser-first-sight.ts';
 import { frameLoad, liveLoad, spectrumLoad } from './browser-loads.ts';
 import { firstUse, legibilityAfterChange, openLarge, scriptSize } from './browser-waits.ts';
@@ -27,10 +34,11 @@ export async function benchBrowser(): Promise<Row[]> {
     const frame = await alone((page) => frameLoad(page));
     const windows = await alone(dragWindow);
     const mixed = await alone(dragAmongMixed);
+    const bare = await alone((page) => dragOnBarePage(page));
     const large = await alone(openLarge);
     const sights = await firstSight(browser);
     return [
-      ...rowsOf({ first, frames, dock, script, fresh, live, spectrum, frame, windows, mixed, large }),
+      ...rowsOf({ first, frames, dock, script, fresh, live, spectrum, frame, windows, mixed, bare, large }),
       ...sights,
     ];
   } finally {
@@ -50,6 +58,7 @@ interface Measured {
   frame: number;
   windows: Frames;
   mixed: Frames;
+  bare: Frames;
   large: number;
 }
 
@@ -64,6 +73,7 @@ function rowsOf({
   frame,
   windows,
   mixed,
+  bare,
   large,
 }: Measured): Row[] {
   return [
@@ -81,34 +91,8 @@ function rowsOf({
       reach: 'at most 300 kB',
       isMet: script <= 300,
     },
-    {
-      what: 'drag one of 120 live widgets: frames within 20 ms',
-      value: frames.share * 100,
-      unit: '%',
-      reach: '95 %',
-      isMet: frames.share >= 0.95,
-    },
-    {
-      what: 'drag one of 120 mixed widgets: frames within 20 ms',
-      value: mixed.share * 100,
-      unit: '%',
-      reach: '',
-      isMet: null,
-    },
-    {
-      what: 'live: what a spectrum of 64 bands takes more, of one core',
-      value: spectrum,
-      unit: '%',
-      reach: 'under 8 %',
-      isMet: spectrum < 8,
-    },
-    {
-      what: '… what a canvas takes alone of which one px changes as often',
-      value: frame,
-      unit: '%',
-      reach: '',
-      isMet: null,
-    },
+    ...dragRows({ frames, mixed, bare }),
+    ...spectrumRows({ spectrum, frame }),
     {
       what: 'a dock of 16 that grows under the pointer, live: frames within 20 ms',
       value: dock.share * 100,
@@ -139,6 +123,58 @@ function rowsOf({
       isMet: large <= 5000,
     },
     { what: '… the frame at 95 %', value: frames.at95, unit: 'ms', reach: '', isMet: null },
+  ];
+}
+
+function dragRows({ frames, mixed, bare }: Pick<Measured, 'frames' | 'mixed' | 'bare'>): Row[] {
+  return [
+    {
+      what: 'drag one of 120 live widgets: frames within 20 ms',
+      value: frames.share * 100,
+      unit: '%',
+      reach: '95 %',
+      isMet: frames.share >= 0.95,
+    },
+    {
+      what: 'drag one of 120 mixed widgets: frames within 20 ms',
+      value: mixed.share * 100,
+      unit: '%',
+      reach: '97 %',
+      isMet: mixed.share >= 0.97,
+    },
+    {
+      what: '… the worst frame',
+      value: mixed.worst,
+      unit: 'ms',
+      reach: 'under 60 ms',
+      isMet: mixed.worst < 60,
+    },
+    {
+      what: '… what a bare page makes of it that moves one box',
+      value: bare.share * 100,
+      unit: '%',
+      reach: '',
+      isMet: null,
+    },
+  ];
+}
+
+function spectrumRows({ spectrum, frame }: Pick<Measured, 'spectrum' | 'frame'>): Row[] {
+  return [
+    {
+      what: 'live: what a spectrum of 64 bands takes more, of one core',
+      value: spectrum,
+      unit: '%',
+      reach: '1.5 × that canvas',
+      isMet: spectrum <= 1.5 * frame,
+    },
+    {
+      what: '… what a canvas takes alone of which one px changes as often',
+      value: frame,
+      unit: '%',
+      reach: '',
+      isMet: null,
+    },
   ];
 }
 
