@@ -27,6 +27,7 @@ const layers = {
     'applications',
     'bundle',
     'wire',
+    'findings',
   ],
   web: ['api', 'ui', 'render', 'workers', 'session', 'stores', 'studio', 'live', 'shelf'],
 };

@@ -1,4 +1,7 @@
 import type { Pixels } from '../colour/extract.ts';
+import type { Size } from '../values/geometry.ts';
+import { stretchOf, turnedSize } from './fit.ts';
+import type { Picture } from './schema.ts';
 
 /** Width of the blocks in which JPEG packs a picture. */
 const BLOCK = 8;
@@ -45,4 +48,36 @@ function lumaOf({ width, height, data }: Pixels): Float32Array {
       0.2126 * (data[at] as number) + 0.7152 * (data[at + 1] as number) + 0.0722 * (data[at + 2] as number);
   }
   return luma;
+}
+
+/** From here on stretched pixels look soft. */
+const SOFT = 1.15;
+
+/** Why a picture is not fit for a screen, and how much blur and grain make up for it. */
+export interface Unfit {
+  why: 'pixels' | 'blocks';
+  told: string;
+  help: string;
+  soften: { blur: number; grain: number };
+}
+
+/** What is wrong with a picture that lies on so many pixels; nothing where it is fit for them. */
+export function unfitFor(picture: Picture, facts: Size & { blocks: number }, pixels: Size): Unfit[] {
+  const stretch = stretchOf(picture.fit, turnedSize(facts, picture.turn), pixels);
+  const found: Unfit[] = [];
+  if (stretch > SOFT)
+    found.push({
+      why: 'pixels',
+      told: `Too few pixels: each is stretched ${stretch.toFixed(1)} times, and will look soft.`,
+      help: 'Blur it on purpose',
+      soften: { blur: 18, grain: 12 },
+    });
+  if (facts.blocks > VISIBLE_BLOCKS)
+    found.push({
+      why: 'blocks',
+      told: `Strongly compressed: its blocks show (${facts.blocks.toFixed(1)} times as strong as its own detail).`,
+      help: 'A little blur and grain',
+      soften: { blur: 2, grain: 14 },
+    });
+  return found;
 }

@@ -1,3 +1,4 @@
+import type { Ground } from '../desk/ground.ts';
 import type { Surface } from '../colour/look.ts';
 import type { Backing, Run } from '../kinds/layout.ts';
 import type { Rect } from '../values/geometry.ts';
@@ -44,4 +45,13 @@ export function rectsOn({ widgets, edges }: SceneScreen): Map<string, Rect> {
 export function linesOf({ rect, scale, padding, layout: { runs } }: SceneWidget): number[] {
   const baselines = runs.map(({ baseline }) => rect.y + (padding + baseline) * scale);
   return baselines.length === 0 ? [] : [Math.min(...baselines), Math.max(...baselines)];
+}
+
+/** What edits need to know of where things are. */
+export function groundOf(screen: SceneScreen): Ground {
+  return {
+    screen: { id: screen.id, rect: screen.rect },
+    free: screen.free,
+    rects: rectsOn(screen),
+  };
 }

@@ -541,6 +541,34 @@ withApp('edges', ({ server, open }) => {
     expect((clock?.y ?? 0) + (clock?.height ?? 0)).to.be.below(edge?.y ?? 0);
   });
 
+  it('are told of with all else that could be better, each with what mends it, which can be undone', async () => {
+    const id = await withEdges(
+      'Found',
+      [dock(starters(5), { length: { by: 'side' } })],
+      [clockAt('one', fromCorner(300, 530))],
+    );
+    const page = await open(`/desk/${id}`);
+    await page.getByRole('button', { name: 'Look', exact: true }).click();
+    await page
+      .getByRole('complementary')
+      .getByRole('button', { name: /^Findings/ })
+      .click();
+    await page.getByRole('heading', { name: 'Findings', level: 2 }).waitFor();
+    const rule = page.locator('[data-rule="covered"]');
+    await rule.getByText('The dock at the bottom stands over the clock (line)').waitFor();
+    await page.locator('[data-rule="pictures"]').getByText('Each has pixels enough.').waitFor();
+    await page.locator('[data-rule="texts"]').getByText('Looking…').waitFor({ state: 'detached' });
+    await rule.getByRole('button', { name: 'Move it off' }).focus();
+    await page.keyboard.press('Enter');
+    await rule.getByText('Every part has its place.').waitFor();
+    await untilKept(page);
+    const { y } = (await stored(server, id)).desk.widgets[0]?.place ?? { y: NaN };
+    expect(y).to.be.below(530);
+    await page.keyboard.press('Control+z');
+    await rule.getByRole('button', { name: 'Select it' }).click();
+    await page.getByRole('heading', { name: 'Clock', level: 2 }).waitFor();
+  });
+
   it('take an application that is dragged from the column, shown where it would stand, and not one let go elsewhere', async () => {
     const id = await withEdges('Dragged on', [dock(starters(4))]);
     const page = await open(`/desk/${id}`);

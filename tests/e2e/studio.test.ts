@@ -24,6 +24,30 @@ withApp('the studio', ({ server, open }) => {
     await page.getByRole('button', { name: 'now', exact: true }).waitFor();
   });
 
+  it('marks on the day when the desk turns light and dark, and shows it there', async () => {
+    const page = await open('/desk/night-watch', new Date('2026-11-24T09:30:00Z'));
+    const marks = page.locator('[data-mark="half"]');
+    expect(await marks.count()).to.equal(0);
+    await page.getByRole('button', { name: 'Look', exact: true }).click();
+    await page.getByRole('radio', { name: 'By hours' }).click();
+    await marks.nth(1).waitFor();
+    expect(await marks.count()).to.equal(2);
+    await untilKept(page);
+    const { half } = (await stored(server, 'night-watch')).desk.look;
+    if (half.by !== 'hours') throw new Error('It goes by something else');
+    expect(await marks.first().getAttribute('title')).to.equal(`The desk turns light at ${half.light}`);
+    expect(await marks.last().getAttribute('title')).to.equal(`The desk turns dark at ${half.dark}`);
+    // The moment itself belongs to the new half, the minute before to the old one.
+    const at = Number(await marks.first().getAttribute('data-at'));
+    const thumb = page.getByRole('slider', { name: 'Time of day' });
+    await thumb.press('Home');
+    for (let minutes = (at - Date.UTC(2026, 10, 24)) / 60_000; minutes >= 1; minutes -= minutes > 10 ? 10 : 1)
+      await thumb.press(minutes > 10 ? 'Shift+ArrowRight' : 'ArrowRight');
+    await page.getByRole('button', { name: 'light half' }).waitFor();
+    await thumb.press('ArrowLeft');
+    await page.getByRole('button', { name: 'dark half' }).waitFor();
+  });
+
   it('plays the day', async () => {
     const page = await open('/desk/dawn-count');
     await page.getByRole('slider', { name: 'Time of day' }).press('Home');

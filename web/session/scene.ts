@@ -1,12 +1,10 @@
 import { create } from 'zustand';
-import { rectsOn } from '../../core/scene/parts.ts';
 import { halfAt } from '../../core/timeline/half/half.ts';
 import { createSolver } from '../../core/scene/solver.ts';
 import { sameFields } from '../../core/scene/memory.ts';
-import type { Conditions, Scene, SceneScreen } from '../../core/scene/scene.ts';
+import type { Conditions, Scene } from '../../core/scene/scene.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import type { Half } from '../../core/values/roles.ts';
-import type { Ground } from '../../core/desk/ground.ts';
 import { ownLibrary } from '../../core/values/library.ts';
 import { learnWindows, windowSolver } from '../../core/scene/windows/learn.ts';
 import { persist } from '../later.ts';
@@ -58,15 +56,6 @@ export function useHalf(): Half {
 export function useHalfRoles(): RoleValues | undefined {
   const half = useHalf();
   return useDesk((state) => state.history?.present.look.roles[half]);
-}
-
-/** What edits need to know of where things are. */
-export function groundOf(screen: SceneScreen): Ground {
-  return {
-    screen: { id: screen.id, rect: screen.rect },
-    free: screen.free,
-    rects: rectsOn(screen),
-  };
 }
 
 /** The half that the desk itself would show. */

@@ -1,3 +1,5 @@
+// What trail.ts leads to listens to the page as it is loaded.
+import '../../../tests/support/page.ts';
 import { expect } from 'chai';
 import { pastAfter, type Spot } from './trail.ts';
 

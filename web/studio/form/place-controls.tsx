@@ -7,7 +7,7 @@ import { points, type Hanging, type NinePoint } from '../../../core/values/place
 import { presentDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
 import { SelectField } from '../../ui/choice.tsx';
-import { nameOfPart } from '../parts/acts.ts';
+import { nameOfPart } from '../../../core/desk/part-names.ts';
 import type { ControlProps } from './control.ts';
 
 /** Id of the part whose place a form shows. */
@@ -97,7 +97,7 @@ function PointPicker({
     <div
       role="radiogroup"
       aria-label={label}
-      className="grid grid-cols-3 gap-[3px]"
+      className="grid grid-cols-3"
       onKeyDown={(event) => {
         const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -3, ArrowDown: 3 }[event.key];
         if (by === undefined) return;
@@ -119,11 +119,15 @@ function PointPicker({
           aria-label={pointTitles[point]}
           tabIndex={value === point ? 0 : -1}
           onClick={() => onChange(point)}
-          className={clsx(
-            'h-3.5 w-[18px] rounded-[3px]',
-            value === point ? 'bg-brass' : 'bg-pit hover:bg-seam',
-          )}
-        />
+          className="group grid size-6 place-items-center"
+        >
+          <span
+            className={clsx(
+              'h-[18px] w-[20px] rounded-[3px]',
+              value === point ? 'bg-brass' : 'bg-pit group-hover:bg-seam',
+            )}
+          />
+        </button>
       ))}
     </div>
   );

@@ -1,3 +1,4 @@
+import { groundOf } from '../../../core/scene/parts.ts';
 import { memo, type KeyboardEvent } from 'react';
 import { nearestFree, middleOf, type Slot } from '../../../core/arrange/lattice.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
@@ -7,7 +8,7 @@ import type { Point } from '../../../core/values/geometry.ts';
 import type { TilesFace, TilesOptions } from '../../../core/widgets/tiles/tiles.ts';
 import { sizeFor, spreadOf, type TilesLayout, type TilesView } from '../../../core/widgets/tiles/work.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
-import { groundOf } from '../../session/scene.ts';
+
 import { currentScreen } from '../../stores/screen.ts';
 import type { Drag } from '../stage/drag/drag.ts';
 import { useStageDrag } from '../stage/drag/use-stage-drag.ts';

@@ -49,11 +49,10 @@ function TriggerMarks({
   );
   const changes = useMemo(
     () =>
-      subject === null
-        ? []
-        : trigger.changesBetween(subject, { screen, backdrop, place, seed }, start, end).slice(0, MOST),
+      subject === null ? [] : trigger.changesBetween(subject, { screen, backdrop, place, seed }, start, end),
     [trigger, subject, screen, backdrop, place, seed, start, end],
   );
+  if (changes.length > MOST) return null;
   return changes.map(({ at, told }) => (
     <span
       key={`${at} ${told}`}
@@ -66,5 +65,5 @@ function TriggerMarks({
   ));
 }
 
-/** More marks than this on one day can't be told from each other. */
-const MOST = 600;
+/** More marks than this on one day can't be told from each other, and are left away. */
+const MOST = 100;

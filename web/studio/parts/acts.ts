@@ -1,12 +1,13 @@
+import { groundOf } from '../../../core/scene/parts.ts';
 import { named, together } from '../../../core/desk/edits/edit.ts';
 import { nanoid } from 'nanoid';
 import { toast } from '../../ui/toast.ts';
 import { alignRects, distributeRects } from '../../../core/arrange/align.ts';
 import { moveInside, type Axis, type Point, type Rect, type Side } from '../../../core/values/geometry.ts';
 import { freeSpot } from '../../../core/arrange/free-spot.ts';
-import type { Part } from '../../../core/desk/desk.ts';
 import { createDock, createItem, createPanel, createWidget } from '../../../core/desk/defaults.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
+import { nameOfPart, titleOfEdge, titleOfWidget } from '../../../core/desk/part-names.ts';
 import { partOf } from '../../../core/desk/parts.ts';
 import { freePlace } from '../../../core/desk/ground.ts';
 import type { Strip } from '../../../core/desk/strips.ts';
@@ -16,12 +17,12 @@ import type { Alignment } from '../../../core/values/place.ts';
 import { itemKindOf, type ItemType } from '../../../core/items/list.ts';
 import { isKindKnown, learnKind } from '../../../core/scene/learn.ts';
 import { solve } from '../../../core/scene/solve.ts';
-import { widgetKindOf, type WidgetType } from '../../../core/widgets/list.ts';
+import type { WidgetType } from '../../../core/widgets/list.ts';
 import { persist } from '../../later.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
-import { groundOf, useScene } from '../../session/scene.ts';
+import { useScene } from '../../session/scene.ts';
 import { useView } from '../../stores/view.ts';
 import { editAndSay } from './said-undo.ts';
 
@@ -48,21 +49,6 @@ export function selectedParts(desk = presentDesk(), selection = useView.getState
     if (item) return { widgets, edge, item: { item, edge: owner, index } };
   }
   return { widgets, edge, item: null };
-}
-
-export function titleOfWidget(widget: Pick<Widget, 'type' | 'face'>): string {
-  return widgetKindOf(widget.type).title;
-}
-
-export function titleOfEdge(edge: Pick<Edge, 'kind'>): string {
-  return edge.kind === 'panel' ? 'Panel' : 'Dock';
-}
-
-/** A part as one of several that may be meant. */
-export function nameOfPart(part: Part): string {
-  return 'options' in part
-    ? `the ${titleOfWidget(part).toLowerCase()} (${part.face})`
-    : `the ${titleOfEdge(part).toLowerCase()} at the ${part.side}`;
 }
 
 export function titleOfItem(item: Item): string {

@@ -1,9 +1,10 @@
+import { groundOf } from '../../../core/scene/parts.ts';
 import { nanoid } from 'nanoid';
 import { useEffect } from 'react';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { readParts, writeParts } from '../../../core/desk/parts-text.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
-import { groundOf } from '../../session/scene.ts';
+
 import { currentScreen } from '../../stores/screen.ts';
 import { useView } from '../../stores/view.ts';
 import { toast } from '../../ui/toast.ts';

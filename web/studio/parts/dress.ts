@@ -7,7 +7,8 @@ import { widgetKindOf } from '../../../core/widgets/list.ts';
 import type { Widget } from '../../../core/desk/sections/widgets.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
 import { toast } from '../../ui/toast.ts';
-import { selectedParts, titleOfWidget } from './acts.ts';
+import { titleOfWidget } from '../../../core/desk/part-names.ts';
+import { selectedParts } from './acts.ts';
 
 function dressOf({ finish, face, type, options }: Widget, withFace: boolean): Dress {
   const { shape } = widgetKindOf(type).options;

@@ -2,7 +2,8 @@ import { Suspense, useRef, useState, type MouseEvent, type ReactNode } from 'rea
 import type { Rect } from '../../../core/values/geometry.ts';
 import { useView } from '../../stores/view.ts';
 import { OpenMenu, type MenuEntry } from '../../ui/menu-button.tsx';
-import { selectedParts, titleOfEdge, titleOfItem, titleOfWidget } from '../parts/acts.ts';
+import { titleOfEdge, titleOfWidget } from '../../../core/desk/part-names.ts';
+import { selectedParts, titleOfItem } from '../parts/acts.ts';
 import { titleOf } from '../commands/command.ts';
 import { commandsById } from '../commands/commands.ts';
 import { Keys } from '../commands/key-names.tsx';

@@ -1,7 +1,6 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { type PointerEvent } from 'react';
-import { stretchOf, turnedSize } from '../../../../core/backdrop/fit.ts';
-import { VISIBLE_BLOCKS } from '../../../../core/backdrop/fitness.ts';
+import { unfitFor } from '../../../../core/backdrop/fitness.ts';
 import { Picture } from '../../../../core/backdrop/schema.ts';
 import { createPicture } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
@@ -32,9 +31,6 @@ export function PictureEditor({ edited, picture }: { edited: EditedSource; pictu
   );
 }
 
-/** From here on stretched pixels look soft. */
-const SOFT = 1.15;
-
 /** What is wrong with a picture for this screen, and what helps. */
 function Fitness({
   edited,
@@ -53,33 +49,32 @@ function Fitness({
   if (!screen || !backdrop) return null;
   const { whole } = screen.backdrop.drawn;
   const pixels = { width: whole.width * scaleFactor, height: whole.height * scaleFactor };
-  const stretch = stretchOf(picture.fit, turnedSize(facts, picture.turn), pixels);
+  const unfit = unfitFor(picture, facts, pixels);
   const { edit } = useDesk.getState();
-  const soften = (blur: number, grain: number) =>
-    edit(named('Soften the picture', edits.setAdjust(backdrop.id, { blur, grain })));
   return (
     <div className="mt-1 grid gap-1.5 text-[12px]">
       <p className="text-dust">
         {facts.width} × {facts.height} px, {facts.depth} bit
         {facts.hasProfile ? ', with a colour profile' : ''}.
       </p>
-      {stretch > SOFT ? (
-        <Finding
-          text={`Too few pixels: each is stretched ${stretch.toFixed(1)} times, and will look soft.`}
-          helps={[
-            { title: 'Pixel for pixel', run: () => edited.set('Fit', { ...picture, fit: 'centre' }) },
-            { title: 'Blur it on purpose', run: () => soften(18, 12) },
-          ]}
-        />
-      ) : (
+      {unfit.every(({ why }) => why !== 'pixels') && (
         <p className="text-moss">It has enough pixels for this screen.</p>
       )}
-      {facts.blocks > VISIBLE_BLOCKS && (
+      {unfit.map(({ why, told, help, soften }) => (
         <Finding
-          text={`Strongly compressed: its blocks show (${facts.blocks.toFixed(1)} times as strong as its own detail).`}
-          helps={[{ title: 'A little blur and grain', run: () => soften(2, 14) }]}
+          key={why}
+          text={told}
+          helps={[
+            ...(why === 'pixels'
+              ? [{ title: 'Pixel for pixel', run: () => edited.set('Fit', { ...picture, fit: 'centre' }) }]
+              : []),
+            {
+              title: help,
+              run: () => edit(named('Soften the picture', edits.setAdjust(backdrop.id, soften))),
+            },
+          ]}
         />
-      )}
+      ))}
       {facts.isAnimated && <p className="text-dust">It is animated; its first frame is shown.</p>}
     </div>
   );

@@ -7,7 +7,8 @@ import type { Edge } from '../../../../core/desk/sections/edges.ts';
 import { itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import type { Command } from '../../commands/command.ts';
-import { addEdge, addItem, selectedParts, titleOfEdge, titleOfItem } from '../../parts/acts.ts';
+import { titleOfEdge } from '../../../../core/desk/part-names.ts';
+import { addEdge, addItem, selectedParts, titleOfItem } from '../../parts/acts.ts';
 import type { Chapter } from '../chapter.ts';
 
 const EdgesChapter = later(async () => ({ default: (await import('./edges.tsx')).EdgesChapter }));

@@ -19,15 +19,8 @@ import { strips } from '../../../../core/desk/strips.ts';
 import { ApplicationGrid } from './application-grid.tsx';
 import { BesideFilled } from './beside-filled.tsx';
 import { StripCards } from './strip-card.tsx';
-import {
-  addItem,
-  becomeStrip,
-  dressEdge,
-  nameOfPart,
-  removeParts,
-  titleOfItem,
-  toggleFlag,
-} from '../../parts/acts.ts';
+import { nameOfPart } from '../../../../core/desk/part-names.ts';
+import { addItem, becomeStrip, dressEdge, removeParts, titleOfItem, toggleFlag } from '../../parts/acts.ts';
 import { Fields } from '../../form/form.tsx';
 import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';

@@ -8,7 +8,8 @@ import { useView } from '../../../stores/view.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { Section } from '../../../ui/section.tsx';
-import { addEdge, addStrip, removeParts, titleOfEdge } from '../../parts/acts.ts';
+import { titleOfEdge } from '../../../../core/desk/part-names.ts';
+import { addEdge, addStrip, removeParts } from '../../parts/acts.ts';
 import { StripCards } from './strip-card.tsx';
 
 /** The edges of the screen on the stage, and what one can start from. */

@@ -16,7 +16,14 @@ export const look: Chapter = {
   icon: Shapes,
   also: 'theme style fonts appearance',
   settings: { type: FontUse, pointer: Pointer, finish: Finish },
-  pages: { type: 'Type', icons: 'Icons', pointer: 'Pointer', finish: 'Finish', legibility: 'Legibility' },
+  pages: {
+    type: 'Type',
+    icons: 'Icons',
+    pointer: 'Pointer',
+    finish: 'Finish',
+    legibility: 'Legibility',
+    findings: 'Findings',
+  },
   Root: later(() => import('./look.tsx')),
   commands: [
     {

@@ -11,7 +11,7 @@ import type { Mend } from '../../../../core/legibility/mends.ts';
 import { partOf } from '../../../../core/desk/parts.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
-import { nameOfPart } from '../../parts/acts.ts';
+import { nameOfPart } from '../../../../core/desk/part-names.ts';
 import { findMends, useJudging, useLegibility } from '../../../stores/legibility.ts';
 import { Section } from '../../../ui/section.tsx';
 import { SwitchField } from '../../../ui/choice.tsx';

@@ -1,5 +1,5 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import { Layers, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
+import { Layers, ListChecks, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
 import { editAndSay } from '../../parts/said-undo.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
@@ -13,6 +13,7 @@ import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { PageLink } from '../../column/page-link.tsx';
 import { FinishPage } from './finish-page.tsx';
+import { FindingsNote, FindingsPage } from './findings-page.tsx';
 import { IconsPage, setTitles } from './icons-page.tsx';
 import { LegibilityPage, WorstNote } from './legibility-page.tsx';
 import { PointerPage } from './pointer-page.tsx';
@@ -22,13 +23,15 @@ import { pointerTitles } from '../../../../core/pointer/pointer.ts';
 /** Type, icons, pointer and finish: what every part shares besides its colours. */
 export default function LookChapter() {
   const page = useView((view) => view.page);
-  const look = useDesk((state) => state.history?.present.look);
-  if (!look) return null;
+  const desk = useDesk((state) => state.history?.present);
+  if (!desk) return null;
+  const { look } = desk;
   if (page === 'type') return <TypePage look={look} />;
   if (page === 'icons') return <IconsPage look={look} />;
   if (page === 'pointer') return <PointerPage look={look} />;
   if (page === 'finish') return <FinishPage look={look} />;
   if (page === 'legibility') return <LegibilityPage />;
+  if (page === 'findings') return <FindingsPage desk={desk} />;
   return (
     <>
       <Halves look={look} />
@@ -50,6 +53,7 @@ export default function LookChapter() {
       </Section>
       <Section title="Judged">
         <PageLink page="legibility" icon={ScanEye} title="Legibility" note={<WorstNote />} />
+        <PageLink page="findings" icon={ListChecks} title="Findings" note={<FindingsNote desk={desk} />} />
       </Section>
       <Follow />
     </>

@@ -1,9 +1,10 @@
+import { groundOf } from '../../../../core/scene/parts.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
 import { Place, type Hanging } from '../../../../core/values/place.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { groundOf } from '../../../session/scene.ts';
+
 import { currentScreen } from '../../../stores/screen.ts';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';

@@ -7,7 +7,7 @@ import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 import { Section } from '../../../ui/section.tsx';
-import { titleOfWidget } from '../../parts/acts.ts';
+import { titleOfWidget } from '../../../../core/desk/part-names.ts';
 
 const UnitsPage = later(async () => ({ default: (await import('./units-page.tsx')).UnitsPage }));
 const StationPage = later(async () => ({

@@ -12,12 +12,12 @@ import {
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { thicknessAfter, withEndMoved } from '../../../../core/arrange/spans.ts';
 import type { Edge } from '../../../../core/desk/sections/edges.ts';
-import { linesOf } from '../../../../core/scene/parts.ts';
+import { groundOf, linesOf } from '../../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../../core/scene/scene.ts';
 import { toast } from '../../../ui/toast.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { currentScreen } from '../../../stores/screen.ts';
-import { groundOf, useScene } from '../../../session/scene.ts';
+import { useScene } from '../../../session/scene.ts';
 import { useStage } from '../../../stores/stage.ts';
 import { useView } from '../../../stores/view.ts';
 import { MARGIN } from '../../../../core/arrange/free-spot.ts';

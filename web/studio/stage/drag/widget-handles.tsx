@@ -4,7 +4,7 @@ import { memo } from 'react';
 import type { SceneScreen, SceneWidget } from '../../../../core/scene/scene.ts';
 import { boundsOf, type Point } from '../../../../core/values/geometry.ts';
 import { useView } from '../../../stores/view.ts';
-import { titleOfWidget } from '../../parts/acts.ts';
+import { titleOfWidget } from '../../../../core/desk/part-names.ts';
 import { meantBy } from '../../parts/groups.ts';
 import { dragScale, dragTogether, dragWidgets } from './drag.ts';
 import { boxStyle, frame, onEnter, onMenu } from './handle.ts';
