@@ -44,6 +44,13 @@ const shots: Shot[] = [
         const panel = document.querySelector('[data-edge="panel"]')?.getBoundingClientRect();
         return panel && panel.height > 30 && panel.bottom < innerHeight - 90;
       });
+      // To where most of it stands.
+      await page.mouse.move(800, 300);
+      await page.mouse.wheel(-2000, 0);
+      await page.waitForFunction(() => {
+        const behind = document.querySelector<HTMLImageElement>('[data-stage] img[data-backdrop]');
+        return behind?.complete && behind.naturalWidth >= 1920;
+      });
     },
   },
   {
