@@ -25,8 +25,8 @@ export interface Mend {
 export interface Looked {
   desk: Desk;
   scene: Scene;
-  /** What is known of pictures of one's own, by id; those that are missing are not known yet. */
-  pictures: ReadonlyMap<string, PictureFacts>;
+  /** What is known of pictures of one's own, by id: null where it can't be had; those that are missing are not known yet. */
+  pictures: ReadonlyMap<string, PictureFacts | null>;
   /** Every text against the pixels beneath it; null until they were looked at. */
   judgements: readonly Judgement[] | null;
 }
@@ -37,8 +37,8 @@ export interface Rule {
   title: string;
   /** What is said where nothing is found. */
   fine: string;
-  /** Where more is told of it: a chapter of the studio and one of its pages. */
-  page: readonly [chapter: string, page: string];
+  /** Where more is told of it: a chapter of the studio, and one of its pages or its first (null). */
+  page: readonly [chapter: string, page: string | null];
   /** Null while what it needs is not known yet. */
   find(looked: Looked): readonly Finding[] | null;
 }

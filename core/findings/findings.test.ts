@@ -67,6 +67,7 @@ describe('findings', () => {
       expect(title).not.to.match(/[.]$/);
       expect(fine).to.match(/[.]$/);
       expect(page[0]).not.to.equal('');
+      expect(page[1]).not.to.equal('');
     }
   });
 
@@ -135,6 +136,8 @@ describe('findings', () => {
     ]);
     const [stretched] = found;
     expect(stretched && after(small, stretched).backdrops[0]?.adjust.blur).to.equal(18);
+    // One that the server has not got is nothing to be waited for.
+    expect(pictures.find(look(small, { pictures: new Map([[id, null]]) }))).to.deep.equal([]);
     const fit = { pictures: new Map([[id, { ...facts, width: 4000, height: 2250, blocks: 1 }]]) };
     expect(pictures.find(look(small, fit))).to.deep.equal([]);
   });

@@ -30,6 +30,7 @@ type Fate = 'stays' | Reference['goes'];
  * have passed its schema.
  */
 export function prune(schema: z.ZodType, value: unknown, to: ReferenceTo, gone: ReadonlySet<string>): Fate {
+  if (!holds(schema, to)) return 'stays';
   const reference = referenceOf(schema);
   if (reference?.to === to && typeof value === 'string') return gone.has(value) ? reference.goes : 'stays';
   const inner = unwrapped(schema);
@@ -48,6 +49,30 @@ export function prune(schema: z.ZodType, value: unknown, to: ReferenceTo, gone: 
     return shape ? prune(shape as z.ZodType, value, to, gone) : 'stays';
   }
   return inner instanceof z.ZodObject && isRecord(value) ? pruneFields(inner, value, to, gone) : 'stays';
+}
+
+/** By what is named: which schemas have such a name in them, as far as that was asked. */
+const holders: Record<ReferenceTo, WeakMap<z.ZodType, boolean>> = {
+  application: new WeakMap(),
+  folder: new WeakMap(),
+};
+
+/** Whether something may be named in a value: most have no place for it, and are not walked through. */
+function holds(schema: z.ZodType, to: ReferenceTo): boolean {
+  let found = holders[to].get(schema);
+  if (found === undefined) {
+    found = referenceOf(schema)?.to === to || partsOf(schema).some((part) => holds(part, to));
+    holders[to].set(schema, found);
+  }
+  return found;
+}
+
+function partsOf(schema: z.ZodType): z.ZodType[] {
+  const inner = unwrapped(schema);
+  if (inner !== schema) return [inner];
+  if (inner instanceof z.ZodArray) return [inner.element as z.ZodType];
+  if (inner instanceof z.ZodDiscriminatedUnion) return inner.options as z.ZodType[];
+  return inner instanceof z.ZodObject ? (Object.values(inner.shape) as z.ZodType[]) : [];
 }
 
 function pruneFields(

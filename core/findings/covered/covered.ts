@@ -46,6 +46,6 @@ export const covered: Rule = {
   id: 'covered',
   title: 'Nothing stands over anything',
   fine: 'Every part has its place.',
-  page: ['edges', ''],
+  page: ['edges', null],
   find: ({ desk, scene }) => scene.screens.flatMap((screen) => coveredOn(screen, desk)),
 };

@@ -15,7 +15,7 @@ export const pictures: Rule = {
   id: 'pictures',
   title: 'Pictures are fit for their screens',
   fine: 'Each has pixels enough.',
-  page: ['backdrop', ''],
+  page: ['backdrop', null],
   find({ desk, scene, pictures: known }) {
     if (picturesBehind(desk).some((id) => !known.has(id))) return null;
     return scene.screens.flatMap(({ id, backdrop: { id: of, drawn } }) => {

@@ -14,7 +14,7 @@ export const look: Chapter = {
   id: 'look',
   title: 'Look',
   icon: Shapes,
-  also: 'theme style fonts appearance',
+  also: 'theme style fonts appearance contrast check review problems',
   settings: { type: FontUse, pointer: Pointer, finish: Finish },
   pages: {
     type: 'Type',

@@ -4,6 +4,7 @@ import type { Finding, Rule } from '../../../../core/findings/finding.ts';
 import { rules } from '../../../../core/findings/list.ts';
 import { partOf } from '../../../../core/desk/parts.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
+import { useLegibility } from '../../../stores/legibility.ts';
 import { useView } from '../../../stores/view.ts';
 import { Section } from '../../../ui/section.tsx';
 import { useFindings } from './use-findings.ts';
@@ -14,25 +15,48 @@ const MOST_LISTED = 12;
 /** All that could be better on the desk, rule by rule, with what would mend it. */
 export function FindingsPage({ desk }: { desk: Desk }) {
   const found = useFindings(desk);
-  return rules.map((rule) => <RuleSection key={rule.id} rule={rule} findings={found.get(rule.id) ?? null} />);
+  const failure = useLegibility((state) => state.failure);
+  return (
+    <>
+      {failure && (
+        <p role="alert" className="mb-3 text-[12px] text-rust">
+          {failure}
+        </p>
+      )}
+      {rules.map((rule) => (
+        <RuleSection key={rule.id} rule={rule} findings={found.get(rule.id) ?? null} failure={failure} />
+      ))}
+    </>
+  );
 }
 
 /** How much there is to look at, in a word. */
 export function FindingsNote({ desk }: { desk: Desk }) {
   const found = useFindings(desk);
+  const failure = useLegibility((state) => state.failure);
   const all = rules.map(({ id }) => found.get(id) ?? null);
   const count = all.reduce((sum, findings) => sum + (findings?.length ?? 0), 0);
   if (count > 0) return <span className="text-rust">{count}</span>;
-  return all.includes(null) ? 'looking…' : <span className="text-moss">nothing</span>;
+  if (all.includes(null)) return failure ? 'not all looked at' : 'looking…';
+  return <span className="text-moss">nothing</span>;
 }
 
-function RuleSection({ rule, findings }: { rule: Rule; findings: readonly Finding[] | null }) {
+function RuleSection({
+  rule,
+  findings,
+  failure,
+}: {
+  rule: Rule;
+  findings: readonly Finding[] | null;
+  /** Why texts could not be looked at. */
+  failure: string | null;
+}) {
   const { id, title, fine, page } = rule;
-  const goThere = () => useView.getState().goToChapter(page[0], page[1] || null);
+  const goThere = () => useView.getState().goToChapter(...page);
   return (
     <Section title={title} note={findings?.length ? String(findings.length) : undefined}>
       <div data-rule={id} className="grid gap-1.5">
-        {!findings && <p className="text-dust">Looking…</p>}
+        {!findings && <p className="text-dust">{failure ? 'Not looked at.' : 'Looking…'}</p>}
         {findings?.length === 0 && (
           <p className="flex items-center gap-1.5 text-dust">
             <Check size={14} className="shrink-0 text-moss" aria-hidden />

@@ -1,10 +1,10 @@
 import clsx from 'clsx';
 import { eyesTitles } from '../../../../core/colour/eyes.ts';
-import { paletteOf, type Palette } from '../../../../core/colour/look.ts';
+import { paletteOf } from '../../../../core/colour/look.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { halves } from '../../../../core/values/roles.ts';
+import { palettesOf } from '../../../../core/findings/front/front.ts';
 import {
   ALIKE,
   AT_A_GLANCE,
@@ -17,8 +17,6 @@ import { useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
-
-const palettesOf = ({ look }: Desk): Palette[] => halves.map((half) => paletteOf(look.roles[half]));
 
 function verdict(by: number): string {
   if (by >= AT_A_GLANCE) return 'at a glance';
