@@ -108,7 +108,7 @@ function shownAnew(last: KeptWidgets, memory: ScreenMemory, solving: Solving): K
 
 /** All that the widgets of a screen follow from, in their places, besides what their looks read. */
 function whatTheyFollow(here: readonly Widget[], ground: Ground, solving: Solving): unknown[] {
-  const { rect, free, solved, memory } = ground;
+  const { rect, free, rects, memory } = ground;
   const { base, desk, palette, out, facts } = solving;
   return [
     here,
@@ -117,7 +117,7 @@ function whatTheyFollow(here: readonly Widget[], ground: Ground, solving: Solvin
     desk.look.finish,
     rect,
     sameRect(memory.screen?.free, free),
-    ...(solved.edges ?? []).flatMap(({ id, rect: at }) => [id, at]),
+    ...hostsOf(here).map((host) => rects.get(host)),
     out,
     facts.workspaces,
     facts.workspace,
@@ -286,6 +286,15 @@ function asWideAs(widget: Widget, wide: number, solving: Solving): Widget {
     : widget;
   if (Object.isFrozen(widget)) widened.set(widget, { width, widget: wider });
   return wider;
+}
+
+const hosts = new WeakMap<readonly Widget[], string[]>();
+
+/** Ids of all that the widgets of a screen hang from, each once. */
+function hostsOf(here: readonly Widget[]): string[] {
+  let known = hosts.get(here);
+  if (!known) hosts.set(here, (known = [...new Set(here.flatMap((widget) => hostOf(widget) ?? []))]));
+  return known;
 }
 
 /** Id of what a widget hangs from, when that is a part. */
