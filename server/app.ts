@@ -7,7 +7,9 @@ import { createDeskStore, type DeskStore } from './desks/store.ts';
 import { deskRoutes } from './desks/routes.ts';
 import { openStore } from './db/open.ts';
 import { fontRoutes } from './fonts/routes.ts';
+import { clearAway, clearDaily } from './files/clearing.ts';
 import { createIncoming } from './files/incoming.ts';
+import { createOwnFiles } from './files/own-files.ts';
 import { createFontStore } from './fonts/store.ts';
 import { createHelpers } from './helpers/pool.ts';
 import { createEvents } from './events/events.ts';
@@ -45,6 +47,8 @@ export interface App {
   express: Express;
   desks: DeskStore;
   renderer: Renderer;
+  /** Takes away what nobody can come back to; it is done by itself once a day. */
+  clear(): Promise<{ desks: number; files: number }>;
   close(): void;
 }
 
@@ -84,16 +88,20 @@ export function createApp({
   const desks = createDeskStore(store, now);
   const helpers = createHelpers();
   const incoming = createIncoming(join(dataFolder, 'incoming'));
-  const pictures = createPictureStore(store, join(dataFolder, 'pictures'), {
+  const filesIn = (name: string) => createOwnFiles(join(dataFolder, name), incoming, now);
+  const pictures = createPictureStore(store, filesIn('pictures'), {
     helpers,
     incoming,
     ...(now ? { now } : {}),
   });
-  const fonts = createFontStore(join(dataFolder, 'fonts'), helpers, incoming);
-  const sounds = createSoundStore(
-    { own: join(dataFolder, 'sounds'), pieces: join(dataFolder, 'pieces') },
-    { helpers, incoming, pictures },
-  );
+  const fonts = createFontStore(filesIn('fonts'), helpers, incoming);
+  const sounds = createSoundStore(filesIn('sounds'), join(dataFolder, 'pieces'), {
+    helpers,
+    incoming,
+    pictures,
+  });
+  const clear = () => clearAway(desks, [pictures, fonts, sounds], now?.());
+  const endClearing = clearDaily(clear, report);
   const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);
   const allowed = createHosts(store, now);
   const build = buildOf(webFolder);
@@ -156,7 +164,9 @@ export function createApp({
     express: app,
     desks,
     renderer,
+    clear,
     close() {
+      endClearing();
       events.close();
       helpers.close();
       store.$client.close();

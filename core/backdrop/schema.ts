@@ -5,6 +5,7 @@ import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
 import { WallTime } from '../values/earth.ts';
 import type { TypeOf } from '../values/types.ts';
+import { refers } from '../values/references.ts';
 
 const Share = z.number().min(0).max(1);
 /** A share of the way as percent. */
@@ -41,12 +42,15 @@ export type Fit = (typeof fits)[number];
 
 export const Picture = z.looseObject({
   kind: z.literal('picture'),
-  picture: field(
-    z
-      .string()
-      .regex(/^[0-9a-f]{64}$/)
-      .meta({ description: 'SHA-256 of the picture file' }),
-    { label: 'Picture', control: 'picture', isWide: true },
+  picture: refers(
+    field(
+      z
+        .string()
+        .regex(/^[0-9a-f]{64}$/)
+        .meta({ description: 'SHA-256 of the picture file' }),
+      { label: 'Picture', control: 'picture', isWide: true },
+    ),
+    'picture',
   ),
   name: z.string().max(200),
   fit: field(z.enum(fits), {

@@ -12,7 +12,7 @@ import {
 } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import { digestOf } from '../../tests/support/digest.ts';
-import { BUNDLE_LIMITS, picturesOf, readBundle, writeBundle } from './bundle.ts';
+import { BUNDLE_LIMITS, filesOf, readBundle, writeBundle } from './bundle.ts';
 import { DESK_LIMITS } from '../desk/limits.ts';
 
 const picture = strToU8('pretend this is a picture');
@@ -30,7 +30,7 @@ describe('what a desk brings along', () => {
       edges: [createPanel('panel', 'main', 'top', [mark('a', `own:${one}`), mark('b', 'folder')])],
       applications: [createApplication('ledger', 'Ledger', { Icon: `own:${two}` })],
     };
-    expect(picturesOf(desk).sort()).to.deep.equal([digestOf(picture), one, two].sort());
+    expect(filesOf(desk, 'picture').sort()).to.deep.equal([digestOf(picture), one, two].sort());
   });
 });
 

@@ -1,12 +1,12 @@
 import { Zip, ZipDeflate, ZipPassThrough, strFromU8, strToU8, unzipSync } from 'fflate';
 import { z } from 'zod';
-import { sourcesOf } from '../backdrop/schema.ts';
-import { isOwn } from '../values/family.ts';
 import { readDesk } from '../desk/read.ts';
+import { DeskShape } from '../desk/schema.ts';
 import { refuse, type Problem, type Result } from '../desk/problem.ts';
 import { MOST_TRACKS } from '../sources/sound/schema.ts';
 import { DESK_LIMITS } from '../desk/limits.ts';
 import type { Desk } from '../desk/desk.ts';
+import { namingsIn, type ReferenceTo } from '../values/references.ts';
 
 /** A desk in one file: a ZIP with `manifest.json`, `desk.json`, and the pictures, fonts and sounds that the desk uses. */
 export const BUNDLE_TYPE = 'application/zip';
@@ -54,55 +54,20 @@ export interface Bundle {
 /** The SHA-256 of some bytes in hex; every platform has one of its own. */
 export type DigestOf = (bytes: Uint8Array) => string;
 
-/** Ids of the pictures that a desk uses: backdrops, icons of one's own, pictures on edges and in widgets, and covers. */
-export function picturesOf(desk: Desk): string[] {
-  const backdrops = desk.backdrops
-    .flatMap(sourcesOf)
-    .flatMap((source) => (source.kind === 'picture' ? [source.picture] : []));
-  const onItems = desk.edges
-    .flatMap(({ items }) => items)
-    .flatMap(({ type, options }) => (type === 'picture' ? [String(options['picture'])] : []));
-  const inWidgets = desk.widgets.flatMap(({ options }) => ownNamesIn(options));
-  const covers = desk.sources.sound.tracks.flatMap(({ cover }) => cover ?? []);
-  const icons = [...desk.applications.map(({ Icon }) => Icon), ...onItems, ...inWidgets, ...covers]
-    .filter(isOwn)
-    .map(fileOf);
-  return [...new Set([...backdrops, ...icons])];
+/** The SHA-256 of each file of a kind that a desk names, once, in the order in which the desk names them. */
+export function filesOf(desk: Desk, kind: FileKind): string[] {
+  const names = namingsIn(DeskShape, desk, kind).map(({ name }) => name);
+  return [...new Set(names.flatMap((name) => DIGEST.exec(name)?.[1] ?? []))];
 }
 
-/** Ids of the font files that a desk uses. */
-export function fontsOf(desk: Desk): string[] {
-  return desk.look.ownFonts.map(({ id }) => fileOf(id));
-}
+/** A file of one's own, as backdrops and as all others name it; what else is named ships with the project. */
+const DIGEST = /^(?:own:)?([0-9a-f]{64})$/;
 
-/** Every file of one's own that options name, however deep. */
-function ownNamesIn(value: unknown): string[] {
-  if (typeof value === 'string') return isOwn(value) ? [value] : [];
-  return typeof value === 'object' && value !== null ? Object.values(value).flatMap(ownNamesIn) : [];
-}
-
-/** Ids of the sounds of one's own that a desk plays. */
-export function soundsOf(desk: Desk): string[] {
-  const files = desk.sources.sound.tracks.flatMap(({ from }) =>
-    from.by === 'file' ? [fileOf(from.file)] : [],
+/** Every file that a desk names, and where it stands in a bundle. */
+export function allFilesOf(desk: Desk): { kind: FileKind; id: string; name: string }[] {
+  return fileKinds.flatMap((kind) =>
+    filesOf(desk, kind).map((id) => ({ kind, id, name: fileName(kind, id) })),
   );
-  return [...new Set(files)];
-}
-
-/** Everything that a desk uses besides what it says: where each file stands in a bundle. */
-function filesOf(desk: Desk): { kind: FileKind; id: string; name: string }[] {
-  const of = (kind: FileKind, ids: readonly string[], name: (id: string) => string) =>
-    ids.map((id) => ({ kind, id, name: name(id) }));
-  return [
-    ...of('picture', picturesOf(desk), pictureName),
-    ...of('font', fontsOf(desk), fontName),
-    ...of('sound', soundsOf(desk), soundName),
-  ];
-}
-
-/** The SHA-256 in the name of a file of one's own. */
-function fileOf(own: string): string {
-  return own.slice('own:'.length);
 }
 
 export interface FileNote {
@@ -112,11 +77,10 @@ export interface FileNote {
   sha256: string;
 }
 
-export const pictureName = (id: string) => `pictures/${id}`;
-export const fontName = (id: string) => `fonts/${id}`;
-export const soundName = (id: string) => `sounds/${id}`;
+const fileKinds = ['picture', 'font', 'sound'] as const satisfies readonly ReferenceTo[];
+export type FileKind = (typeof fileKinds)[number];
 
-export type FileKind = 'picture' | 'font' | 'sound';
+const fileName = (kind: FileKind, id: string) => `${kind}s/${id}`;
 
 /**
  * Begins a bundle: `put` gets its bytes piece by piece. Every noted file is then added, in order, and nothing else. The
@@ -154,9 +118,9 @@ export function startBundle(
 /** The bytes of a whole bundle. */
 export function writeBundle({ desk, pictures, fonts, sounds }: Bundle, digestOf: DigestOf): Uint8Array {
   const files = [
-    ...pictures.map(({ id, bytes }) => ({ name: pictureName(id), bytes })),
-    ...fonts.map(({ id, bytes }) => ({ name: fontName(id), bytes })),
-    ...sounds.map(({ id, bytes }) => ({ name: soundName(id), bytes })),
+    ...pictures.map(({ id, bytes }) => ({ name: fileName('picture', id), bytes })),
+    ...fonts.map(({ id, bytes }) => ({ name: fileName('font', id), bytes })),
+    ...sounds.map(({ id, bytes }) => ({ name: fileName('sound', id), bytes })),
   ];
   const notes = files.map(({ name, bytes }) => ({ name, size: bytes.length, sha256: digestOf(bytes) }));
   const chunks: Uint8Array[] = [];
@@ -199,8 +163,8 @@ function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Desk {
   const sizes = entriesOf(bytes);
   const listed = readManifest(bytes, sizes);
   const desk = readDeskEntry(bytes, sizes);
-  const wanted = new Map(filesOf(desk).map((file) => [file.name, file]));
-  if (picturesOf(desk).length > DESK_LIMITS.pictures)
+  const wanted = new Map(allFilesOf(desk).map((file) => [file.name, file]));
+  if (filesOf(desk, 'picture').length > DESK_LIMITS.pictures)
     throw new Refusal('desk.json', `uses more than ${DESK_LIMITS.pictures} pictures`);
   for (const name of wanted.keys())
     if (!sizes.has(name)) throw new Refusal(name, 'is used by the desk but missing');

@@ -4,10 +4,12 @@ import { z } from 'zod';
 import { demoDesks } from '../../demo/desks.ts';
 import { dawnCount } from '../../tests/support/desks.ts';
 import { fieldOf, unwrapped } from '../values/field.ts';
-import { prune, referenceOf, refers } from '../values/references.ts';
-import { createItem, createWidget } from './defaults.ts';
+import { namingsIn, prune, referenceOf, refers } from '../values/references.ts';
+import { filesOf } from '../bundle/bundle.ts';
+import { createBackdrop, createItem, createPicture, createWidget } from './defaults.ts';
 import type { Desk } from './desk.ts';
 import { edits } from './edits/edits.ts';
+import { usesOf } from './used-by.ts';
 import { DeskSchema, DeskShape } from './schema.ts';
 
 /** Every schema within another one, itself included. */
@@ -49,6 +51,56 @@ function full(id: string): Desk {
 const without = (desk: Desk, id: string): Desk =>
   produce(desk, (draft) => edits.removeApplications([id]).apply(draft));
 
+describe('what names a file of one’s own', () => {
+  it('is declared wherever the format says that a file may be named, and only there', () => {
+    const ofKind = (schema: z.ZodType) =>
+      ['picture', 'font', 'sound'].includes(referenceOf(schema)?.to ?? 'none');
+    const may = [...within(DeskShape)].filter(
+      (schema) => schema instanceof z.ZodPipe || /SHA-256/.test(schema.description ?? ''),
+    );
+    expect(may.length).to.be.at.least(6);
+    for (const schema of may)
+      expect(ofKind(schema) || [...within(schema)].some(ofKind), schema.description).to.equal(true);
+  });
+
+  it('is found where it stands: the backdrop’s, widgets’, applications’ and covers’ pictures, fonts and sounds', () => {
+    const [one, two, three] = ['1', '2', '3'].map((digit) => digit.repeat(64)) as [string, string, string];
+    const desk = structuredClone(dawnCount());
+    desk.backdrops = [createBackdrop('backdrop', createPicture(one, 'hide.png'))];
+    const place = { hangs: { from: 'screen', screen: 'main', point: 'centre' }, x: 0, y: 0 } as const;
+    const shown = createWidget({
+      id: 'shown',
+      type: 'picture',
+      face: 'plain',
+      place,
+      deskFinish: desk.look.finish,
+    });
+    desk.widgets.push({ ...shown, options: { ...shown.options, pictures: [`own:${two}`] } });
+    desk.sources.sound.tracks = [
+      {
+        id: 'tone',
+        title: 'Tone',
+        by: '',
+        album: '',
+        seconds: 3,
+        from: { by: 'file', file: `own:${three}` },
+        cover: `own:${two}`,
+      },
+    ];
+    const at = (to: 'picture' | 'sound') =>
+      namingsIn(DeskShape, desk, to)
+        .filter(({ name }) => /[0-9a-f]{64}$/.test(name))
+        .map(({ path, name }) => [path.join('.'), name]);
+    expect(at('picture')).to.deep.equal([
+      ['backdrops.0.source.picture', one],
+      [`widgets.${desk.widgets.length - 1}.options.pictures.0`, `own:${two}`],
+      ['sources.sound.tracks.0.cover', `own:${two}`],
+    ]);
+    expect(at('sound')).to.deep.equal([['sources.sound.tracks.0.from.file', `own:${three}`]]);
+    expect(filesOf(desk, 'picture')).to.deep.equal([one, two]);
+  });
+});
+
 describe('what names an application', () => {
   it('goes with it, wherever it stands: on edges, in tiles, menus, habits and among icons', () => {
     const before = full('tallybook');
@@ -64,6 +116,35 @@ describe('what names an application', () => {
     );
     expect(after.menus.appList.favourites).to.deep.equal(['files']);
     expect(after.menus.appWall.folders[0]?.applications).to.deep.equal(['files']);
+  });
+
+  it('is told with where it stands: the item, the tiles, menus, icons and habits, each once', () => {
+    const desk = full('tallybook');
+    desk.windows.habits = [
+      {
+        id: 'ours',
+        application: 'tallybook',
+        workspace: 0,
+        place: 'free',
+        width: null,
+        height: null,
+        frame: 'desk',
+        seeThrough: 0,
+      },
+    ];
+    const uses = usesOf(desk, 'application', 'tallybook');
+    const told = uses.map(({ section, part, page }) => `${section} ${part ?? page}`);
+    expect(told).to.have.length(new Set(told).size);
+    expect(told).to.include.members([
+      'edges another',
+      'widgets field',
+      'menus appList',
+      'menus appWall',
+      'menus deskMenu',
+      'windows icons',
+      'windows habits',
+    ]);
+    expect(usesOf(without(desk, 'tallybook'), 'application', 'tallybook')).to.deep.equal([]);
   });
 
   it('stays as it is where nothing is gone, on every desk of the demo', () => {

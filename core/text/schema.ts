@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Family, OwnFile } from '../values/family.ts';
 import { field } from '../values/field.ts';
 import type { TypeOf } from '../values/types.ts';
+import { refers } from '../values/references.ts';
 
 export const uses = ['display', 'text', 'figures'] as const;
 export type Use = (typeof uses)[number];
@@ -48,7 +49,11 @@ export const FontMetrics = z.looseObject({
 });
 export type FontMetrics = TypeOf<typeof FontMetrics>;
 
-export const OwnFont = z.looseObject({ id: OwnFile, name: z.string().max(120), metrics: FontMetrics });
+export const OwnFont = z.looseObject({
+  id: refers(OwnFile.clone(), 'font'),
+  name: z.string().max(120),
+  metrics: FontMetrics,
+});
 export type OwnFont = TypeOf<typeof OwnFont>;
 
 /** A family as it is set by nobody. */

@@ -2,19 +2,20 @@ import { z } from 'zod';
 import { lookUp } from './look-up.ts';
 import { unwrapped } from './field.ts';
 
-/** Things of a desk that others name by their id. */
-export type ReferenceTo = 'application' | 'folder';
+/** Things of a desk that others name by their id, and files that lie beside it, named by the SHA-256 of their bytes. */
+const referredTo = ['application', 'folder', 'picture', 'font', 'sound'] as const;
+export type ReferenceTo = (typeof referredTo)[number];
 
 interface Reference {
   to: ReferenceTo;
-  /** What goes with the thing: what holds the name, as one of a list, or the name alone. */
-  goes: 'holder' | 'name';
+  /** What goes with the thing: what holds the name, as one of a list, or the name alone; null where nothing does. */
+  goes: 'holder' | 'name' | null;
 }
 
 const references = z.registry<Reference>();
 
 /** Says that a text is the id of something. Call it last, on the finished schema. */
-export function refers<S extends z.ZodType>(schema: S, to: ReferenceTo, goes: Reference['goes']): S {
+export function refers<S extends z.ZodType>(schema: S, to: ReferenceTo, goes: Reference['goes'] = null): S {
   references.add(schema, { to, goes });
   return schema;
 }
@@ -23,7 +24,28 @@ export function referenceOf(schema: z.ZodType): Reference | null {
   return references.get(schema) ?? null;
 }
 
-type Fate = 'stays' | Reference['goes'];
+/** A name of something where it stands. */
+export interface Naming {
+  path: readonly (string | number)[];
+  name: string;
+}
+
+/** Where a value names such things, in the order in which it holds them. It must have passed its schema. */
+export function namingsIn(schema: z.ZodType, value: unknown, to: ReferenceTo): Naming[] {
+  const found: Naming[] = [];
+  function look(at: z.ZodType, held: unknown, path: Naming['path']): void {
+    if (!holds(at, to)) return;
+    if (referenceOf(at)?.to === to && typeof held === 'string') found.push({ path, name: held });
+    else
+      for (const [key, part, inner] of partsOf(at, held))
+        look(part, inner, key === null ? path : [...path, key]);
+  }
+  look(schema, value, []);
+  return found;
+}
+
+/** What becomes of a value that names something that is gone. */
+type Fate = 'stays' | 'holder' | 'name';
 
 /**
  * Takes out of a value, in place, all that names something that is gone; says what becomes of the value itself. It must
@@ -32,62 +54,57 @@ type Fate = 'stays' | Reference['goes'];
 export function prune(schema: z.ZodType, value: unknown, to: ReferenceTo, gone: ReadonlySet<string>): Fate {
   if (!holds(schema, to)) return 'stays';
   const reference = referenceOf(schema);
-  if (reference?.to === to && typeof value === 'string') return gone.has(value) ? reference.goes : 'stays';
-  const inner = unwrapped(schema);
-  if (inner !== schema) return prune(inner, value, to, gone);
-  if (inner instanceof z.ZodArray && Array.isArray(value)) {
-    const element = inner.element as z.ZodType;
-    // From the end, so that what is left keeps its place while some are taken out.
-    for (let at = value.length - 1; at >= 0; at--)
-      if (prune(element, value[at], to, gone) !== 'stays') value.splice(at, 1);
-    return 'stays';
+  if (reference?.to === to && typeof value === 'string')
+    return gone.has(value) ? (reference.goes ?? 'stays') : 'stays';
+  let fate: Fate = 'stays';
+  // From the end, so that what is left keeps its place while some are taken out.
+  for (const [key, part, held] of partsOf(schema, value).reverse()) {
+    const of = prune(part, held, to, gone);
+    if (of === 'stays') continue;
+    if (key === null) fate = of;
+    else if (Array.isArray(value)) value.splice(Number(key), 1);
+    else if (of === 'holder') fate = of;
+    else Object.assign(value as object, { [key]: '' });
   }
+  return fate;
+}
+
+/** What a value holds by its schema: by key, or under null the value itself by what its schema wraps. */
+function partsOf(schema: z.ZodType, value: unknown): [string | number | null, z.ZodType, unknown][] {
+  const inner = unwrapped(schema);
+  if (inner !== schema) return [[null, inner, value]];
+  if (inner instanceof z.ZodArray && Array.isArray(value))
+    return value.map((one: unknown, index) => [index, inner.element as z.ZodType, one]);
   if (inner instanceof z.ZodDiscriminatedUnion) {
     const shape = inner.options.find((option) =>
       isOfShape(option as z.ZodType, inner.def.discriminator, value),
     );
-    return shape ? prune(shape as z.ZodType, value, to, gone) : 'stays';
+    return shape ? [[null, shape as z.ZodType, value]] : [];
   }
-  return inner instanceof z.ZodObject && isRecord(value) ? pruneFields(inner, value, to, gone) : 'stays';
+  return inner instanceof z.ZodObject && isRecord(value)
+    ? Object.entries(inner.shape).map(([key, part]) => [key, part as z.ZodType, lookUp(value, key)])
+    : [];
 }
 
 /** By what is named: which schemas have such a name in them, as far as that was asked. */
-const holders: Record<ReferenceTo, WeakMap<z.ZodType, boolean>> = {
-  application: new WeakMap(),
-  folder: new WeakMap(),
-};
+const holders = new Map(referredTo.map((to) => [to, new WeakMap<z.ZodType, boolean>()]));
 
 /** Whether something may be named in a value: most have no place for it, and are not walked through. */
 function holds(schema: z.ZodType, to: ReferenceTo): boolean {
-  let found = holders[to].get(schema);
+  let found = holders.get(to)?.get(schema);
   if (found === undefined) {
-    found = referenceOf(schema)?.to === to || partsOf(schema).some((part) => holds(part, to));
-    holders[to].set(schema, found);
+    found = referenceOf(schema)?.to === to || schemasIn(schema).some((part) => holds(part, to));
+    holders.get(to)?.set(schema, found);
   }
   return found;
 }
 
-function partsOf(schema: z.ZodType): z.ZodType[] {
+function schemasIn(schema: z.ZodType): z.ZodType[] {
   const inner = unwrapped(schema);
   if (inner !== schema) return [inner];
   if (inner instanceof z.ZodArray) return [inner.element as z.ZodType];
   if (inner instanceof z.ZodDiscriminatedUnion) return inner.options as z.ZodType[];
   return inner instanceof z.ZodObject ? (Object.values(inner.shape) as z.ZodType[]) : [];
-}
-
-function pruneFields(
-  { shape }: z.ZodObject,
-  value: Record<string, unknown>,
-  to: ReferenceTo,
-  gone: ReadonlySet<string>,
-): Fate {
-  let fate: Fate = 'stays';
-  for (const [key, schema] of Object.entries(shape)) {
-    const of = prune(schema as z.ZodType, lookUp(value, key), to, gone);
-    if (of === 'holder') fate = 'holder';
-    if (of === 'name') Object.assign(value, { [key]: '' });
-  }
-  return fate;
 }
 
 function isRecord(value: unknown): value is Record<string, unknown> {
@@ -96,6 +113,8 @@ function isRecord(value: unknown): value is Record<string, unknown> {
 
 /** Whether a value is of one shape of several, by the field that tells them apart. */
 function isOfShape(option: z.ZodType, discriminator: string, value: unknown): boolean {
+  if (option instanceof z.ZodDiscriminatedUnion)
+    return option.options.some((one) => isOfShape(one as z.ZodType, option.def.discriminator, value));
   if (!(option instanceof z.ZodObject) || !isRecord(value)) return false;
   const told = lookUp(option.shape, discriminator);
   return told instanceof z.ZodLiteral && told.values.has(lookUp(value, discriminator) as never);

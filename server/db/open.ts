@@ -64,7 +64,8 @@ export function transact<T>({ $client }: Store, work: () => T): T {
 function prepareFolder(folder: string): void {
   const probe = join(folder, '.probe');
   try {
-    for (const name of ['pictures', 'fonts', 'cache']) mkdirSync(join(folder, name), { recursive: true });
+    for (const name of ['pictures', 'fonts', 'sounds', 'cache'])
+      mkdirSync(join(folder, name), { recursive: true });
     writeFileSync(probe, 'Can this be written?');
     rmSync(probe);
   } catch (error) {

@@ -1,16 +1,13 @@
 import { rm } from 'node:fs/promises';
 import { Router, type Request, type Response } from 'express';
 import {
+  allFilesOf,
   BUNDLE_ENDING,
   BUNDLE_LIMITS,
   BUNDLE_TYPE,
-  fontName,
-  fontsOf,
-  soundName,
-  soundsOf,
-  pictureName,
-  picturesOf,
+  filesOf,
   startBundle,
+  type FileKind,
 } from '../../core/bundle/bundle.ts';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import { problemText, type Problem } from '../../core/desk/problem.ts';
@@ -20,6 +17,7 @@ import type { RevisionNote, Saved, StoredDesk } from '../../core/wire/wire.ts';
 import type { Events } from '../events/events.ts';
 import { digestOf } from '../files/digest.ts';
 import type { Incoming } from '../files/incoming.ts';
+import type { OwnFiles } from '../files/own-files.ts';
 import type { SoundStore } from '../sounds/store.ts';
 import type { FontStore } from '../fonts/store.ts';
 import type { Helpers } from '../helpers/pool.ts';
@@ -246,36 +244,19 @@ function unreadable(problems: readonly Problem[]): HttpProblem {
 }
 
 /** Whether the server has what a desk names, and whether a file could carry it. Throws HttpProblem. */
-async function checkFiles(desk: Desk, { pictures, fonts, sounds }: Services): Promise<void> {
-  const wanted = picturesOf(desk);
-  if (wanted.length > DESK_LIMITS.pictures)
+async function checkFiles(desk: Desk, stores: Services): Promise<void> {
+  if (filesOf(desk, 'picture').length > DESK_LIMITS.pictures)
     throw refusal('Too many pictures', [
       { path: 'backdrops', message: `use more than ${DESK_LIMITS.pictures} pictures` },
     ]);
   let bytes = 0;
-  for (const id of wanted) {
-    if (!pictures.has(id))
-      throw refusal('A picture is missing', [
-        { path: 'desk', message: `names a picture that the server does not have: ${id.slice(0, 8)}…` },
+  for (const { kind, id } of allFilesOf(desk)) {
+    const files = storeOf(kind, stores);
+    if (!files.has(id))
+      throw refusal(`A ${kind} is missing`, [
+        { path: placeOf[kind], message: `names a ${kind} that the server does not have: ${id.slice(0, 8)}…` },
       ]);
-    bytes += pictures.find(id)?.bytes ?? 0;
-  }
-  for (const id of fontsOf(desk)) {
-    if (!fonts.has(id))
-      throw refusal('A font is missing', [
-        { path: 'look.ownFonts', message: `names a font that the server does not have: ${id.slice(0, 8)}…` },
-      ]);
-    bytes += await fonts.size(id);
-  }
-  for (const id of soundsOf(desk)) {
-    if (!sounds.has(id))
-      throw refusal('A sound is missing', [
-        {
-          path: 'sources.sound',
-          message: `names a sound that the server does not have: ${id.slice(0, 8)}…`,
-        },
-      ]);
-    bytes += await sounds.size(id);
+    bytes += await files.size(id);
   }
   if (bytes > DESK_LIMITS.files)
     throw refusal('Too large', [
@@ -286,36 +267,20 @@ async function checkFiles(desk: Desk, { pictures, fonts, sounds }: Services): Pr
     ]);
 }
 
+/** Where a desk names files of a kind. */
+const placeOf = { picture: 'desk', font: 'look.ownFonts', sound: 'sources.sound' } as const;
+
+const storeOf = (kind: FileKind, { pictures, fonts, sounds }: Services): OwnFiles =>
+  ({ picture: pictures, font: fonts, sound: sounds })[kind];
+
 /** Sends a desk with its files, one of them in memory at a time. */
-async function sendBundle(
-  response: Response,
-  desk: Desk,
-  { pictures, fonts, sounds }: Services,
-): Promise<void> {
-  const files = [
-    ...picturesOf(desk).map((id) => ({
-      name: pictureName(id),
-      sha256: id,
-      size: pictures.find(id)?.bytes ?? 0,
-      read: () => pictures.read(id),
-    })),
-    ...(await Promise.all(
-      fontsOf(desk).map(async (id) => ({
-        name: fontName(id),
-        sha256: id,
-        size: await fonts.size(id),
-        read: () => fonts.read(id),
-      })),
-    )),
-    ...(await Promise.all(
-      soundsOf(desk).map(async (id) => ({
-        name: soundName(id),
-        sha256: id,
-        size: await sounds.size(id),
-        read: () => sounds.read(id),
-      })),
-    )),
-  ];
+async function sendBundle(response: Response, desk: Desk, stores: Services): Promise<void> {
+  const files = await Promise.all(
+    allFilesOf(desk).map(async ({ kind, id, name }) => {
+      const store = storeOf(kind, stores);
+      return { name, sha256: id, size: await store.size(id), read: () => store.read(id) };
+    }),
+  );
   response.type(BUNDLE_TYPE).attachment(`${fileNameOf(desk.name)}${BUNDLE_ENDING}`);
   const notes = files.map(({ name, size, sha256 }) => ({ name, size, sha256 }));
   const bundle = startBundle(desk, notes, digestOf, (chunk) => void response.write(chunk));
@@ -346,7 +311,7 @@ async function takeIn(path: string, { helpers, incoming, pictures, fonts, sounds
     const taken = await helpers.run('takeBundle', { path, folder });
     if (!taken.ok) throw refusal('Not taken in', taken.problems);
     // Files first: a desk is never on the shelf without what it shows. The desk names them by these very bytes.
-    for (const { path: from, name, picture } of taken.pictures) await pictures.keep(picture, from, name);
+    for (const { path: from, name, picture } of taken.pictures) await pictures.keepTaken(picture, from, name);
     for (const { path: from, id } of taken.fonts) await fonts.keep(from, id);
     for (const { path: from, id } of taken.sounds) await sounds.keep(from, id);
     return taken.desk;

@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { transact, type Store } from '../db/open.ts';
 import { desks, revisions } from '../db/schema.ts';
 
@@ -89,6 +89,24 @@ export function createRows(store: Store) {
         .where(eq(revisions.deskId, id))
         .orderBy(desc(revisions.number))
         .all(),
+
+    /** Ids and numbers of all revisions there are, of desks on the shelf or not. */
+    allRevisions: (): { id: string; number: number }[] =>
+      store.select({ id: revisions.deskId, number: revisions.number }).from(revisions).all(),
+
+    /** Those with revisions that were taken off the shelf before a moment. */
+    removedBefore: (moment: number): string[] =>
+      store
+        .selectDistinct({ id: desks.id })
+        .from(desks)
+        .innerJoin(revisions, eq(revisions.deskId, desks.id))
+        .where(lt(desks.removedAt, moment))
+        .all()
+        .map(({ id }) => id),
+
+    forgetAll(id: string): void {
+      store.delete(revisions).where(eq(revisions.deskId, id)).run();
+    },
 
     forget(id: string, numbers: readonly number[]): void {
       if (numbers.length > 0)

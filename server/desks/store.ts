@@ -65,7 +65,21 @@ export function createDeskStore(store: Store, now: () => number = Date.now) {
     history: rows.history,
     /** Takes a desk off the shelf, or puts it back, whether or not it can be read. False when there is none. */
     setRemoved: (id: string, isRemoved: boolean) =>
-      rows.change(id, { removedAt: isRemoved ? now() : null }) > 0,
+      rows.history(id).length > 0 && rows.change(id, { removedAt: isRemoved ? now() : null }) > 0,
+    /**
+     * Forgets all that is known of the desks that left the shelf before a moment, but that they were there: a shelf that
+     * was emptied is not a new one. How many there were.
+     */
+    forgetRemoved: (moment: number): number =>
+      rows.transaction(() => {
+        const gone = rows.removedBefore(moment);
+        for (const id of gone) rows.forgetAll(id);
+        return gone.length;
+      }),
+    /** Every revision there is as it stands, one after another. */
+    *allTexts(): Generator<string> {
+      for (const { id, number } of rows.allRevisions()) yield rows.revision(id, number)?.text ?? '';
+    },
     isEmpty: rows.isEmpty,
   };
 }

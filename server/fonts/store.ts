@@ -1,8 +1,7 @@
-import { existsSync } from 'node:fs';
-import { open, readFile, rm, stat } from 'node:fs/promises';
-import { join } from 'node:path';
+import { open, rm } from 'node:fs/promises';
 import type { OwnFont } from '../../core/text/schema.ts';
 import type { Incoming } from '../files/incoming.ts';
+import type { OwnFiles } from '../files/own-files.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
 import type { Inspected } from './inspect.ts';
@@ -16,23 +15,14 @@ const signatures = new Map([
   ['\0\x01\0\0', 'font/ttf'],
 ]);
 
-/** Fonts of one's own: files in a folder, each under the digest of its bytes. */
-export function createFontStore(folder: string, helpers: Helpers, incoming: Incoming) {
-  const pathOf = (id: string) => join(folder, id);
-  const has = (id: string) => /^[0-9a-f]{64}$/.test(id) && existsSync(pathOf(id));
-
+/** Fonts of one's own. */
+export function createFontStore(files: OwnFiles, helpers: Helpers, incoming: Incoming) {
   return {
-    has,
-    read: (id: string): Promise<Buffer> => readFile(pathOf(id)),
-    /** Bytes of a font that is there. */
-    size: async (id: string): Promise<number> => (await stat(pathOf(id))).size,
+    ...files,
 
     async typeOf(id: string): Promise<string> {
-      return (await typeOfFile(pathOf(id))) ?? 'application/octet-stream';
+      return (await typeOfFile(files.pathOf(id))) ?? 'application/octet-stream';
     },
-
-    /** Moves the file of an inspected font to where it belongs. */
-    keep: (path: string, id: string): Promise<void> => incoming.moveTo(path, pathOf(id)),
 
     /** Takes in a font that could be read whole. Throws HttpProblem on anything else. */
     async add(path: string, fileName: string): Promise<OwnFont> {
@@ -41,7 +31,7 @@ export function createFontStore(folder: string, helpers: Helpers, incoming: Inco
       try {
         const found: Inspected = await helpers.run('inspectFont', { path, out });
         if (!found.ok) throw unfit(found.reason);
-        await incoming.moveTo(out, pathOf(found.id));
+        await files.keep(out, found.id);
         const name = found.name || fileName.replace(/\.\w+$/, '').slice(0, 80) || 'Font';
         return { id: `own:${found.id}`, name, metrics: found.metrics };
       } finally {

@@ -13,6 +13,7 @@ import type { Picture } from '../../core/backdrop/schema.ts';
 import { fileOf } from '../../tests/support/files.ts';
 import { openStore } from '../db/open.ts';
 import { createIncoming } from '../files/incoming.ts';
+import { createOwnFiles } from '../files/own-files.ts';
 import { Cancelled, createHelpers, type Helpers } from '../helpers/pool.ts';
 import { WIDTHS, createRenderer, shownSize, widthFor, type Renderer } from './render.ts';
 import { createPictureStore, type PictureStore } from './store.ts';
@@ -84,7 +85,10 @@ describe('making backdrops', function () {
     const store = openStore(folder);
     end = () => store.$client.close();
     const incoming = createIncoming(join(folder, 'incoming'));
-    pictures = createPictureStore(store, join(folder, 'pictures'), { helpers, incoming });
+    pictures = createPictureStore(store, createOwnFiles(join(folder, 'pictures'), incoming), {
+      helpers,
+      incoming,
+    });
     renderer = createRenderer(join(folder, 'cache'), pictures, helpers);
   });
   afterEach(() => {

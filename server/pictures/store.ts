@@ -1,10 +1,9 @@
-import { existsSync } from 'node:fs';
-import { readFile, rm } from 'node:fs/promises';
-import { join } from 'node:path';
+import { rm } from 'node:fs/promises';
 import { eq } from 'drizzle-orm';
 import type { Store } from '../db/open.ts';
 import { pictures } from '../db/schema.ts';
 import type { Incoming } from '../files/incoming.ts';
+import type { OwnFiles } from '../files/own-files.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
 import type { PictureFacts } from '../../core/wire/wire.ts';
@@ -12,18 +11,18 @@ import type { Taken, TakenPicture } from './take.ts';
 
 export type StoredPicture = typeof pictures.$inferSelect;
 
-/** Pictures of one's own, each kept once, under the digest of its bytes. */
+/** Pictures of one's own, each kept once. */
 export function createPictureStore(
   store: Store,
-  folder: string,
+  files: OwnFiles,
   { helpers, incoming, now = Date.now }: { helpers: Helpers; incoming: Incoming; now?: () => number },
 ) {
-  const pathOf = (id: string) => join(folder, id);
+  const { pathOf } = files;
   const find = (id: string) => store.select().from(pictures).where(eq(pictures.id, id)).get() ?? null;
 
   /** Keeps what a helper has written aside; the same picture may be on its way several times at once. */
-  async function keep(taken: TakenPicture, out: string, name: string): Promise<StoredPicture> {
-    await incoming.moveTo(out, pathOf(taken.id));
+  async function keepTaken(taken: TakenPicture, out: string, name: string): Promise<StoredPicture> {
+    await files.keep(out, taken.id);
     const row = { ...taken, name: name.slice(0, 200) || 'picture', addedAt: now() };
     store.insert(pictures).values(row).onConflictDoNothing().run();
     return find(taken.id) ?? row;
@@ -34,18 +33,21 @@ export function createPictureStore(
     try {
       const taken = await work(out);
       if (!taken.ok) throw new HttpProblem(taken.status, taken.title, taken.reason);
-      return await keep(taken.picture, out, name);
+      return await keepTaken(taken.picture, out, name);
     } finally {
       await rm(out, { force: true });
     }
   }
 
   return {
-    pathOf,
+    ...files,
     find,
-    has: (id: string) => find(id) !== null && existsSync(pathOf(id)),
-    read: (id: string): Promise<Buffer> => readFile(pathOf(id)),
-    keep,
+    has: (id: string) => find(id) !== null && files.has(id),
+    keepTaken,
+    remove(id: string): void {
+      files.remove(id);
+      store.delete(pictures).where(eq(pictures.id, id)).run();
+    },
 
     /** The picture upright, at most `width` px wide, as WebP. */
     show: async (id: string, width: number, signal?: AbortSignal): Promise<Buffer> =>

@@ -1,9 +1,10 @@
 import { existsSync, mkdirSync } from 'node:fs';
-import { open, readFile, rm, stat } from 'node:fs/promises';
+import { open, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pieceIds } from '../../core/sources/sound/pieces.ts';
 import type { Track } from '../../core/sources/sound/schema.ts';
 import type { Incoming } from '../files/incoming.ts';
+import type { OwnFiles } from '../files/own-files.ts';
 import type { Helpers } from '../helpers/pool.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { PictureStore } from '../pictures/store.ts';
@@ -12,22 +13,13 @@ import { typeOfSound } from './inspect.ts';
 /** Another number makes the pieces anew. */
 const PIECES_VERSION = 1;
 
-interface Folders {
-  /** Of sounds of one's own. */
-  own: string;
-  /** Of the project's pieces, which can be made again. */
-  pieces: string;
-}
-
-/** Sounds: files of one's own under the digest of their bytes, and the project's pieces, each made when it is first asked for. */
+/** Sounds: files of one's own, and the project's pieces in a folder, each made when it is first asked for. */
 export function createSoundStore(
-  { own, pieces }: Folders,
+  files: OwnFiles,
+  pieces: string,
   { helpers, incoming, pictures }: { helpers: Helpers; incoming: Incoming; pictures: PictureStore },
 ) {
-  mkdirSync(own, { recursive: true });
   mkdirSync(pieces, { recursive: true });
-  const pathOf = (id: string) => join(own, id);
-  const has = (id: string) => /^[0-9a-f]{64}$/.test(id) && existsSync(pathOf(id));
   const making = new Map<string, Promise<string>>();
 
   async function make(piece: string): Promise<string> {
@@ -44,14 +36,10 @@ export function createSoundStore(
   }
 
   return {
-    has,
-    pathOf,
-    read: (id: string): Promise<Buffer> => readFile(pathOf(id)),
-    /** Bytes of a sound that is there. */
-    size: async (id: string): Promise<number> => (await stat(pathOf(id))).size,
+    ...files,
 
     async typeOf(id: string): Promise<string> {
-      const file = await open(pathOf(id));
+      const file = await open(files.pathOf(id));
       try {
         const { buffer } = await file.read(Buffer.alloc(16), 0, 16, 0);
         return typeOfSound(buffer) ?? 'application/octet-stream';
@@ -59,9 +47,6 @@ export function createSoundStore(
         await file.close();
       }
     },
-
-    /** Moves the file of an inspected sound to where it belongs. */
-    keep: (path: string, id: string): Promise<void> => incoming.moveTo(path, pathOf(id)),
 
     /** Where one of the project's pieces lies; null where there is none of that name. */
     async piece(name: string): Promise<string | null> {
@@ -82,7 +67,7 @@ export function createSoundStore(
         const found = await helpers.run('inspectSound', { path, out, cover });
         if (!found.ok)
           throw new HttpProblem(415, 'Not a usable sound', `This file ${found.reason}; nothing was changed.`);
-        await incoming.moveTo(out, pathOf(found.id));
+        await files.keep(out, found.id);
         // A cover that is no picture is no reason to refuse what is heard.
         const picture = found.hasCover ? await pictures.add(cover, 'cover').catch(() => null) : null;
         const { title, by, album, seconds, id } = found;

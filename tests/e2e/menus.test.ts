@@ -226,7 +226,17 @@ withApp('menus', ({ server, open }) => {
     await untilKept(page);
     const added = (await stored(server, id)).desk.applications.at(-1);
     expect(added).to.include({ Name: 'Tide Clock', URL: 'https://tides.example/', Icon: 'weather-showers' });
+    await page.getByRole('region', { name: 'Used by' }).getByText('nothing on this desk').waitFor();
     await page.getByRole('button', { name: 'Applications', exact: true }).click();
+    // What uses one is told with it, and leads there.
+    await page.getByRole('button', { name: 'Wavebox', exact: true }).click();
+    await page
+      .getByRole('region', { name: 'Used by' })
+      .getByRole('button', { name: 'Panel at the top' })
+      .click();
+    await page.getByRole('heading', { name: 'Wavebox', exact: true }).waitFor();
+    await page.locator('[data-item="wave"][data-chosen], [data-handle="wave"]').first().waitFor();
+    await toMenus(page, /^Applications/);
     await page.getByRole('button', { name: 'Remove Wavebox' }).click();
     await page.getByText('Removed Wavebox, and what started it.').waitFor();
     await untilKept(page);

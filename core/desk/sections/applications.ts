@@ -5,6 +5,7 @@ import { Id } from '../../values/id.ts';
 import { Name } from '../../values/name.ts';
 import type { TypeOf } from '../../values/types.ts';
 import { defineSection } from './section.ts';
+import { refers } from '../../values/references.ts';
 
 const Link = linkUpTo(2000).meta({ description: 'Web address that it opens, asked first; none when empty' });
 
@@ -13,10 +14,13 @@ export const Application = z.looseObject({
   id: Id,
   Name: field(Name.clone(), { label: 'Name' }),
   Comment: field(z.string().max(300), { label: 'What it is for', placeholder: 'nothing said' }),
-  Icon: z
-    .string()
-    .max(120)
-    .meta({ description: 'freedesktop icon name, or a picture of one’s own as own: and its SHA-256' }),
+  Icon: refers(
+    z
+      .string()
+      .max(120)
+      .meta({ description: 'freedesktop icon name, or a picture of one’s own as own: and its SHA-256' }),
+    'picture',
+  ),
   Categories: z.array(z.string().max(60)).max(20),
   Keywords: field(z.array(z.string().max(60)).max(40).meta({ description: 'Other words for it' }), {
     label: 'Other words',

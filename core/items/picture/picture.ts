@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { defineItem } from '../../kinds/kind.ts';
 import { field } from '../../values/field.ts';
 import { layIcon } from '../text.ts';
+import { refers } from '../../values/references.ts';
 
 /** What stands where no picture was chosen yet. */
 const NONE = 'image-x-generic';
@@ -16,13 +17,16 @@ export const picture = defineItem({
     { id: 'framed', title: 'Framed' },
   ],
   options: z.looseObject({
-    picture: field(
-      z
-        .string()
-        .max(120)
-        .default('')
-        .meta({ description: 'freedesktop icon name, or a picture of one’s own as own: and its SHA-256' }),
-      { label: 'Picture', control: 'own-picture' },
+    picture: refers(
+      field(
+        z
+          .string()
+          .max(120)
+          .default('')
+          .meta({ description: 'freedesktop icon name, or a picture of one’s own as own: and its SHA-256' }),
+        { label: 'Picture', control: 'own-picture' },
+      ),
+      'picture',
     ),
   }),
   view: ({ picture: name }, face) => ({ name: name || NONE, face }),

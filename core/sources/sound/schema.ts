@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { OwnFile } from '../../values/family.ts';
 import { field } from '../../values/field.ts';
 import { Id } from '../../values/id.ts';
+import { refers } from '../../values/references.ts';
 import type { TypeOf } from '../../values/types.ts';
 import { pieceIds, pieces, PIECES_ALBUM, PIECES_BY } from './pieces.ts';
 
@@ -21,9 +22,11 @@ export const Track = z.looseObject({
   seconds: z.number().min(0.1).max(MOST_SECONDS),
   from: z.discriminatedUnion('by', [
     z.looseObject({ by: z.literal('piece'), piece: z.enum(pieceIds) }),
-    z.looseObject({ by: z.literal('file'), file: OwnFile }),
+    z.looseObject({ by: z.literal('file'), file: refers(OwnFile.clone(), 'sound') }),
   ]),
-  cover: OwnFile.nullable().meta({ description: 'A picture of one’s own; null for none' }),
+  cover: refers(OwnFile.clone(), 'picture')
+    .nullable()
+    .meta({ description: 'A picture of one’s own; null for none' }),
 });
 export type Track = TypeOf<typeof Track>;
 

@@ -3,6 +3,7 @@ import { defineWidget } from '../../kinds/kind.ts';
 import { colourOption } from '../../kinds/options.ts';
 import { OwnFile } from '../../values/family.ts';
 import { field } from '../../values/field.ts';
+import { refers } from '../../values/references.ts';
 
 const faces = [
   { id: 'bare', title: 'Bare' },
@@ -15,7 +16,7 @@ const faces = [
 const MOST_PICTURES = 60;
 
 const options = z.looseObject({
-  pictures: field(z.array(OwnFile).max(MOST_PICTURES).default([]), {
+  pictures: field(z.array(refers(OwnFile.clone(), 'picture')).max(MOST_PICTURES).default([]), {
     label: 'Pictures',
     isContent: true,
     control: 'photos',

@@ -1,4 +1,5 @@
 import { ImageUp, Trash2 } from 'lucide-react';
+import type { Desk } from '../../../../core/desk/desk.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { Application } from '../../../../core/desk/sections/applications.ts';
@@ -15,10 +16,11 @@ import { Row, Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { takeOwnIcon } from '../../pictures/own-icon.ts';
 import { editAndSay } from '../../parts/said-undo.ts';
+import { UsedBy } from '../../parts/used-by.tsx';
 import { saveBytes } from '../../pictures/download.ts';
 
 /** One application: what it is called, looks like and opens. */
-export function ApplicationPage({ application }: { application: Application }) {
+export function ApplicationPage({ desk, application }: { desk: Desk; application: Application }) {
   const { id, Name, Icon, Categories, Actions } = application;
   const { turn, edit, endGesture } = useDesk.getState();
   const set = (change: Partial<Application>, label: string) =>
@@ -51,6 +53,7 @@ export function ApplicationPage({ application }: { application: Application }) {
         )}
       </Section>
       <IconChoice chosen={Icon} onChoose={(icon) => void edit(set({ Icon: icon }, 'Icon'))} name={Name} />
+      <UsedBy desk={desk} to="application" id={id} />
       <Section title="This application">
         <div className="flex flex-wrap gap-1.5">
           <Button onClick={() => void giveOut(application)}>Give out as .desktop</Button>

@@ -25,7 +25,7 @@ export default function MenusChapter() {
   if (page === 'applications') {
     const application = desk.applications.find(({ id }) => id === spot);
     return application ? (
-      <ApplicationPage key={application.id} application={application} />
+      <ApplicationPage key={application.id} desk={desk} application={application} />
     ) : (
       <ApplicationsPage desk={desk} />
     );
