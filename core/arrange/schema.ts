@@ -5,6 +5,7 @@ import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
 import { Alignment, Side } from '../values/place.ts';
 import type { TypeOf } from '../values/types.ts';
+import { content, place } from '../values/dress.ts';
 
 function pixels(min: number, max: number, label: string, description = 'px') {
   return field(z.number().min(min).max(max).meta({ description }), { label, unit: 'px', control: 'slider' });
@@ -82,11 +83,12 @@ const isDock = ({ kind }: Readonly<Record<string, unknown>>) => kind === 'dock';
 /** An edge of a screen, without the items on it. */
 export const EdgeFrame = z.looseObject({
   id: Id,
-  kind: z.enum(['panel', 'dock']),
-  screen: Id,
-  side: field(Side.clone(), { label: 'Side', control: 'side' }),
+  kind: content(z.enum(['panel', 'dock'])),
+  screen: place(Id.clone()),
+  side: field(Side.clone(), { label: 'Side', is: 'place', control: 'side' }),
   length: field(EdgeLength.clone(), {
     label: 'Length',
+    is: 'place',
     isWide: true,
     variants: {
       items: { label: 'As its items', start: {} },
@@ -95,11 +97,12 @@ export const EdgeFrame = z.looseObject({
       share: { label: 'Share', start: { percent: 50 } },
     },
   }),
-  align: field(Alignment.clone(), { label: 'Stands at' }),
+  align: field(Alignment.clone(), { label: 'Stands at', is: 'place' }),
   offset: field(
     z.number().min(-16384).max(16384).meta({ description: 'px along its side, from where it stands' }),
     {
       label: 'Moved along',
+      is: 'place',
       unit: 'px',
     },
   ),
@@ -121,6 +124,7 @@ export const EdgeFrame = z.looseObject({
   }),
   shows: field(Shows.clone(), {
     label: 'Shows',
+    is: 'content',
     isWide: true,
     variants: {
       always: { label: 'Always there', start: {} },
@@ -128,8 +132,8 @@ export const EdgeFrame = z.looseObject({
       steps: { label: 'Steps aside', start: { from: 'front', in: 150, out: 250 } },
     },
   }),
-  keepsWindowsOff: field(z.boolean(), { label: 'Keeps windows off' }),
-  locked: field(z.boolean(), { label: 'Locked' }),
+  keepsWindowsOff: field(z.boolean(), { label: 'Keeps windows off', is: 'content' }),
+  locked: field(z.boolean(), { label: 'Locked', is: 'content' }),
   finish: OwnFinish,
   besideFilled: Finish.nullable().meta({
     description: 'The finish while a filled window is on its screen; null stays as it is',
@@ -168,6 +172,6 @@ export const ItemFrame = z.looseObject({
     label: 'Outside, after',
     unit: 'px',
   }),
-  presses: field(Presses.clone(), { label: 'Press' }),
+  presses: field(Presses.clone(), { label: 'Press', is: 'content' }),
 });
 export type ItemFrame = TypeOf<typeof ItemFrame>;

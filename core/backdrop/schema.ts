@@ -6,6 +6,7 @@ import { Id } from '../values/id.ts';
 import { WallTime } from '../values/earth.ts';
 import type { TypeOf } from '../values/types.ts';
 import { refers } from '../values/references.ts';
+import { dress, place } from '../values/dress.ts';
 
 const Share = z.number().min(0).max(1);
 /** A share of the way as percent. */
@@ -204,15 +205,20 @@ export const Adjust = z.looseObject({
 export type Adjust = TypeOf<typeof Adjust>;
 
 /** A backdrop, and where it lies: null stands for everywhere. */
-export const Backdrop = z.looseObject({
-  id: Id,
-  for: z.looseObject({ screen: Id.nullable(), workspace: Id.nullable(), half: z.enum(halves).nullable() }),
-  spans: field(z.boolean().meta({ description: 'One across all screens, or each screen its own' }), {
-    label: 'Spans screens',
+export const Backdrop = dress(
+  z.looseObject({
+    id: Id,
+    for: place(
+      z.looseObject({ screen: Id.nullable(), workspace: Id.nullable(), half: z.enum(halves).nullable() }),
+    ),
+    spans: field(z.boolean().meta({ description: 'One across all screens, or each screen its own' }), {
+      label: 'Spans screens',
+      is: 'place',
+    }),
+    source: Source,
+    adjust: Adjust,
   }),
-  source: Source,
-  adjust: Adjust,
-});
+);
 export type Backdrop = TypeOf<typeof Backdrop>;
 
 export const plainAdjust: Adjust = {

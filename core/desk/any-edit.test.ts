@@ -19,6 +19,7 @@ import {
 } from './defaults.ts';
 import { edgesWithWay } from './ways.ts';
 import type { Edit } from './edits/edit.ts';
+import { dressOfEdge, dressOfItem, dressOfWidget, type Dress } from './edits/dress.ts';
 import { edits } from './edits/edits.ts';
 import type { Ground } from './ground.ts';
 import { edit, redo, startHistory, undo } from './history.ts';
@@ -70,7 +71,8 @@ const idsOf = (parts: readonly { id: string }[]) => parts.map(({ id }) => id);
 /** Also one that is nowhere: an edit of what is not there changes nothing. */
 const orGone = (parts: readonly { id: string }[]) => [...idsOf(parts), 'gone'];
 
-const itemIds = (desk: Desk) => desk.edges.flatMap(({ items }) => idsOf(items));
+const itemsOf = (desk: Desk) => desk.edges.flatMap(({ items }) => items);
+const itemIds = (desk: Desk) => idsOf(itemsOf(desk));
 const frameFor = (choose: Choices) => ({
   keeps: 1 + choose.upTo(4),
   iconSize: choose.of([null, 8, 40]),
@@ -299,12 +301,22 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       edgesWithWay(desk, choose.of(desk.screens).id, () => choose.newId(`way-${made++}`)),
     );
   },
-  dressWidgets: (desk, choose) =>
-    edits.dressWidgets([choose.of(orGone(desk.widgets)), choose.of(orGone(desk.widgets))], {
-      finish: choose.of([null, desk.look.finish]),
-      face: choose.of([null, 'line', 'gone']),
-      options: { colour: choose.of(['accent', '#123456', 'no colour']), hours: '12', seconds: 9 },
-    }),
+  dress: (desk, choose) =>
+    edits.dress(
+      [choose.of(orGone(desk.widgets)), choose.of(orGone(desk.edges)), choose.of(orGone(itemsOf(desk)))],
+      choose.of<Dress>([
+        {
+          finish: choose.of([null, desk.look.finish, { kind: 'bare' }]),
+          face: choose.of(['line', 'gone']),
+          options: { colour: choose.of(['accent', '#123456', 'no colour']), hours: '12', seconds: 9 },
+          thickness: choose.of([30, 9000]),
+          besideFilled: choose.of([null, desk.look.finish]),
+        },
+        ...desk.widgets.map(dressOfWidget),
+        ...desk.edges.map(dressOfEdge),
+        ...itemsOf(desk).map(dressOfItem),
+      ]),
+    ),
   setUnits: (_, choose) =>
     edits.setUnits({
       temperature: choose.of(['c', 'f'] as const),

@@ -237,9 +237,11 @@ describe('edits of looks and backdrops', () => {
     const { finish } = dawnCount().look;
     const desk = after(dawnCount(), (draft) =>
       edits
-        .dressWidgets(['clock', 'machine', 'gone'], {
+        .dress(['clock', 'machine', 'gone'], {
           finish: { ...finish, radius: 3 },
           face: 'line',
+          scale: 3,
+          place: { x: 0, y: 0 },
           options: { colour: 'second', hours: '12', span: 'no span', zone: 'UTC' },
         })
         .apply(draft),
@@ -250,6 +252,10 @@ describe('edits of looks and backdrops', () => {
     expect(find('machine')?.face).to.equal('rings');
     expect(find('machine')?.options).to.include({ colour: 'second', span: 20 });
     expect(find('machine')?.options).not.to.have.property('hours');
+    // What it shows and where it stands is no dress.
+    const before = dawnCount().widgets.find(({ id }) => id === 'clock');
+    expect(find('clock')).to.deep.include({ scale: before?.scale, place: before?.place });
+    expect(find('clock')?.options['zone']).to.equal(before?.options['zone']);
   });
 
   it('make all follow: own finishes and one-off colours go, what is bare stays bare', () => {

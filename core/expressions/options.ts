@@ -7,7 +7,7 @@ import { MOST_EXPRESSION, MOST_TEXT, needsOf } from './text.ts';
 export function toldText(start: string, label: string, most = MOST_TEXT) {
   return field(z.string().max(most).default(start), {
     label,
-    isContent: true,
+    is: 'content',
     placeholder: 'nothing',
     control: 'told-text',
     isWide: true,
@@ -18,7 +18,7 @@ export function toldText(start: string, label: string, most = MOST_TEXT) {
 export function expression(label: string, placeholder: string) {
   return field(z.string().max(MOST_EXPRESSION).default(''), {
     label,
-    isContent: true,
+    is: 'content',
     placeholder,
     control: 'expression',
     isWide: true,

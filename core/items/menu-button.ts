@@ -23,6 +23,7 @@ function menuButton<const Type extends OpenerAct>(
       }),
       label: field(z.string().max(40).default(''), {
         label: 'Words',
+        is: 'content',
         placeholder: title,
         when: (_, face) => face !== 'sign',
       }),

@@ -5,6 +5,7 @@ import type { ButtonLook } from '../values/window-buttons.ts';
 import type { Side } from '../values/geometry.ts';
 import type { Colour, Half } from '../values/roles.ts';
 import type { Fonts, Layout, Paint } from './layout.ts';
+import { dress } from '../values/dress.ts';
 
 /** What of a window other parts may know; it changes less often than where the window is. */
 export interface WindowFacts {
@@ -151,6 +152,7 @@ export function defineItem<
   View,
   Laid extends Layout,
 >(kind: ItemKind<Type, Face, O, View, Laid>): ItemKind<Type, Face, O, View, Laid> {
+  dress(kind.options);
   return kind;
 }
 
@@ -161,6 +163,7 @@ export function defineWidget<
   View,
   Laid extends Layout,
 >(kind: WidgetKind<Type, Face, O, View, Laid>): WidgetKind<Type, Face, O, View, Laid> {
+  dress(kind.options);
   return kind;
 }
 

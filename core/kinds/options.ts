@@ -26,7 +26,7 @@ export const Zone = field(
     .max(64)
     .refine((zone) => zone === '' || isZone(zone), { message: 'is not a time zone, such as Europe/London' })
     .default(''),
-  { label: 'Time zone', isContent: true, control: 'zone', placeholder: "the desk's own" },
+  { label: 'Time zone', is: 'content', control: 'zone', placeholder: "the desk's own" },
 );
 
 export function datePattern(start: string, label = 'Date') {
@@ -38,7 +38,7 @@ export function datePattern(start: string, label = 'Date') {
         message: 'is not a date pattern, such as EEE d MMM',
       })
       .default(start),
-    { label, isContent: true, control: 'pattern', placeholder: 'none' },
+    { label, is: 'content', control: 'pattern', placeholder: 'none' },
   );
 }
 
@@ -52,7 +52,7 @@ export function originOption<Id extends SourceId>(id: Id, label = 'Read from') {
   const origins = [SIMULATED, ...Object.keys(fed)] as [OriginOf<Id>, ...OriginOf<Id>[]];
   return field(z.enum(origins).default(SIMULATED as never), {
     label,
-    isContent: true,
+    is: 'content',
     choices: { [SIMULATED]: 'Simulated', ...fed },
   });
 }
@@ -60,7 +60,7 @@ export function originOption<Id extends SourceId>(id: Id, label = 'Read from') {
 /** Where a part's weather comes from: simulated, or as the desk's station reports it. */
 export const WeatherFrom = field(z.enum([SIMULATED, 'station']).default(SIMULATED), {
   label: 'Weather',
-  isContent: true,
+  is: 'content',
   choices: { [SIMULATED]: 'Simulated', station: 'Station' },
 });
 

@@ -9,6 +9,7 @@ import { Finish } from '../values/finish.ts';
 import { Id } from '../values/id.ts';
 import { RoleName, halves, roles } from '../values/roles.ts';
 import type { TypeOf } from '../values/types.ts';
+import { content, dress } from '../values/dress.ts';
 
 /** When the desk is light and when it is dark. */
 export const HalfBy = z.discriminatedUnion('by', [
@@ -27,30 +28,37 @@ export type HalfBy = TypeOf<typeof HalfBy>;
 
 const OwnTerminal = Terminal.nullable().meta({ description: 'Null is derived from the palette' });
 
-export const Look = z.looseObject({
-  half: field(HalfBy.clone(), {
-    label: 'Light and dark',
-    isWide: true,
-    variants: {
-      choice: { label: 'Fixed', start: { half: 'dark' } },
-      sun: { label: 'By the sun', start: {} },
-      hours: { label: 'By hours', start: { light: '07:00', dark: '19:00' } },
-    },
+export const Look = dress(
+  z.looseObject({
+    half: field(HalfBy.clone(), {
+      label: 'Light and dark',
+      is: 'content',
+      isWide: true,
+      variants: {
+        choice: { label: 'Fixed', start: { half: 'dark' } },
+        sun: { label: 'By the sun', start: {} },
+        hours: { label: 'By hours', start: { light: '07:00', dark: '19:00' } },
+      },
+    }),
+    roles: z.looseObject({ light: Roles, dark: Roles }),
+    held: content(
+      z
+        .array(RoleName)
+        .max(roles.length)
+        .meta({ description: 'Roles that stay when the palette is drawn anew' }),
+    ),
+    terminal: z.looseObject({ light: OwnTerminal, dark: OwnTerminal }),
+    fonts: z.looseObject({ display: FontUse, text: FontUse, figures: FontUse }),
+    ownFonts: z.array(OwnFont).max(12),
+    icons: Icons,
+    pointer: Pointer,
+    finish: Finish.meta({ description: 'The finish of every part that has none of its own' }),
+    finishes: content(
+      z
+        .array(z.looseObject({ id: Id, name: z.string().trim().min(1).max(60), finish: Finish }))
+        .max(60)
+        .meta({ description: 'Presets of one’s own' }),
+    ),
   }),
-  roles: z.looseObject({ light: Roles, dark: Roles }),
-  held: z
-    .array(RoleName)
-    .max(roles.length)
-    .meta({ description: 'Roles that stay when the palette is drawn anew' }),
-  terminal: z.looseObject({ light: OwnTerminal, dark: OwnTerminal }),
-  fonts: z.looseObject({ display: FontUse, text: FontUse, figures: FontUse }),
-  ownFonts: z.array(OwnFont).max(12),
-  icons: Icons,
-  pointer: Pointer,
-  finish: Finish.meta({ description: 'The finish of every part that has none of its own' }),
-  finishes: z
-    .array(z.looseObject({ id: Id, name: z.string().trim().min(1).max(60), finish: Finish }))
-    .max(60)
-    .meta({ description: 'Presets of one’s own' }),
-});
+);
 export type Look = TypeOf<typeof Look>;

@@ -5,6 +5,7 @@ import { Id } from '../values/id.ts';
 import { refers } from '../values/references.ts';
 import { count, grouping, pixels, place, shortcut } from './fields.ts';
 import { defineMenu } from './menu.ts';
+import { content } from '../values/dress.ts';
 
 /** A compact list. */
 export const appList = defineMenu({
@@ -29,14 +30,17 @@ export const appList = defineMenu({
     labels: field(z.boolean(), { label: 'Names' }),
     words: field(z.boolean(), { label: 'What each is for', when: ({ labels }) => labels === true }),
     groups: grouping(),
-    favourites: z
-      .array(refers(Id.clone(), 'application', 'name'))
-      .max(60)
-      .meta({ description: 'Ids of applications that stand first' }),
-    recent: count(0, 12, 'Lately used'),
-    search: field(z.boolean(), { label: 'Search field' }),
+    favourites: content(
+      z
+        .array(refers(Id.clone(), 'application', 'name'))
+        .max(60)
+        .meta({ description: 'Ids of applications that stand first' }),
+    ),
+    recent: content(count(0, 12, 'Lately used')),
+    search: field(z.boolean(), { label: 'Search field', is: 'content' }),
     searchesWords: field(z.boolean(), {
       label: 'Search what each is for',
+      is: 'content',
       when: ({ search }) => search === true,
     }),
     finish: OwnFinish,

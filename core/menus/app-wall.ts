@@ -7,6 +7,7 @@ import { refers } from '../values/references.ts';
 import type { TypeOf } from '../values/types.ts';
 import { count, grouping, pixels, shortcut } from './fields.ts';
 import { defineMenu } from './menu.ts';
+import { content } from '../values/dress.ts';
 
 /** Some applications behind one. */
 export const Folder = z.looseObject({
@@ -38,12 +39,13 @@ export const appWall = defineMenu({
     iconSize: pixels(24, 200, 'Icons'),
     labels: field(z.boolean(), { label: 'Names' }),
     groups: grouping(),
-    search: field(z.boolean(), { label: 'Search field' }),
+    search: field(z.boolean(), { label: 'Search field', is: 'content' }),
     searchesWords: field(z.boolean(), {
       label: 'Search what each is for',
+      is: 'content',
       when: ({ search }) => search === true,
     }),
-    folders: z.array(Folder).max(40),
+    folders: content(z.array(Folder).max(40)),
     finish: OwnFinish,
   }),
   plain: {

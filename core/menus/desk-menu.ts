@@ -8,6 +8,7 @@ import { deskActNames, deskActTitles } from './acts.ts';
 import { pixels, shortcut } from './fields.ts';
 import { defineMenu } from './menu.ts';
 import { menuOpenedBy } from './openers.ts';
+import { content } from '../values/dress.ts';
 
 const entryId = { id: Id };
 
@@ -43,7 +44,7 @@ export const deskMenu = defineMenu({
     iconSize: pixels(12, 64, 'Icons'),
     icons: field(z.boolean(), { label: 'Icons before the names' }),
     title: field(z.boolean(), { label: 'The desk’s name above' }),
-    entries: z.array(DeskEntry).max(40),
+    entries: content(z.array(DeskEntry).max(40)),
     finish: OwnFinish,
   }),
   plain: {

@@ -16,7 +16,7 @@ export const Shortcut = z
   .meta({ description: 'Keys that open it; none when empty' });
 
 export const shortcut = () =>
-  field(Shortcut.clone(), { label: 'Shortcut', control: 'shortcut', placeholder: 'none' });
+  field(Shortcut.clone(), { label: 'Shortcut', is: 'content', control: 'shortcut', placeholder: 'none' });
 
 export const pixels = (min: number, max: number, label: string) =>
   field(z.number().min(min).max(max).meta({ description: 'px' }), { label, unit: 'px', control: 'slider' });
@@ -45,6 +45,7 @@ type MenuPlace = TypeOf<typeof MenuPlace>;
 export const place = () =>
   field(MenuPlace.clone(), {
     label: 'Opens',
+    is: 'place',
     isWide: true,
     variants: {
       button: { label: 'Beside its button', start: {} },
@@ -55,5 +56,6 @@ export const place = () =>
 export const grouping = () =>
   field(z.enum(['categories', 'none']), {
     label: 'Groups',
+    is: 'content',
     choices: { categories: 'By category', none: 'None' },
   });

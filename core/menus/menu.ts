@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { dress } from '../values/dress.ts';
 
 /** What opens a menu, besides its keys: an act of the desk and a button on an edge, which have one name. */
 export interface Opener<Act extends string = string> {
@@ -40,5 +41,6 @@ export function defineMenu<
   Schema extends z.ZodObject,
   const By extends Opener | null,
 >(facts: MenuFacts<Key, Schema, By>): MenuFacts<Key, Schema, By> {
+  dress(facts.schema);
   return facts;
 }

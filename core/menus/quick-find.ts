@@ -6,7 +6,7 @@ import { count, offset, pixels, shortcut } from './fields.ts';
 import { defineMenu } from './menu.ts';
 
 const through = (label: string, description: string) =>
-  field(z.boolean().meta({ description }), { label, group: 'The search looks through' });
+  field(z.boolean().meta({ description }), { label, is: 'content', group: 'The search looks through' });
 
 /** One line that finds. */
 export const quickFind = defineMenu({
@@ -31,7 +31,7 @@ export const quickFind = defineMenu({
         x: offset('Offset across', 'x'),
         y: offset('Offset down', 'y'),
       }),
-      { label: 'Opens' },
+      { label: 'Opens', is: 'place' },
     ),
     width: pixels(240, 1600, 'Width'),
     answers: count(1, 20, 'Answers at most'),

@@ -6,6 +6,7 @@ import { mainCategories } from './categories.ts';
 import { deskMenu } from './desk-menu.ts';
 import type { AnyMenuFacts } from './menu.ts';
 import { openedMenus } from './openers.ts';
+import { content } from '../values/dress.ts';
 
 /** Where applications are started and the desk is told what to do: the menus of a desk, one of each kind. */
 const all = [...openedMenus, deskMenu] as const;
@@ -29,13 +30,15 @@ function byKey<T>(pick: (menu: MenuKind) => T): Record<MenuKey, T> {
 export const menuSchemas = byKey(({ schema }) => schema);
 export const menuTitles = byKey(({ title }) => title);
 
-export const Menus = z.looseObject({
-  ...(menuSchemas as { [One in AnyOfThem as One['key']]: One['schema'] }),
-  categories: z
-    .array(CategoryName)
-    .max(40)
-    .meta({ description: 'Categories that come first, in this order, under names of their own' }),
-});
+export const Menus = content(
+  z.looseObject({
+    ...(menuSchemas as { [One in AnyOfThem as One['key']]: One['schema'] }),
+    categories: z
+      .array(CategoryName)
+      .max(40)
+      .meta({ description: 'Categories that come first, in this order, under names of their own' }),
+  }),
+);
 export type Menus = TypeOf<typeof Menus>;
 
 export const menuKeys: readonly MenuKey[] = menuKinds.map(({ key }) => key);

@@ -32,13 +32,16 @@ export type ControlName =
   | 'point'
   | 'hanging';
 
+/** How something looks; what there is, what it shows and does; or where it stands. */
+export type Aspect = 'dress' | 'content' | 'place';
+
 /** What a form says of a field, beside what its schema says of the value. Ranges and choices stand in the schema only. */
 export interface FieldFacts {
   label: string;
   /** The label beside some values of the other fields, where it is another one. */
   labelFor?(values: Readonly<Record<string, unknown>>): string;
-  /** What a widget shows, not what it looks like: the dress of one leaves that of another as it is. */
-  isContent?: boolean;
+  /** What it is of what it stands in, where that says otherwise of itself (see dress.ts). */
+  is?: Aspect;
   /** Fields of a group stand together under its name. */
   group?: string;
   unit?: string;

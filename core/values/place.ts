@@ -3,6 +3,7 @@ import { field } from './field.ts';
 import { sides } from './geometry.ts';
 import { Id } from './id.ts';
 import type { TypeOf } from './types.ts';
+import { place } from './dress.ts';
 
 export const points = [
   'top-left',
@@ -47,9 +48,11 @@ export type Hanging = TypeOf<typeof Hanging>;
  * Where a widget is. Offsets point inward from a corner or side, rightward and downward from a middle, and
  * away from a neighbour.
  */
-export const Place = z.looseObject({
-  hangs: field(Hanging.clone(), { label: 'Hangs from', control: 'hanging' }),
-  x: field(Offset.clone(), { label: 'Offset across', unit: 'x', step: 1, decimals: 1 }),
-  y: field(Offset.clone(), { label: 'Offset down', unit: 'y', step: 1, decimals: 1 }),
-});
+export const Place = place(
+  z.looseObject({
+    hangs: field(Hanging.clone(), { label: 'Hangs from', control: 'hanging' }),
+    x: field(Offset.clone(), { label: 'Offset across', unit: 'x', step: 1, decimals: 1 }),
+    y: field(Offset.clone(), { label: 'Offset down', unit: 'y', step: 1, decimals: 1 }),
+  }),
+);
 export type Place = TypeOf<typeof Place>;

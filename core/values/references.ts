@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { lookUp } from './look-up.ts';
-import { unwrapped } from './field.ts';
+import { partsOf, schemasIn } from './walk.ts';
 
 /** Things of a desk that others name by their id, and files that lie beside it, named by the SHA-256 of their bytes. */
 const referredTo = ['application', 'folder', 'picture', 'font', 'sound'] as const;
@@ -69,23 +68,6 @@ export function prune(schema: z.ZodType, value: unknown, to: ReferenceTo, gone: 
   return fate;
 }
 
-/** What a value holds by its schema: by key, or under null the value itself by what its schema wraps. */
-function partsOf(schema: z.ZodType, value: unknown): [string | number | null, z.ZodType, unknown][] {
-  const inner = unwrapped(schema);
-  if (inner !== schema) return [[null, inner, value]];
-  if (inner instanceof z.ZodArray && Array.isArray(value))
-    return value.map((one: unknown, index) => [index, inner.element as z.ZodType, one]);
-  if (inner instanceof z.ZodDiscriminatedUnion) {
-    const shape = inner.options.find((option) =>
-      isOfShape(option as z.ZodType, inner.def.discriminator, value),
-    );
-    return shape ? [[null, shape as z.ZodType, value]] : [];
-  }
-  return inner instanceof z.ZodObject && isRecord(value)
-    ? Object.entries(inner.shape).map(([key, part]) => [key, part as z.ZodType, lookUp(value, key)])
-    : [];
-}
-
 /** By what is named: which schemas have such a name in them, as far as that was asked. */
 const holders = new Map(referredTo.map((to) => [to, new WeakMap<z.ZodType, boolean>()]));
 
@@ -97,25 +79,4 @@ function holds(schema: z.ZodType, to: ReferenceTo): boolean {
     holders.get(to)?.set(schema, found);
   }
   return found;
-}
-
-function schemasIn(schema: z.ZodType): z.ZodType[] {
-  const inner = unwrapped(schema);
-  if (inner !== schema) return [inner];
-  if (inner instanceof z.ZodArray) return [inner.element as z.ZodType];
-  if (inner instanceof z.ZodDiscriminatedUnion) return inner.options as z.ZodType[];
-  return inner instanceof z.ZodObject ? (Object.values(inner.shape) as z.ZodType[]) : [];
-}
-
-function isRecord(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
-}
-
-/** Whether a value is of one shape of several, by the field that tells them apart. */
-function isOfShape(option: z.ZodType, discriminator: string, value: unknown): boolean {
-  if (option instanceof z.ZodDiscriminatedUnion)
-    return option.options.some((one) => isOfShape(one as z.ZodType, option.def.discriminator, value));
-  if (!(option instanceof z.ZodObject) || !isRecord(value)) return false;
-  const told = lookUp(option.shape, discriminator);
-  return told instanceof z.ZodLiteral && told.values.has(lookUp(value, discriminator) as never);
 }

@@ -9,6 +9,7 @@ import { refers } from '../values/references.ts';
 import { Colour } from '../values/roles.ts';
 import type { TypeOf } from '../values/types.ts';
 import { buttonShapes, windowButtonTitles, windowButtons } from '../values/window-buttons.ts';
+import { content, dress } from '../values/dress.ts';
 
 /** How windows look, where they go, and what reacts to them. Which windows are open is no part of a desk. */
 
@@ -130,6 +131,7 @@ const WindowGaps = z.looseObject({
     z.boolean().meta({ description: 'Dragged to a side or a corner, a window takes that half or quarter' }),
     {
       label: 'Sides take windows',
+      is: 'content',
     },
   ),
   snap: slider(0, 60, 'Catches within', { description: 'px from another window or a side' }),
@@ -231,6 +233,7 @@ const WorkspaceGrid = z.looseObject({
     z.enum(overviewCorners).meta({ description: 'The corner of the screen that opens the overview' }),
     {
       label: 'Overview at',
+      is: 'content',
       choices: {
         none: 'No corner',
         'top-left': 'Top left',
@@ -245,12 +248,15 @@ const WorkspaceGrid = z.looseObject({
 const DesktopIcons = z.looseObject({
   shown: field(z.enum(['none', 'some', 'all']), {
     label: 'Icons',
+    is: 'content',
     choices: { none: 'None', some: 'Some', all: 'All' },
   }),
-  applications: z
-    .array(refers(z.string().max(64), 'application', 'name'))
-    .max(200)
-    .meta({ description: 'Ids of those that are shown, where some are' }),
+  applications: content(
+    z
+      .array(refers(z.string().max(64), 'application', 'name'))
+      .max(200)
+      .meta({ description: 'Ids of those that are shown, where some are' }),
+  ),
   size: field(z.number().min(24).max(128).meta({ description: 'px' }), {
     label: 'Size',
     unit: 'px',
@@ -260,6 +266,7 @@ const DesktopIcons = z.looseObject({
   labels: field(z.boolean(), { label: 'Names', when: areShown }),
   from: field(z.enum(['top-left', 'top-right', 'bottom-left', 'bottom-right']), {
     label: 'From',
+    is: 'place',
     choices: {
       'top-left': 'Top left',
       'top-right': 'Top right',
@@ -291,19 +298,21 @@ export const DeskShortcut = z.looseObject({
 });
 export type DeskShortcut = TypeOf<typeof DeskShortcut>;
 
-export const Windows = z.looseObject({
-  title: WindowTitle,
-  lines: WindowLines,
-  buttons: WindowButtons,
-  behind: WindowBehind,
-  finish: OwnFinish,
-  gaps: WindowGaps,
-  moves: WindowMoves,
-  habits: z.array(WindowHabit).max(100),
-  workspaces: WorkspaceGrid,
-  icons: DesktopIcons,
-  shortcuts: z.array(DeskShortcut).max(60),
-});
+export const Windows = dress(
+  z.looseObject({
+    title: WindowTitle,
+    lines: WindowLines,
+    buttons: WindowButtons,
+    behind: WindowBehind,
+    finish: OwnFinish,
+    gaps: WindowGaps,
+    moves: WindowMoves,
+    habits: content(z.array(WindowHabit).max(100)),
+    workspaces: WorkspaceGrid,
+    icons: DesktopIcons,
+    shortcuts: content(z.array(DeskShortcut).max(60)),
+  }),
+);
 export type Windows = TypeOf<typeof Windows>;
 
 /** Those of its parts that are one form each. */

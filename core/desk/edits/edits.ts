@@ -1,6 +1,7 @@
 import { backdropEdits } from './backdrops.ts';
 import { carryEdits } from './carry.ts';
 import { deskEdits } from './desk.ts';
+import { dressEdits } from './dress.ts';
 import { edgeEdits } from './edges.ts';
 import { groupEdits } from './groups.ts';
 import { lookEdits } from './look.ts';
@@ -22,6 +23,7 @@ export const edits = {
   ...menuEdits,
   ...sourceEdits,
   ...widgetEdits,
+  ...dressEdits,
   ...groupEdits,
   ...windowEdits,
   ...partEdits,

@@ -1,8 +1,4 @@
 import type { Draft } from 'immer';
-import type { z } from 'zod';
-import type { Finish } from '../../values/finish.ts';
-import { lookUp } from '../../values/look-up.ts';
-import { widgetKindOf } from '../../widgets/list.ts';
 import type { Rect } from '../../values/geometry.ts';
 import type { Hanging } from '../../values/place.ts';
 import type { DeskDraft } from '../desk.ts';
@@ -10,14 +6,6 @@ import { freePlace, placeAt, type Ground } from '../ground.ts';
 import { widgetsInCircles, type Widget } from '../sections/widgets.ts';
 import { copyGroups } from './copies.ts';
 import { byId, editOf } from './edit.ts';
-
-/** What a widget looks like, whatever it shows. */
-export interface Dress {
-  finish: Finish | null;
-  /** Null leaves the face. */
-  face: string | null;
-  options: Readonly<Record<string, unknown>>;
-}
 
 /** Lets widgets stand at rectangles; each keeps what it hangs from. Locked ones stay. */
 export function standAt(desk: DeskDraft, rects: ReadonlyMap<string, Rect>, ground: Ground): void {
@@ -49,23 +37,6 @@ export const widgetEdits = {
     editOf('Option', (desk) => {
       const widget = byId(desk.widgets, id);
       if (widget) Object.assign(widget.options, options);
-    }),
-
-  /** Gives widgets the look of another: its finish, and those of its options that their kinds understand. */
-  dressWidgets: (ids: readonly string[], { finish, face, options }: Dress) =>
-    editOf('Dress', (desk) => {
-      for (const id of ids) {
-        const widget = byId(desk.widgets, id);
-        if (!widget) continue;
-        const kind = widgetKindOf(widget.type);
-        widget.finish = finish;
-        if (face !== null && kind.faces.some((one) => one.id === face)) widget.face = face;
-        const taken = Object.entries(options).filter(([key, value]) => {
-          const schema = lookUp(kind.options.shape, key) as z.ZodType | undefined;
-          return schema?.safeParse(value).success;
-        });
-        widget.options = { ...widget.options, ...structuredClone(Object.fromEntries(taken)) };
-      }
     }),
 
   /** Puts widgets at solved rectangles; each keeps what it hangs from. Locked ones stay. */

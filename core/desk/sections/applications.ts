@@ -6,6 +6,7 @@ import { Name } from '../../values/name.ts';
 import type { TypeOf } from '../../values/types.ts';
 import { defineSection } from './section.ts';
 import { refers } from '../../values/references.ts';
+import { content } from '../../values/dress.ts';
 
 const Link = linkUpTo(2000).meta({ description: 'Web address that it opens, asked first; none when empty' });
 
@@ -36,7 +37,7 @@ export const Application = z.looseObject({
 });
 export type Application = TypeOf<typeof Application>;
 
-export const Applications = z.array(Application).max(400);
+export const Applications = content(z.array(Application).max(400));
 
 export const applications = defineSection({
   key: 'applications',

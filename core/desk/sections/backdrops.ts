@@ -1,12 +1,15 @@
 import { z } from 'zod';
 import { Backdrop } from '../../backdrop/schema.ts';
 import { defineSection, without } from './section.ts';
+import { content } from '../../values/dress.ts';
 
 export const backdrops = defineSection({
   key: 'backdrops',
-  schema: z.array(Backdrop).min(1).max(200).meta({
-    description: 'The first lies everywhere; of the others the one that says most of where it lies',
-  }),
+  schema: content(
+    z.array(Backdrop).min(1).max(200).meta({
+      description: 'The first lies everywhere; of the others the one that says most of where it lies',
+    }),
+  ),
   ids: (list) =>
     list.flatMap(({ id, source }, index) => [
       [['backdrops', index], id] as const,

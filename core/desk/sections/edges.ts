@@ -2,13 +2,16 @@ import { z } from 'zod';
 import { EdgeFrame, ItemFrame } from '../../arrange/schema.ts';
 import { itemKinds, type ItemType } from '../../items/list.ts';
 import { defineSection, without } from './section.ts';
+import { content, dress } from '../../values/dress.ts';
 
 const itemSchemas = itemKinds.map((kind) =>
-  ItemFrame.extend({
-    type: z.literal(kind.type),
-    face: z.enum(kind.faces.map(({ id }) => id) as [string, ...string[]]),
-    options: kind.options,
-  }),
+  dress(
+    ItemFrame.extend({
+      type: content(z.literal(kind.type)),
+      face: z.enum(kind.faces.map(({ id }) => id) as [string, ...string[]]),
+      options: kind.options,
+    }),
+  ),
 );
 export interface Item extends ItemFrame {
   type: ItemType;
@@ -16,15 +19,20 @@ export interface Item extends ItemFrame {
   options: Record<string, unknown>;
 }
 
+/** The schema of an item, whatever its kind. */
+export const ItemSchema = z.discriminatedUnion('type', itemSchemas as never);
+
 /** The schema of an edge, for forms too. */
-export const Edge = EdgeFrame.extend({
-  items: z.array(z.discriminatedUnion('type', itemSchemas as never)).max(200),
-});
+export const Edge = dress(
+  EdgeFrame.extend({
+    items: content(z.array(ItemSchema).max(200)),
+  }),
+);
 export type Edge = EdgeFrame & { items: Item[] };
 
 export const edges = defineSection({
   key: 'edges',
-  schema: z.array(Edge).max(40),
+  schema: content(z.array(Edge).max(40)),
   ids: (list) =>
     list.flatMap(({ id, items }, index) => [
       [['edges', index], id] as const,

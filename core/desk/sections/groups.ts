@@ -4,6 +4,7 @@ import { Id } from '../../values/id.ts';
 import { Name } from '../../values/name.ts';
 import type { TypeOf } from '../../values/types.ts';
 import { defineSection, idsIn, without } from './section.ts';
+import { content } from '../../values/dress.ts';
 
 /** Widgets that are selected, moved and scaled as one. */
 export const Group = z.looseObject({
@@ -22,7 +23,7 @@ const MOST_GROUPS = 200;
 
 export const groups = defineSection({
   key: 'groups',
-  schema: z.array(Group).max(MOST_GROUPS),
+  schema: content(z.array(Group).max(MOST_GROUPS)),
   ids: (list) => idsIn('groups', list),
   check({ groups: list, widgets }, _known, say) {
     const there = new Set(widgets.map(({ id }) => id));

@@ -5,9 +5,10 @@ import { Tide } from '../../sources/tide/tide.ts';
 import { Units } from '../../sources/units.ts';
 import type { TypeOf } from '../../values/types.ts';
 import { defineSection } from './section.ts';
+import { content } from '../../values/dress.ts';
 
 /** What a desk's readings are shown in, and what they are worked out from besides its place. */
-export const Sources = z.looseObject({ units: Units, tide: Tide, outside: Outside, sound: Sound });
+export const Sources = content(z.looseObject({ units: Units, tide: Tide, outside: Outside, sound: Sound }));
 export type Sources = Omit<TypeOf<typeof Sources>, 'outside' | 'sound'> & {
   outside: OutsideValue;
   sound: SoundValue;

@@ -8,6 +8,7 @@ import { Place } from '../../values/place.ts';
 import { widgetKinds, type WidgetType } from '../../widgets/list.ts';
 import { freePlace } from '../ground.ts';
 import { defineSection, idsIn, without } from './section.ts';
+import { content, dress } from '../../values/dress.ts';
 
 /** What every widget has, whatever its kind. */
 export const WidgetFrame = z.looseObject({
@@ -15,6 +16,7 @@ export const WidgetFrame = z.looseObject({
   place: Place,
   scale: field(z.number().min(0.1).max(10), {
     label: 'Scale',
+    is: 'place',
     control: 'slider',
     step: 0.05,
     decimals: 2,
@@ -22,11 +24,11 @@ export const WidgetFrame = z.looseObject({
   }),
   followsWidth: field(
     z.boolean().meta({ description: 'As wide as the part that it hangs from, where its kind has a width' }),
-    { label: 'As wide as that' },
+    { label: 'As wide as that', is: 'place' },
   ),
   finish: OwnFinish,
-  locked: field(z.boolean(), { label: 'Locked', group: 'Hold' }),
-  clicksThrough: field(z.boolean(), { label: 'Clicks through', group: 'Hold' }),
+  locked: field(z.boolean(), { label: 'Locked', is: 'content', group: 'Hold' }),
+  clicksThrough: field(z.boolean(), { label: 'Clicks through', is: 'content', group: 'Hold' }),
   shows: field(
     z.discriminatedUnion('by', [
       z.looseObject({ by: z.literal('always') }),
@@ -46,6 +48,7 @@ export const WidgetFrame = z.looseObject({
     ]),
     {
       label: 'Shown',
+      is: 'content',
       variants: {
         always: { label: 'Always', start: {} },
         near: { label: 'Pointer near', start: { reach: 60 } },
@@ -53,17 +56,21 @@ export const WidgetFrame = z.looseObject({
       },
     },
   ),
-  workspaces: z
-    .array(Id)
-    .max(32)
-    .meta({ description: 'Ids of the workspaces that it is shown on; on all where there is none' }),
+  workspaces: content(
+    z
+      .array(Id)
+      .max(32)
+      .meta({ description: 'Ids of the workspaces that it is shown on; on all where there is none' }),
+  ),
 });
 const widgetSchemas = widgetKinds.map((kind) =>
-  WidgetFrame.extend({
-    type: z.literal(kind.type),
-    face: z.enum(kind.faces.map((face) => face.id) as [string, ...string[]]),
-    options: kind.options,
-  }),
+  dress(
+    WidgetFrame.extend({
+      type: content(z.literal(kind.type)),
+      face: z.enum(kind.faces.map((face) => face.id) as [string, ...string[]]),
+      options: kind.options,
+    }),
+  ),
 );
 /** When it is there: always, while the pointer is so near (px), or while an expression holds. */
 type Showing = { by: 'always' } | { by: 'near'; reach: number } | { by: 'while'; holds: string };
@@ -85,12 +92,12 @@ export interface Widget {
   workspaces: string[];
 }
 
+/** The schema of a widget, whatever its kind. */
+export const WidgetSchema = z.discriminatedUnion('type', widgetSchemas as never);
+
 export const widgets = defineSection({
   key: 'widgets',
-  schema: z
-    .array(z.discriminatedUnion('type', widgetSchemas as never))
-    .max(4000)
-    .meta({ description: 'The later one stands above' }),
+  schema: content(z.array(WidgetSchema).max(4000).meta({ description: 'The later one stands above' })),
   ids: (list) => idsIn('widgets', list),
   check({ widgets: list }, { screens, parts, workspaces }, say) {
     list.forEach(({ place: { hangs }, workspaces: on }, i) => {

@@ -9,7 +9,7 @@ import { laySign, type IconLayout } from '../text.ts';
 
 const options = z.looseObject({
   application: refers(
-    field(z.string().max(64).default(''), { label: 'Application', control: 'application' }),
+    field(z.string().max(64).default(''), { label: 'Application', is: 'content', control: 'application' }),
     'application',
     'holder',
   ),

@@ -11,6 +11,7 @@ import { laySign, paddingOf, type IconLayout } from '../text.ts';
 const options = z.looseObject({
   shows: field(z.enum(['next', 'height', 'moon']).default('next'), {
     label: 'Shows',
+    is: 'content',
     choices: { next: 'Rise, set', height: 'Height', moon: 'Moon' },
     when: (_, face) => face !== 'arc',
   }),

@@ -26,6 +26,7 @@ export const frontMenus = defineItem({
   options: z.looseObject({
     none: field(z.string().max(80).default('The desk'), {
       label: 'When none is open',
+      is: 'content',
       placeholder: 'nothing',
       when: (_, face) => face !== 'menus',
     }),

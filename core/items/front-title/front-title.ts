@@ -29,10 +29,12 @@ export const frontTitle = defineItem({
   options: z.looseObject({
     shown: field(z.enum(['always', 'filled']).default('always'), {
       label: 'Shown',
+      is: 'content',
       choices: { always: 'Always', filled: 'When filled' },
     }),
     none: field(z.string().max(80).default(''), {
       label: 'When none is open',
+      is: 'content',
       placeholder: 'nothing',
       when: ({ shown }, face) => shown === 'always' && face !== 'buttons',
     }),

@@ -12,14 +12,16 @@ import { itemText, paddingOf } from '../text.ts';
 const options = z.looseObject({
   workspaces: field(z.enum(['here', 'all']).default('here'), {
     label: 'Of',
+    is: 'content',
     choices: { here: 'This workspace', all: 'All' },
   }),
   screens: field(z.enum(['here', 'all']).default('all'), {
     label: 'On',
+    is: 'content',
     choices: { here: 'This screen', all: 'All screens' },
   }),
-  grouped: field(z.boolean().default(false), { label: 'One for each application' }),
-  minimised: field(z.boolean().default(true), { label: 'Minimised too' }),
+  grouped: field(z.boolean().default(false), { label: 'One for each application', is: 'content' }),
+  minimised: field(z.boolean().default(true), { label: 'Minimised too', is: 'content' }),
   width: field(z.number().int().min(40).max(400).default(160), {
     label: 'Words at most',
     unit: 'px',

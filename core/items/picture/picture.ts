@@ -24,7 +24,7 @@ export const picture = defineItem({
           .max(120)
           .default('')
           .meta({ description: 'freedesktop icon name, or a picture of one’s own as own: and its SHA-256' }),
-        { label: 'Picture', control: 'own-picture' },
+        { label: 'Picture', is: 'content', control: 'own-picture' },
       ),
       'picture',
     ),

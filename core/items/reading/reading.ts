@@ -16,6 +16,7 @@ const isOwn = ({ meter }: Readonly<Record<string, unknown>>) => meter === 'own';
 const options = z.looseObject({
   meter: field(z.enum(['processor', 'memory', 'disk', 'network', 'own']).default('processor'), {
     label: 'Reading',
+    is: 'content',
     choices: {
       processor: 'Processor',
       memory: 'Memory',
@@ -25,14 +26,21 @@ const options = z.looseObject({
     },
   }),
   own: fieldWhen(expression('Expression', 'tide.height'), isOwn),
-  unit: field(z.string().max(12).default(''), { label: 'Unit', placeholder: 'none', when: isOwn }),
+  unit: field(z.string().max(12).default(''), {
+    label: 'Unit',
+    is: 'content',
+    placeholder: 'none',
+    when: isOwn,
+  }),
   full: field(z.number().min(0.001).max(1e12).default(100), {
     label: 'Full at',
+    is: 'content',
     when: (values, face) => isOwn(values) && face !== 'number',
   }),
   from: originOption('machine'),
   span: field(z.number().int().min(1).max(60).default(5), {
     label: 'Graph over',
+    is: 'content',
     unit: 'min',
     when: (_, face) => face === 'graph',
   }),

@@ -13,6 +13,7 @@ export const session = defineItem({
   options: z.looseObject({
     act: field(z.enum(['lock', 'sleep', 'restart', 'leave']).default('lock'), {
       label: 'Does',
+      is: 'content',
       choices: { lock: 'Lock', sleep: 'Sleep', restart: 'Restart', leave: 'Leave' },
     }),
   }),

@@ -28,7 +28,7 @@ const options = z.looseObject({
       )
       .max(12)
       .default(() => signIds.map((sign) => ({ sign, shows: 'always' as const }))),
-    { label: 'Signs', one: 'Sign' },
+    { label: 'Signs', one: 'Sign', is: 'content' },
   ),
 });
 

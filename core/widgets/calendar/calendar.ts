@@ -14,7 +14,7 @@ const faces = [
 
 const options = z.looseObject({
   only: field(z.string().max(64).default(''), {
-    isContent: true,
+    is: 'content',
     label: 'Calendar',
     control: 'calendar',
     placeholder: 'all of them',

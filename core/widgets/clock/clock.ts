@@ -38,7 +38,7 @@ const options = z.looseObject({
         { zone: '', name: '' },
         { zone: 'UTC', name: '' },
       ]),
-    { label: 'Zones', isContent: true, one: 'Zone', when: (_, face) => face === 'zones' },
+    { label: 'Zones', is: 'content', one: 'Zone', when: (_, face) => face === 'zones' },
   ),
   until: field(
     z
@@ -46,17 +46,17 @@ const options = z.looseObject({
       .max(16)
       .refine(isWallMoment, { message: 'is not a day and a time, such as 2027-03-20 06:00' })
       .default('2027-03-20 06:00'),
-    { label: 'Until', isContent: true, when: (_, face) => face === 'until' },
+    { label: 'Until', is: 'content', when: (_, face) => face === 'until' },
   ),
   what: field(z.string().max(80).default('the first boat'), {
     label: 'What comes',
-    isContent: true,
+    is: 'content',
     placeholder: 'nothing',
     when: (_, face) => face === 'until',
   }),
   minutes: field(z.number().min(0.1).max(5999).default(25), {
     label: 'Runs for',
-    isContent: true,
+    is: 'content',
     unit: 'min',
     when: (_, face) => face === 'timer',
   }),
@@ -67,7 +67,7 @@ const options = z.looseObject({
       .nullable()
       .default(null)
       .meta({ description: 'When the timer was started, epoch ms; null while it waits' }),
-    { label: 'Started', isContent: true, when: () => false },
+    { label: 'Started', is: 'content', when: () => false },
   ),
   type: TypeOption,
   colour: colourOption('ink'),

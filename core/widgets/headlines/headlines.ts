@@ -11,7 +11,7 @@ const faces = [
 
 const options = z.looseObject({
   only: field(z.string().max(64).default(''), {
-    isContent: true,
+    is: 'content',
     label: 'Source',
     control: 'headlines',
     placeholder: 'all of them',

@@ -20,7 +20,7 @@ const ofMeters = new Set<string | null>(['rings', 'bars', 'graph', 'text']);
 
 /** Whether a meter is shown, on the faces that show several. */
 const meter = (start: boolean, label: string) =>
-  field(z.boolean().default(start), { label, isContent: true, when: (_, face) => ofMeters.has(face) });
+  field(z.boolean().default(start), { label, is: 'content', when: (_, face) => ofMeters.has(face) });
 
 /** Which of a list are shown, in the order of choice; all that there are where none is chosen. */
 const chosen = (label: string, one: string, control: 'mount' | 'interface', ofFace: string) =>
@@ -29,7 +29,7 @@ const chosen = (label: string, one: string, control: 'mount' | 'interface', ofFa
       .array(z.looseObject({ name: field(z.string().max(200).default(''), { label: 'Which', control }) }))
       .max(12)
       .default([]),
-    { label, one, isContent: true, when: (_, face) => face === ofFace },
+    { label, one, is: 'content', when: (_, face) => face === ofFace },
   );
 const isEmpty = (list: unknown) => !Array.isArray(list) || list.length === 0;
 

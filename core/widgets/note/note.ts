@@ -18,7 +18,7 @@ const options = z.looseObject({
     z.string().max(MOST_NOTE).default('# Tomorrow\n- [ ] Nets at **06:30**\n- [x] Scales charged'),
     {
       label: 'Text',
-      isContent: true,
+      is: 'content',
       control: 'long-text',
       isWide: true,
       placeholder: '# A heading, - a list, - [ ] a task, **bold**',

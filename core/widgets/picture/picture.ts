@@ -18,7 +18,7 @@ const MOST_PICTURES = 60;
 const options = z.looseObject({
   pictures: field(z.array(refers(OwnFile.clone(), 'picture')).max(MOST_PICTURES).default([]), {
     label: 'Pictures',
-    isContent: true,
+    is: 'content',
     control: 'photos',
     isWide: true,
   }),

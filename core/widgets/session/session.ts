@@ -3,7 +3,7 @@ import { defineWidget } from '../../kinds/kind.ts';
 import { field } from '../../values/field.ts';
 import { buttonFaces, buttonShape } from '../buttons.ts';
 
-const shown = (label: string) => field(z.boolean().default(true), { label, isContent: true });
+const shown = (label: string) => field(z.boolean().default(true), { label, is: 'content' });
 
 const options = z.looseObject({
   lock: shown('Lock'),

@@ -20,7 +20,7 @@ const isOf =
 const options = z.looseObject({
   text: field(z.string().max(200).default('Marrow Point'), {
     label: 'Words',
-    isContent: true,
+    is: 'content',
     isWide: true,
     when: isOf('words'),
   }),

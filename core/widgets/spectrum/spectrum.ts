@@ -19,7 +19,7 @@ const isFlat = (face: string | null) => face !== 'ring';
 const options = z.looseObject({
   hears: field(z.enum(['player', 'microphone', 'tab']).default('player'), {
     label: 'Listens to',
-    isContent: true,
+    is: 'content',
     isWide: true,
     choices: { player: 'Player', microphone: 'Microphone', tab: 'Shared tab' },
   }),

@@ -80,7 +80,7 @@ const options = z.looseObject({
       .array(Cell)
       .max(MOST_CELLS)
       .default(() => starters.map((cell) => ({ ...cell }))),
-    { label: 'Cells', one: 'Cell', isContent: true },
+    { label: 'Cells', one: 'Cell', is: 'content' },
   ),
   size: field(z.number().min(24).max(400).default(96), {
     label: 'Size',

@@ -18,7 +18,7 @@ import { groupSelection, selectedGroup, ungroupSelection } from '../parts/groups
 import { typableSelection, typeInPlace } from '../stage/layers/typing.ts';
 import { copySelection, cutSelection, pasteParts } from '../parts/clipboard.ts';
 import type { Command } from './command.ts';
-import { copyDress, hasDress, pasteDress } from '../parts/dress.ts';
+import { copyDress, canPasteDress, pasteDress } from '../parts/dress.ts';
 
 const hasWidgets =
   (least = 1) =>
@@ -118,7 +118,7 @@ const all: readonly Command[] = [
     also: 'style look format',
     group: 'Selection',
     keys: ['Ctrl+Alt+C'],
-    isAvailable: hasWidgets(),
+    isAvailable: hasSelection,
     run: copyDress,
   },
   {
@@ -127,7 +127,7 @@ const all: readonly Command[] = [
     also: 'style look format',
     group: 'Selection',
     keys: ['Ctrl+Alt+V'],
-    isAvailable: () => hasWidgets()() && hasDress(),
+    isAvailable: canPasteDress,
     run: pasteDress,
   },
   {

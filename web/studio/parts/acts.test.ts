@@ -9,7 +9,7 @@ import { presentDesk, useDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
 import { useScene } from '../../session/scene.ts';
 import { useView } from '../../stores/view.ts';
-import { copyDress, pasteDress } from './dress.ts';
+import { canPasteDress, copyDress, dressAlike, dressEdge, dressItems, pasteDress } from './dress.ts';
 import {
   addEdge,
   addItem,
@@ -26,9 +26,6 @@ import {
   selectAllWidgets,
   selectedParts,
   toggleFlag,
-  dressAlike,
-  dressEdge,
-  dressItems,
 } from './acts.ts';
 
 async function open(desk: Desk): Promise<void> {
@@ -281,6 +278,30 @@ describe('changing what is selected', () => {
     pasteDress();
     const worn = desk().widgets.find(({ id }) => id === second.id)?.options;
     expect(worn).to.deep.include({ text: 'The net is open', align: 'right', colour: 'accent' });
+  });
+
+  it('dresses an edge and an item as one whose dress was copied; what is of another sort is left alone', () => {
+    const edge = (id: string) => desk().edges.find((one) => one.id === id);
+    const dock = edge('dock');
+    const [first, second] = dock?.items ?? [];
+    if (!dock || !first || !second) throw new Error('no dock');
+    useView.getState().select(['dock']);
+    copyDress();
+    useView.getState().select(['panel']);
+    pasteDress();
+    expect(edge('panel')).to.deep.include({ thickness: dock.thickness, side: 'top', kind: 'panel' });
+    useView.getState().select(['clock']);
+    const before = desk();
+    expect(canPasteDress()).to.equal(false);
+    pasteDress();
+    expect(desk()).to.equal(before);
+    useDesk.getState().edit(edits.setItemFrame(first.id, { iconSize: 50 }));
+    useView.getState().select([first.id]);
+    copyDress();
+    useView.getState().select([second.id]);
+    pasteDress();
+    const worn = edge('dock')?.items.find(({ id }) => id === second.id);
+    expect(worn).to.deep.include({ iconSize: 50, options: second.options });
   });
 
   it('leaves step by step: a menu, Try, the item, the edge', () => {

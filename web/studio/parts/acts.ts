@@ -156,33 +156,6 @@ export function swapItem(item: Item, type: ItemType): void {
     .edit(edits.swapItem(item.id, { ...fresh, face, keeps, iconSize, before, after, presses, options }));
 }
 
-/** The room and the icon's size of one item for others. */
-export function dressItems({ keeps, iconSize, before, after }: Item, others: readonly Item[]): void {
-  const ids = others.map(({ id }) => id);
-  useDesk
-    .getState()
-    .edit(named('Dress all alike', edits.setItemFrames(ids, { keeps, iconSize, before, after })));
-}
-
-/** The face and the options of one item for others of its kind, but for what it is for: which application it starts, say. */
-export function dressAlike({ face, options }: Item, others: readonly Item[]): void {
-  const { application: _, act: _act, ...looks } = options;
-  useDesk.getState().edit(
-    edits.setItems(
-      others.map(({ id }) => id),
-      looks,
-      face,
-    ),
-  );
-}
-
-/** What an edge looks like, taken from another one: all but where it stands, and what is on it. */
-export function dressEdge(edge: string, other: Edge): void {
-  const { thickness, iconSize, margin, padding, spacing, backing, growth, labels, finish } = other;
-  const dress = { thickness, iconSize, margin, padding, spacing, backing, growth, labels, finish };
-  useDesk.getState().edit(named(`Dress as ${nameOfPart(other)}`, edits.setEdge(edge, dress)));
-}
-
 export function addItem(edgeId: string, type: ItemType, index?: number): void {
   const desk = presentDesk();
   const edge = desk?.edges.find(({ id }) => id === edgeId);

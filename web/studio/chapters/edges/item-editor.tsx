@@ -13,7 +13,8 @@ import { Section } from '../../../ui/section.tsx';
 import { signIds } from '../../../../core/items/tray/tray.ts';
 import type { Values } from '../../form/control.ts';
 import { Fields } from '../../form/form.tsx';
-import { dressAlike, dressItems, duplicateSelection, removeSelection, swapItem } from '../../parts/acts.ts';
+import { duplicateSelection, removeSelection, swapItem } from '../../parts/acts.ts';
+import { dressAlike, dressItems } from '../../parts/dress.ts';
 import { menuItem, menuPanel } from '../../../ui/menu.ts';
 
 /** Takes the icon's size to all between the springs around it. */
@@ -43,9 +44,7 @@ function OnAll({ item, edge }: { item: Item; edge: Edge }) {
     <div className="mt-2 flex flex-wrap gap-1.5">
       <Button onClick={() => dressItems(item, edge.items)}>This room for all on the edge</Button>
       {same.length > 0 && (
-        <Button onClick={() => dressAlike(item, same)}>
-          These options for all {same.length + 1} of its kind
-        </Button>
+        <Button onClick={() => dressAlike(item, same)}>All {same.length + 1} of its kind like this</Button>
       )}
     </div>
   );
