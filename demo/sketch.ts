@@ -5,6 +5,7 @@ import { marrowTide } from '../core/sources/tide/tide.ts';
 import { plainUnits } from '../core/sources/units.ts';
 import { plainSound, type Sound } from '../core/sources/sound/schema.ts';
 import type { Group } from '../core/desk/sections/groups.ts';
+import { plainKeys, type DeskKey } from '../core/menus/keys.ts';
 import { plainMenus, type Menus } from '../core/menus/schema.ts';
 import type { Application } from '../core/desk/sections/applications.ts';
 import type { Backdrop } from '../core/backdrop/schema.ts';
@@ -161,6 +162,7 @@ interface Sketch {
   edges: Edge[];
   widgets: Widget[];
   menus?: Partial<Menus>;
+  keys?: DeskKey[];
   outside?: Outside;
   sound?: Sound;
   groups?: Group[];
@@ -182,6 +184,7 @@ export function desk({
   screens = [wide],
   workspaces,
   menus = {},
+  keys = plainKeys,
   windows = {},
   ...rest
 }: Sketch): Desk {
@@ -202,6 +205,7 @@ export function desk({
       finishes,
     },
     menus: { ...plainMenus, categories, ...menus },
+    keys,
     sources: { units: plainUnits, tide: marrowTide, outside, sound },
     groups,
     windows: { ...plainWindows, ...windows },

@@ -4,6 +4,7 @@ import type { Look } from '../look/schema.ts';
 import type { GeoPlace } from '../values/earth.ts';
 import type { Application } from './sections/applications.ts';
 import type { Edge } from './sections/edges.ts';
+import type { DeskKey } from '../menus/keys.ts';
 import type { Menus } from '../menus/schema.ts';
 import type { Group } from './sections/groups.ts';
 import type { Screen } from './sections/screens.ts';
@@ -21,13 +22,14 @@ export interface Sections {
   widgets: Widget[];
   groups: Group[];
   menus: Menus;
+  keys: DeskKey[];
   sources: Sources;
   applications: Application[];
   workspaces: Workspace[];
   windows: Windows;
 }
 
-export const FORMAT = 9;
+export const FORMAT = 10;
 
 /** The document. */
 export interface Desk extends Sections {

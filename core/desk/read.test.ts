@@ -5,6 +5,8 @@ import { arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { itemKindOf, type ItemType } from '../items/list.ts';
 import { plainSound } from '../sources/sound/schema.ts';
+import { plainKeys } from '../menus/keys.ts';
+import type { Desk } from './desk.ts';
 import { plainMenus } from '../menus/schema.ts';
 import type { Edge } from './sections/edges.ts';
 import { createItem } from './defaults.ts';
@@ -208,22 +210,50 @@ describe('upgrading', () => {
   const without = (record: object, keys: readonly string[]) =>
     Object.fromEntries(Object.entries(record).filter(([key]) => !keys.includes(key)));
 
+  /** With keys where format 9 had them. */
+  function inFormat9(desk: Desk) {
+    const of = (act: string) => desk.keys.find((key) => key.act === act)?.shortcut ?? '';
+    const { appList, appWall, quickFind, deskMenu, categories } = desk.menus;
+    const menus: Record<string, object> = {
+      appList: { ...appList, shortcut: of('app-list') },
+      appWall: { ...appWall, shortcut: of('app-wall') },
+      quickFind: { ...quickFind, shortcut: of('quick-find') },
+      deskMenu: { ...deskMenu, shortcut: of('desk-menu') },
+      categories,
+    };
+    const isMenu = ({ act }: { act: string }) => /^(app-list|app-wall|quick-find|desk-menu)$/.test(act);
+    const windows = { ...desk.windows, shortcuts: desk.keys.filter((key) => !isMenu(key)) };
+    return { ...without(desk, ['keys']), format: 9, menus, windows };
+  }
+
+  it('brings format 9, which had keys in two places, to the present one', () => {
+    const desk = {
+      ...dawnCount(),
+      keys: [...dawnCount().keys, { act: 'quiet', shortcut: 'Ctrl+Alt+Q' } as const],
+    };
+    const read = readDesk(inFormat9(desk));
+    expect(read.ok && read.value).to.deep.equal(desk);
+    const bare = inFormat9({ ...desk, keys: [{ act: 'desk-menu', shortcut: 'Ctrl+Alt+B' }] });
+    const found = readDesk(bare);
+    expect(found.ok && found.value.keys).to.deep.equal([{ act: 'desk-menu', shortcut: 'Ctrl+Alt+B' }]);
+  });
+
   it('brings format 7, which knew no windows, to the present one; keys that menus have stay theirs', () => {
     const desk = dawnCount();
-    const { appList } = desk.menus;
-    const taken = plainWindows.shortcuts[0]?.shortcut ?? '';
+    const { menus } = inFormat9(desk);
     const old = {
-      ...without(desk, ['windows']),
+      ...without(desk, ['windows', 'keys']),
       format: 7,
-      menus: { ...desk.menus, appList: { ...appList, shortcut: taken } },
+      menus: { ...menus, appList: { ...menus['appList'], shortcut: 'Ctrl+Alt+O' } },
       edges: desk.edges.map((edge) => without(edge, ['besideFilled'])),
     };
     const read = readDesk(old);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    expect(read.value.windows).to.deep.equal({
-      ...plainWindows,
-      shortcuts: plainWindows.shortcuts.slice(1),
-    });
+    expect(read.value.windows).to.deep.equal(plainWindows);
+    expect(read.value.keys).to.deep.equal([
+      { act: 'app-list', shortcut: 'Ctrl+Alt+O' },
+      ...plainKeys.filter(({ act }) => act !== 'app-list' && act !== 'overview'),
+    ]);
     expect(read.value.edges.map(({ besideFilled }) => besideFilled)).to.deep.equal(
       desk.edges.map(() => null),
     );
@@ -244,21 +274,6 @@ describe('upgrading', () => {
     const cases: [Partial<typeof desk.windows>, string, RegExp][] = [
       [{ habits: [habit, { ...habit, id: 'other' }] }, 'windows.habits[1].application', /another habit/],
       [{ habits: [{ ...habit, id: 'clock' }] }, 'windows.habits[0].id', /used twice/],
-      [
-        { shortcuts: [{ act: 'overview', shortcut: desk.menus.quickFind.shortcut }] },
-        'windows.shortcuts[0].shortcut',
-        /taken already: Quick find/,
-      ],
-      [
-        {
-          shortcuts: [
-            { act: 'overview', shortcut: 'Ctrl+Alt+Y' },
-            { act: 'clear-view', shortcut: 'Ctrl+Alt+Y' },
-          ],
-        },
-        'windows.shortcuts[1].shortcut',
-        /taken already: Overview/,
-      ],
     ];
     for (const [change, path, message] of cases) {
       const read = readDesk({ ...desk, windows: { ...desk.windows, ...change } });
@@ -266,6 +281,15 @@ describe('upgrading', () => {
       expect(problem?.message).to.match(message);
       expect([path, path.replace('[0]', '[1]')]).to.include(problem?.path);
     }
+    const twice = [
+      { act: 'overview', shortcut: 'Ctrl+Alt+Y' },
+      { act: 'clear-view', shortcut: '' },
+      { act: 'quick-find', shortcut: 'Ctrl+Alt+Y' },
+      { act: 'app-wall', shortcut: '' },
+    ];
+    expect(firstProblem({ ...desk, keys: twice })).to.match(
+      /^keys\[2\]\.shortcut: is taken already: Overview/,
+    );
   });
 
   it('brings format 6, which played nothing and knew no groups, to the present one', () => {

@@ -173,7 +173,35 @@ export const steps: Record<number, Step> = {
       return { ...rest, options: { ...asRecord(options), cells } };
     }),
   }),
+
+  /** Format 9 had keys of menus among these, and all others among the windows. */
+  9: ({ menus, windows, ...desk }) => {
+    const { shortcuts, ...others } = asRecord(windows);
+    const ofMenus = Object.entries(acts9).map(([menu, act]) => ({
+      act,
+      shortcut: asRecord(asRecord(menus)[menu])['shortcut'],
+    }));
+    return {
+      ...desk,
+      format: 10,
+      menus: Object.fromEntries(
+        Object.entries(asRecord(menus)).map(([key, menu]) => [key, withoutKeys(menu)]),
+      ),
+      windows: others,
+      keys: [...ofMenus.filter(({ shortcut }) => shortcut), ...asArray(shortcuts)],
+    };
+  },
 };
+
+/** What opens each of the menus of format 9 since. */
+const acts9 = { appList: 'app-list', appWall: 'app-wall', quickFind: 'quick-find', deskMenu: 'desk-menu' };
+
+/** A menu of format 9 without its keys; its categories are a list. */
+function withoutKeys(menu: unknown): unknown {
+  if (Array.isArray(menu)) return menu;
+  const { shortcut: _, ...rest } = asRecord(menu);
+  return rest;
+}
 
 /** A tile's link of format 8: of the web, which may have been typed without saying so, or none. */
 function webLink(link: unknown): string {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { closedMenus, emptyDesk } from '../../tests/support/desks.ts';
-import { plainMenus, type Menus } from '../menus/schema.ts';
+import type { DeskAct } from '../menus/acts.ts';
+import { plainMenus } from '../menus/schema.ts';
 import { plainPresses } from '../menus/presses.ts';
 import { createItem, createPanel } from './defaults.ts';
 import { edgesWithWay, hasWayToStart } from './ways.ts';
@@ -8,16 +9,15 @@ import { edgesWithWay, hasWayToStart } from './ways.ts';
 const newId = () => 'new';
 
 describe('ways to start applications', () => {
-  const { appWall, quickFind, deskMenu } = plainMenus;
   const closed = closedMenus();
   const with_ = (...items: Parameters<typeof createPanel>[3]) => ({
     ...emptyDesk(),
-    menus: closed,
+    ...closed,
     edges: [createPanel('panel', 'main', 'top', items)],
   });
 
   it('are an application, its list, and whatever is given to open that', () => {
-    expect(hasWayToStart({ ...emptyDesk(), menus: closed })).to.equal(false);
+    expect(hasWayToStart({ ...emptyDesk(), ...closed })).to.equal(false);
     expect(hasWayToStart(with_(createItem('c', 'clock')))).to.equal(false);
     expect(hasWayToStart(with_(createItem('a', 'app-list')))).to.equal(true);
     expect(hasWayToStart(with_(createItem('a', 'application')))).to.equal(true);
@@ -25,16 +25,23 @@ describe('ways to start applications', () => {
     expect(hasWayToStart(with_(clock))).to.equal(true);
   });
 
-  it('are keys for a menu, and lines of the desk menu', () => {
-    const bare = emptyDesk();
-    const having = (menus: Partial<Menus>) => hasWayToStart({ ...bare, menus: { ...closed, ...menus } });
-    expect(having({})).to.equal(false);
-    expect(having({ appWall })).to.equal(true);
-    expect(having({ quickFind })).to.equal(true);
-    expect(having({ quickFind: { ...quickFind, applications: false } })).to.equal(false);
-    expect(having({ deskMenu })).to.equal(true);
-    const starts = [{ id: 'one', by: 'start' as const, application: 'files' }];
-    expect(having({ deskMenu: { ...deskMenu, entries: starts } })).to.equal(true);
+  it('are keys for a menu on which something can be started, and lines of the desk menu', () => {
+    const bare = { ...emptyDesk(), ...closed };
+    const byKeys = (act: DeskAct, menus = closed.menus) =>
+      hasWayToStart({ ...bare, menus, keys: [{ act, shortcut: 'Ctrl+Alt+Y' }] });
+    expect(hasWayToStart(bare)).to.equal(false);
+    expect(byKeys('app-wall')).to.equal(true);
+    expect(byKeys('overview')).to.equal(false);
+    expect(byKeys('quick-find')).to.equal(true);
+    const quickFind = { ...plainMenus.quickFind, applications: false };
+    expect(byKeys('quick-find', { ...closed.menus, quickFind })).to.equal(false);
+    expect(hasWayToStart({ ...bare, keys: [{ act: 'app-wall', shortcut: '' }] })).to.equal(false);
+    const { deskMenu } = plainMenus;
+    expect(hasWayToStart({ ...bare, menus: { ...closed.menus, deskMenu } })).to.equal(true);
+    const entries = [{ id: 'one', by: 'start' as const, application: 'files' }];
+    expect(
+      hasWayToStart({ ...bare, menus: { ...closed.menus, deskMenu: { ...deskMenu, entries } } }),
+    ).to.equal(true);
   });
 
   it('are icons on the bare desk, where some are shown', () => {
@@ -42,7 +49,7 @@ describe('ways to start applications', () => {
     const having = (shown: 'none' | 'some' | 'all', applications: string[]) =>
       hasWayToStart({
         ...bare,
-        menus: closed,
+        ...closed,
         windows: { ...bare.windows, icons: { ...bare.windows.icons, shown, applications } },
       });
     expect(having('none', ['files'])).to.equal(false);
@@ -55,7 +62,7 @@ describe('ways to start applications', () => {
     const desk = with_(createItem('c', 'clock'));
     const [edge] = edgesWithWay(desk, 'main', newId);
     expect(edge?.items.map(({ type }) => type)).to.deep.equal(['app-list', 'clock']);
-    const bare = { ...emptyDesk(), menus: closed };
+    const bare = { ...emptyDesk(), ...closed };
     expect(hasWayToStart({ ...bare, edges: edgesWithWay(bare, 'main', newId) })).to.equal(true);
   });
 });

@@ -1,5 +1,6 @@
 import { menuOpenedBy } from '../menus/openers.ts';
-import { menuKinds } from '../menus/schema.ts';
+import { keysFor } from '../menus/keys.ts';
+import { actThatOpens, menuKinds } from '../menus/schema.ts';
 import { createItem, createPanel } from './defaults.ts';
 import type { Desk } from './desk.ts';
 import type { Edge } from './sections/edges.ts';
@@ -13,11 +14,16 @@ const isOpener = (act: string) => menuOpenedBy(act) !== null;
 export function hasWayToStart({
   edges,
   menus,
+  keys,
   windows: { icons },
   applications,
-}: Pick<Desk, 'edges' | 'menus' | 'windows' | 'applications'>): boolean {
+}: Pick<Desk, 'edges' | 'menus' | 'keys' | 'windows' | 'applications'>): boolean {
   return (
-    menuKinds.some(({ key, starts }) => starts(menus[key])) ||
+    menuKinds.some(
+      (kind) =>
+        kind.starts(menus[kind.key]) &&
+        (kind.opensBy !== undefined || keysFor(keys, actThatOpens(kind)) !== ''),
+    ) ||
     (icons.shown === 'all' && applications.length > 0) ||
     (icons.shown === 'some' && icons.applications.length > 0) ||
     edges.some(({ items }) =>

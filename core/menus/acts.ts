@@ -8,6 +8,7 @@ const openers = Object.fromEntries(
 /** What can be done on a desk in use, besides starting applications: by a press, in a menu, or found by its name. */
 export const deskActs = {
   ...openers,
+  'desk-menu': { title: 'Open the desk menu', icon: 'computer' },
   'next-workspace': { title: 'Next workspace', icon: 'computer' },
   'previous-workspace': { title: 'Previous workspace', icon: 'computer' },
   'front-menus': { title: 'Open the front window’s menus', icon: 'application-x-executable' },

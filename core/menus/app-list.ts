@@ -3,7 +3,7 @@ import { OwnFinish } from '../values/finish.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
 import { refers } from '../values/references.ts';
-import { count, grouping, pixels, place, shortcut } from './fields.ts';
+import { count, grouping, pixels, place } from './fields.ts';
 import { defineMenu } from './menu.ts';
 import { content } from '../values/dress.ts';
 
@@ -21,7 +21,6 @@ export const appList = defineMenu({
     hangs: true,
   },
   schema: z.looseObject({
-    shortcut: shortcut(),
     place: place(),
     width: pixels(160, 1600, 'Width'),
     rows: count(3, 40, 'Rows at most'),
@@ -46,7 +45,6 @@ export const appList = defineMenu({
     finish: OwnFinish,
   }),
   plain: {
-    shortcut: 'Ctrl+Alt+L',
     place: { by: 'button' },
     width: 380,
     rows: 10,
@@ -61,5 +59,5 @@ export const appList = defineMenu({
     searchesWords: true,
     finish: null,
   },
-  starts: ({ shortcut: keys }) => keys !== '',
+  starts: () => true,
 });

@@ -5,7 +5,7 @@ import { Id } from '../values/id.ts';
 import { Name } from '../values/name.ts';
 import { refers } from '../values/references.ts';
 import type { TypeOf } from '../values/types.ts';
-import { count, grouping, pixels, shortcut } from './fields.ts';
+import { count, grouping, pixels } from './fields.ts';
 import { defineMenu } from './menu.ts';
 import { content } from '../values/dress.ts';
 
@@ -30,7 +30,6 @@ export const appWall = defineMenu({
     mark: 'start-here',
   },
   schema: z.looseObject({
-    shortcut: shortcut(),
     way: field(z.enum(['scroll', 'pages']), {
       label: 'Goes on',
       choices: { scroll: 'By scrolling', pages: 'In pages' },
@@ -49,7 +48,6 @@ export const appWall = defineMenu({
     finish: OwnFinish,
   }),
   plain: {
-    shortcut: 'Ctrl+Alt+W',
     way: 'scroll',
     columns: 6,
     iconSize: 56,
@@ -62,5 +60,5 @@ export const appWall = defineMenu({
   },
   lists: ({ folders }) => ({ folders }),
   comesWith: 'a veil of the ground',
-  starts: ({ shortcut: keys }) => keys !== '',
+  starts: () => true,
 });

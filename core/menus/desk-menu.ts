@@ -5,7 +5,7 @@ import { Id } from '../values/id.ts';
 import { refers } from '../values/references.ts';
 import type { TypeOf } from '../values/types.ts';
 import { deskActNames, deskActTitles } from './acts.ts';
-import { pixels, shortcut } from './fields.ts';
+import { pixels } from './fields.ts';
 import { defineMenu } from './menu.ts';
 import { menuOpenedBy } from './openers.ts';
 import { content } from '../values/dress.ts';
@@ -37,9 +37,9 @@ export const deskMenu = defineMenu({
   key: 'deskMenu',
   title: 'Desk menu',
   opener: null,
+  act: 'desk-menu',
   opensBy: 'right press',
   schema: z.looseObject({
-    shortcut: shortcut(),
     width: pixels(140, 800, 'Width'),
     iconSize: pixels(12, 64, 'Icons'),
     icons: field(z.boolean(), { label: 'Icons before the names' }),
@@ -48,7 +48,6 @@ export const deskMenu = defineMenu({
     finish: OwnFinish,
   }),
   plain: {
-    shortcut: '',
     width: 320,
     iconSize: 22,
     icons: true,

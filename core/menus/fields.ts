@@ -5,19 +5,6 @@ import type { TypeOf } from '../values/types.ts';
 
 /** What the menus of a desk are set by, where several have it. */
 
-/** Keys that open a menu: with Ctrl or Alt, so that they are never part of what somebody types; none when empty. */
-export const Shortcut = z
-  .string()
-  .max(40)
-  .regex(
-    /^$|^(?=.*(Ctrl|Alt)\+)(Ctrl\+)?(Alt\+)?(Shift\+)?([A-Z0-9]|Space|Enter|F([1-9]|1[0-2])|Arrow(Up|Down|Left|Right))$/,
-    'is not taken: keys are written as Ctrl+Alt+A, with Ctrl or Alt',
-  )
-  .meta({ description: 'Keys that open it; none when empty' });
-
-export const shortcut = () =>
-  field(Shortcut.clone(), { label: 'Shortcut', is: 'content', control: 'shortcut', placeholder: 'none' });
-
 export const pixels = (min: number, max: number, label: string) =>
   field(z.number().min(min).max(max).meta({ description: 'px' }), { label, unit: 'px', control: 'slider' });
 

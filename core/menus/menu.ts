@@ -20,6 +20,8 @@ export interface MenuFacts<Key extends string, Schema extends z.ZodObject, By ex
   key: Key;
   title: string;
   opener: By;
+  /** The act that opens it, where it has no opener that says so. */
+  act?: 'desk-menu';
   /** What opens it where nothing else does. */
   opensBy?: string;
   schema: Schema;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { OwnFinish } from '../values/finish.ts';
 import { field } from '../values/field.ts';
 import { points } from '../values/place.ts';
-import { count, offset, pixels, shortcut } from './fields.ts';
+import { count, offset, pixels } from './fields.ts';
 import { defineMenu } from './menu.ts';
 
 const through = (label: string, description: string) =>
@@ -21,7 +21,6 @@ export const quickFind = defineMenu({
     mark: 'system-search',
   },
   schema: z.looseObject({
-    shortcut: shortcut(),
     place: field(
       z.looseObject({
         point: field(z.enum(points).meta({ description: 'Of the free area' }), {
@@ -44,7 +43,6 @@ export const quickFind = defineMenu({
     finish: OwnFinish,
   }),
   plain: {
-    shortcut: 'Ctrl+Space',
     place: { point: 'top', x: 0, y: 160 },
     width: 680,
     answers: 6,
@@ -56,5 +54,5 @@ export const quickFind = defineMenu({
     sums: true,
     finish: null,
   },
-  starts: ({ shortcut: keys, applications }) => keys !== '' && applications,
+  starts: ({ applications }) => applications,
 });

@@ -1,8 +1,6 @@
 import { z } from 'zod';
 import { OwnFinish } from '../values/finish.ts';
-import { Shortcut } from '../menus/fields.ts';
 import { uses } from '../text/schema.ts';
-import { deskActNames, deskActTitles } from '../menus/acts.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
 import { refers } from '../values/references.ts';
@@ -292,12 +290,6 @@ function areShown({ shown }: Values): boolean {
   return shown !== 'none';
 }
 
-export const DeskShortcut = z.looseObject({
-  act: field(z.enum(deskActNames), { label: 'Does', choices: deskActTitles }),
-  shortcut: field(Shortcut.clone(), { label: 'Keys', control: 'shortcut', placeholder: 'none' }),
-});
-export type DeskShortcut = TypeOf<typeof DeskShortcut>;
-
 export const Windows = dress(
   z.looseObject({
     title: WindowTitle,
@@ -310,7 +302,6 @@ export const Windows = dress(
     habits: content(z.array(WindowHabit).max(100)),
     workspaces: WorkspaceGrid,
     icons: DesktopIcons,
-    shortcuts: content(z.array(DeskShortcut).max(60)),
   }),
 );
 export type Windows = TypeOf<typeof Windows>;
@@ -369,28 +360,4 @@ export const plainWindows: Windows = {
     flow: 'columns',
     spacing: 12,
   },
-  shortcuts: [
-    { act: 'overview', shortcut: 'Ctrl+Alt+O' },
-    { act: 'clear-view', shortcut: 'Ctrl+Alt+D' },
-    { act: 'next-window', shortcut: 'Ctrl+Alt+N' },
-    { act: 'front-fill', shortcut: 'Ctrl+Alt+F' },
-    { act: 'front-minimise', shortcut: 'Ctrl+Alt+M' },
-    { act: 'front-close', shortcut: 'Ctrl+Alt+X' },
-    { act: 'front-left', shortcut: 'Ctrl+Alt+Shift+ArrowLeft' },
-    { act: 'front-right', shortcut: 'Ctrl+Alt+Shift+ArrowRight' },
-    { act: 'front-top', shortcut: 'Ctrl+Alt+Shift+ArrowUp' },
-    { act: 'front-bottom', shortcut: 'Ctrl+Alt+Shift+ArrowDown' },
-    { act: 'tile-columns', shortcut: 'Ctrl+Alt+1' },
-    { act: 'tile-halves', shortcut: 'Ctrl+Alt+2' },
-    { act: 'tile-grid', shortcut: 'Ctrl+Alt+3' },
-    { act: 'tile-stack', shortcut: 'Ctrl+Alt+4' },
-    { act: 'previous-workspace', shortcut: 'Ctrl+Alt+ArrowLeft' },
-    { act: 'next-workspace', shortcut: 'Ctrl+Alt+ArrowRight' },
-    { act: 'carry-before', shortcut: 'Ctrl+Alt+ArrowUp' },
-    { act: 'carry-on', shortcut: 'Ctrl+Alt+ArrowDown' },
-    { act: 'carry-screen', shortcut: 'Ctrl+Alt+Shift+S' },
-    { act: 'front-move', shortcut: 'Ctrl+Alt+G' },
-    { act: 'front-size', shortcut: 'Ctrl+Alt+S' },
-    { act: 'front-menus', shortcut: 'Ctrl+Alt+U' },
-  ],
 };

@@ -507,7 +507,7 @@ withApp('edges', ({ server, open }) => {
     const id = await addDesk(server, {
       ...emptyDesk(),
       name: 'Last way',
-      menus: closedMenus(),
+      ...closedMenus(),
       edges: [panel([createItem('button', 'app-list'), createItem('clock', 'clock')])],
     });
     const page = await open(`/desk/${id}`);

@@ -6,6 +6,7 @@ import { createApplication, createItem, createPanel } from '../../core/desk/defa
 import type { Desk } from '../../core/desk/desk.ts';
 import { emptyDesk } from '../support/desks.ts';
 import { addDesk, stored, untilKept, withApp } from '../support/app.ts';
+import { keysFor } from '../../core/menus/keys.ts';
 
 withApp('menus', ({ server, open }) => {
   const chosen = (page: Page) => page.locator('[data-menu] [aria-current="true"]').first();
@@ -169,14 +170,15 @@ withApp('menus', ({ server, open }) => {
     expect(await width()).to.equal(500);
     await page.getByRole('textbox', { name: 'Shortcut' }).fill('Ctrl+Alt+W');
     await page.keyboard.press('Enter');
-    await page.getByText('opens another menu already', { exact: false }).waitFor();
+    await page.getByText('is taken already', { exact: false }).waitFor();
     await page.getByRole('textbox', { name: 'Shortcut' }).fill('Ctrl+K');
     await page.keyboard.press('Enter');
     await page.getByText('Not taken: Ctrl+K is', { exact: false }).waitFor();
     await page.getByRole('textbox', { name: 'Shortcut' }).press('Control+Alt+j');
     await untilKept(page);
-    const { menus } = (await stored(server, id)).desk;
-    expect(menus.appList).to.include({ width: 500, shortcut: 'Ctrl+Alt+J' });
+    const { menus, keys } = (await stored(server, id)).desk;
+    expect(menus.appList.width).to.equal(500);
+    expect(keysFor(keys, 'app-list')).to.equal('Ctrl+Alt+J');
     await page.keyboard.press('Escape');
     await page.reload();
     await page.locator('[data-stage] [data-menu="appList"]').waitFor();

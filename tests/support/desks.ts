@@ -6,7 +6,7 @@ import type { Widget } from '../../core/desk/sections/widgets.ts';
 import { alignments, points, type Place } from '../../core/values/place.ts';
 import { finishKinds, type Finish } from '../../core/values/finish.ts';
 import { sides } from '../../core/values/geometry.ts';
-import { plainMenus, type Menus } from '../../core/menus/schema.ts';
+import { plainMenus } from '../../core/menus/schema.ts';
 import { itemKinds } from '../../core/items/list.ts';
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';
 import { bareDesk } from '../../demo/bare-desk.ts';
@@ -32,16 +32,13 @@ export function emptyDesk(): Desk {
   };
 }
 
-/** Menus that nothing opens. */
-export function closedMenus(): Menus {
-  const { appList, appWall, quickFind, deskMenu } = plainMenus;
-  return {
-    ...plainMenus,
-    appList: { ...appList, shortcut: '' },
-    appWall: { ...appWall, shortcut: '' },
-    quickFind: { ...quickFind, shortcut: '' },
-    deskMenu: { ...deskMenu, entries: [{ id: 'half', by: 'act', act: 'half' }] },
+/** Menus on which nothing can be started, or that nothing opens. */
+export function closedMenus(): Pick<Desk, 'menus' | 'keys'> {
+  const deskMenu = {
+    ...plainMenus.deskMenu,
+    entries: [{ id: 'half', by: 'act' as const, act: 'half' as const }],
   };
+  return { menus: { ...plainMenus, deskMenu }, keys: [] };
 }
 
 export function clockAt(id: string, place: Place, options: Record<string, unknown> = {}): Widget {

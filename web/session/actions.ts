@@ -118,6 +118,7 @@ export function onWindows(act: (windows: typeof WindowsModule) => void): void {
 type OwnAct = Exclude<DeskAct, keyof typeof sessionActs | WindowAct | OpenerAct>;
 
 const performs: Record<OwnAct, (asked?: MenuAsked) => void> = {
+  'desk-menu': (asked) => deskActions.turnMenu('deskMenu', asked),
   'front-menus': (asked) => deskActions.turnMenu('frontMenu', { ...asked, index: 0 }),
   'next-workspace': () => stepWorkspace(1),
   'previous-workspace': () => stepWorkspace(-1),

@@ -4,6 +4,7 @@ import { deskEdits } from './desk.ts';
 import { dressEdits } from './dress.ts';
 import { edgeEdits } from './edges.ts';
 import { groupEdits } from './groups.ts';
+import { keyEdits } from './keys.ts';
 import { lookEdits } from './look.ts';
 import { menuEdits } from './menus.ts';
 import { partEdits } from './parts.ts';
@@ -21,6 +22,7 @@ export const edits = {
   ...lookEdits,
   ...edgeEdits,
   ...menuEdits,
+  ...keyEdits,
   ...sourceEdits,
   ...widgetEdits,
   ...dressEdits,

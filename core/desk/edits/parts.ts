@@ -55,7 +55,7 @@ export const partEdits = {
 function isLast({ key, least = 0 }: (typeof sections)[number], desk: DeskDraft, gone: Set<string>): boolean {
   const list = desk[key];
   if (least === 0 || !Array.isArray(list)) return false;
-  const left = list.filter(({ id }) => !gone.has(id)).length;
+  const left = list.filter((one) => !('id' in one && gone.has(one.id))).length;
   return left < list.length && left < least;
 }
 

@@ -12,7 +12,4 @@ export const windowEdits = {
 
   setHabits: (habits: Windows['habits']) =>
     editOf('Habits of windows', (desk) => void (desk.windows.habits = structuredClone(habits))),
-
-  setDeskShortcuts: (shortcuts: Windows['shortcuts']) =>
-    editOf('Shortcuts', (desk) => void (desk.windows.shortcuts = structuredClone(shortcuts))),
 };

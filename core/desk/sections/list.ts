@@ -3,6 +3,7 @@ import { applications } from './applications.ts';
 import { backdrops } from './backdrops.ts';
 import { edges } from './edges.ts';
 import { groups } from './groups.ts';
+import { keys } from './keys.ts';
 import { look } from './look.ts';
 import { menus } from './menus.ts';
 import { screens } from './screens.ts';
@@ -21,6 +22,7 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
   widgets,
   groups,
   menus,
+  keys,
   sources,
   applications,
   workspaces,

@@ -1,4 +1,4 @@
-import { Menus, menuKeys, menuTitles, menuKinds } from '../../menus/schema.ts';
+import { Menus, menuKinds } from '../../menus/schema.ts';
 import { defineSection, idsIn } from './section.ts';
 
 export const menus = defineSection({
@@ -10,13 +10,4 @@ export const menus = defineSection({
         idsIn(list, things).map(([path, id]) => [['menus', key, ...path], id] as const),
       ),
     ),
-  check({ menus: all }, _, say) {
-    const taken = new Map<string, string>();
-    for (const key of menuKeys) {
-      const { shortcut } = all[key];
-      const other = taken.get(shortcut);
-      if (shortcut && other) say(['menus', key, 'shortcut'], `opens another menu already: ${other}`);
-      taken.set(shortcut, menuTitles[key]);
-    }
-  },
 });

@@ -1,4 +1,3 @@
-import { menuKeys } from '../../../core/menus/schema.ts';
 import { matchesKeys } from './key-match.ts';
 import { useConditions } from '../conditions.ts';
 import { deskActions, onWindows } from '../actions.ts';
@@ -18,18 +17,11 @@ export function hearMenuKeys(): () => void {
       onWindows(({ handleKey }) => handleKey(event));
       return;
     }
-    const menus = presentDesk()?.menus;
-    const menu =
-      menus && menuKeys.find((key) => menus[key].shortcut && matchesKeys(event, menus[key].shortcut));
-    const act = menu
-      ? null
-      : presentDesk()?.windows.shortcuts.find(({ shortcut }) => shortcut && matchesKeys(event, shortcut))
-          ?.act;
-    if (!menu && !act) return;
+    const key = presentDesk()?.keys.find(({ shortcut }) => shortcut && matchesKeys(event, shortcut));
+    if (!key) return;
     event.preventDefault();
     event.stopPropagation();
-    if (menu) deskActions.turnMenu(menu);
-    else if (act) deskActions.perform(act);
+    deskActions.perform(key.act);
   }
   addEventListener('keydown', onKeyDown, { capture: true });
   return () => removeEventListener('keydown', onKeyDown, { capture: true });

@@ -1,4 +1,4 @@
-import { Shortcut } from '../../../core/menus/fields.ts';
+import { Shortcut } from '../../../core/menus/keys.ts';
 
 /** What is done by keys in the studio: commands.ts says so, which knows all chapters and their forms. */
 let taken: readonly { title: string; keys?: readonly string[] }[] = [];

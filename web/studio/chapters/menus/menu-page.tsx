@@ -2,7 +2,8 @@ import { useEffect, type FC } from 'react';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
-import type { MenuKey, MenuKind } from '../../../../core/menus/schema.ts';
+import { DeskKey, keysFor } from '../../../../core/menus/keys.ts';
+import { actThatOpens, type MenuKey, type MenuKind } from '../../../../core/menus/schema.ts';
 import { Finish } from '../../../../core/values/finish.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
@@ -35,6 +36,7 @@ export function MenuPage({ kind, desk }: { kind: MenuKind; desk: Desk }) {
     <>
       {Before && <Before desk={desk} />}
       <Section title="How it opens">
+        <OpensByKeys kind={kind} desk={desk} />
         <Fields {...fields} only={keys} />
       </Section>
       {groups.map((group) => (
@@ -45,6 +47,23 @@ export function MenuPage({ kind, desk }: { kind: MenuKind; desk: Desk }) {
       {After && <After desk={desk} />}
       <OwnFinish kind={kind} desk={desk} />
     </>
+  );
+}
+
+/** Its keys, which stand among those of the desk. */
+function OpensByKeys({ kind, desk }: { kind: MenuKind; desk: Desk }) {
+  const { turn, endGesture } = useDesk.getState();
+  const act = actThatOpens(kind);
+  return (
+    <Fields
+      schema={DeskKey}
+      values={{ act, shortcut: keysFor(desk.keys, act) }}
+      only={['shortcut']}
+      onTurn={({ shortcut = '' }) =>
+        turn(named(`${kind.title}: shortcut`, edits.setKeysFor(act, String(shortcut))))
+      }
+      onEnd={endGesture}
+    />
   );
 }
 

@@ -1,5 +1,6 @@
 import { LayoutGrid, Tags } from 'lucide-react';
-import { menuKinds, type MenuKind } from '../../../../core/menus/schema.ts';
+import { actThatOpens, menuKinds, type MenuKind } from '../../../../core/menus/schema.ts';
+import { keysFor } from '../../../../core/menus/keys.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { Miniature } from '../../../render/screen/miniature.tsx';
 import { useConditions } from '../../../session/conditions.ts';
@@ -56,14 +57,15 @@ function categoriesNote({ menus: { categories } }: Desk): string {
 }
 
 /** A menu as it opens on this desk, small and live. */
-function MenuCard({ kind: { key: menu, title, opensBy }, desk }: { kind: MenuKind; desk: Desk }) {
+function MenuCard({ kind, desk }: { kind: MenuKind; desk: Desk }) {
+  const { key: menu, title, opensBy } = kind;
   const screen = useScreenInView();
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const half = useConditions((state) => state.half ?? undefined);
   const feeds = useConditions((state) => state.feeds);
   const shown = desk.screens.find(({ id }) => id === screen?.id) ?? desk.screens[0];
   if (!shown) return null;
-  const { shortcut } = desk.menus[menu];
+  const shortcut = keysFor(desk.keys, actThatOpens(kind));
   return (
     <button
       type="button"

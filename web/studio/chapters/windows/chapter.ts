@@ -1,5 +1,6 @@
 import { AppWindow } from 'lucide-react';
 import { windowForms } from '../../../../core/windows/schema.ts';
+import { DeskKey } from '../../../../core/menus/keys.ts';
 import { deskActs, type DeskAct } from '../../../../core/menus/acts.ts';
 import { later } from '../../../later.ts';
 import { deskActions } from '../../../session/actions.ts';
@@ -23,7 +24,7 @@ export const windows: Chapter = {
   title: 'Windows',
   icon: AppWindow,
   also: 'frame title buttons tiling gaps border inactive workspaces overview desktop icons',
-  settings: windowForms,
+  settings: { ...windowForms, shortcuts: DeskKey },
   pages: windowPages,
   Root: later(() => import('./windows.tsx')),
   commands: [

@@ -62,7 +62,7 @@ export default function WindowsChapter() {
           page="shortcuts"
           icon={Keyboard}
           title="Shortcuts"
-          note={String(windows.shortcuts.filter(({ shortcut }) => shortcut).length)}
+          note={String(desk.keys.filter(({ shortcut }) => shortcut).length)}
         />
       </Section>
     </>
