@@ -177,16 +177,15 @@ export const steps: Record<number, Step> = {
   /** Format 9 had keys of menus among these, and all others among the windows. */
   9: ({ menus, windows, ...desk }) => {
     const { shortcuts, ...others } = asRecord(windows);
+    const each = new Map(Object.entries(asRecord(menus)));
     const ofMenus = Object.entries(acts9).map(([menu, act]) => ({
       act,
-      shortcut: asRecord(asRecord(menus)[menu])['shortcut'],
+      shortcut: asRecord(each.get(menu))['shortcut'],
     }));
     return {
       ...desk,
       format: 10,
-      menus: Object.fromEntries(
-        Object.entries(asRecord(menus)).map(([key, menu]) => [key, withoutKeys(menu)]),
-      ),
+      menus: Object.fromEntries([...each].map(([key, menu]) => [key, withoutKeys(menu)])),
       windows: others,
       keys: [...ofMenus.filter(({ shortcut }) => shortcut), ...asArray(shortcuts)],
     };

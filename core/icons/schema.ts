@@ -6,6 +6,7 @@ import type { TypeOf } from '../values/types.ts';
 
 export const iconSets = ['reed', 'slate', 'shell'] as const;
 export type IconSetName = (typeof iconSets)[number];
+export const setTitles: Record<IconSetName, string> = { reed: 'Reed', slate: 'Slate', shell: 'Shell' };
 const iconStyles = ['line', 'filled', 'duo'] as const;
 export type IconStyle = (typeof iconStyles)[number];
 /** The styles that each set is drawn in. */

@@ -10,12 +10,6 @@ interface Drawing {
   hotSpot: readonly [number, number];
 }
 
-export const pointerTitles: Record<PointerSetName, string> = {
-  quill: 'Quill',
-  pebble: 'Pebble',
-  ring: 'Ring',
-};
-
 const beam =
   'M12 3.5c2.2 0 3.3.6 4 1.8.7-1.2 1.8-1.8 4-1.8v3c-1.8 0-2.4.8-2.4 2.6v13.8c0 1.8.6 2.6 2.4 2.6v3c-2.2 0-3.3-.6-4-1.8-.7 1.2-1.8 1.8-4 1.8v-3c1.8 0 2.4-.8 2.4-2.6V9.1c0-1.8-.6-2.6-2.4-2.6z';
 const cross =

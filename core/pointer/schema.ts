@@ -5,6 +5,12 @@ import type { TypeOf } from '../values/types.ts';
 
 export const pointerSets = ['quill', 'pebble', 'ring'] as const;
 export type PointerSetName = (typeof pointerSets)[number];
+export const pointerTitles: Record<PointerSetName, string> = {
+  quill: 'Quill',
+  pebble: 'Pebble',
+  ring: 'Ring',
+};
+
 export const Pointer = z.looseObject({
   set: z.enum(pointerSets),
   size: field(z.number().min(16).max(96).meta({ description: 'px' }), {

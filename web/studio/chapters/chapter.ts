@@ -28,18 +28,32 @@ export interface Where {
   spot: string | null;
 }
 
+/** A page that lies deeper in a chapter. */
+export interface Page {
+  id: string;
+  title: string;
+  icon: LucideIcon;
+  /** The heading under which the chapter's first page leads to it; null where that has a way of its own. */
+  under: string | null;
+  /** Other words for it. */
+  also?: string;
+  /** A form on it, so that its settings are found by their names. */
+  settings?: z.ZodObject;
+  Body: ComponentType<{ desk: Desk }>;
+  /** What the way to it says of it now. */
+  note?(desk: Desk): ReactNode;
+}
+
 /** A chapter of the studio: what stands in its column, how it is reached, and what can be done in it. */
 export interface Chapter {
   id: string;
   title: string;
   icon: LucideIcon;
-  /** Titles of the pages that lie deeper in it, by id. */
-  pages: Readonly<Record<string, string>>;
+  /** The pages that lie deeper in it, in the order in which its first page leads to them. */
+  pages: readonly Page[];
   /** Other words for it. */
   also?: string;
-  /** The forms on its pages, for whoever looks for a setting by its name. */
-  settings?: Readonly<Record<string, z.ZodObject>>;
-  /** Its first page, and the deeper ones. */
+  /** Its first page. */
   Root: ComponentType;
   /** What of it is open in the column; null where its first page is. */
   inside?(desk: Desk, where: Where): Inside | null;

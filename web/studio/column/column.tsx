@@ -16,7 +16,7 @@ import type { Chapter, Crumb } from '../chapters/chapter.ts';
 import { goBack, keepTrail, useTrail, type Spot } from './trail.ts';
 import { NextStep } from './next-step.tsx';
 import { chapterOf } from '../chapters/list.ts';
-import { titleOf, whereIs } from './where.ts';
+import { pageIn, titleOf, whereIs } from './where.ts';
 
 const REST_MS = 80;
 
@@ -63,7 +63,7 @@ export function Column() {
       </header>
       <Quiet of={title} instead={(error) => <BrokenPage error={error} />}>
         <Suspense fallback={<p className="text-dust">One moment…</p>}>
-          {inside?.body ?? <owner.Root />}
+          {inside?.body ?? <Body chapter={owner} page={page} />}
           {page === null && !inside && <NextStep desk={desk} chapter={owner} />}
           <FocusGoesOn to={heading} at={place} beside={chosen} />
         </Suspense>
@@ -89,6 +89,14 @@ function FocusGoesOn(props: { to: RefObject<HTMLElement | null>; at: string; bes
     return () => clearTimeout(timer);
   }, [to, at, beside]);
   return null;
+}
+
+/** A page of a chapter, or its first one; a page has the desk as it is now, so that what is typed there is never behind. */
+function Body({ chapter, page }: { chapter: Chapter; page: string | null }) {
+  const desk = useDesk((state) => state.history?.present);
+  const open = pageIn(chapter, page);
+  if (!open) return <chapter.Root />;
+  return desk ? <open.Body key={open.id} desk={desk} /> : null;
 }
 
 function titleAt(desk: Desk, spot: Spot): string {

@@ -1,28 +1,39 @@
-import { ChevronRight, type LucideIcon } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { ChevronRight } from 'lucide-react';
+import { Suspense } from 'react';
+import type { Desk } from '../../../core/desk/desk.ts';
+import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
+import { Section } from '../../ui/section.tsx';
+import type { Page } from '../chapters/chapter.ts';
 
-/** Leads to a deeper page of the chapter. */
-export function PageLink({
-  page,
-  icon: Icon,
-  title,
-  note,
-}: {
-  page: string;
-  icon: LucideIcon;
-  title: string;
-  note?: ReactNode;
-}) {
+/** The ways to the deeper pages of a chapter, under their headings. */
+export function PageLinks({ pages }: { pages: readonly Page[] }) {
+  const desk = useDesk((state) => state.history?.present);
+  if (!desk) return null;
+  const headings = [...new Set(pages.flatMap(({ under }) => under ?? []))];
+  return headings.map((heading) => (
+    <Section key={heading} title={heading}>
+      {pages
+        .filter(({ under }) => under === heading)
+        .map((page) => (
+          <PageLink key={page.id} page={page} desk={desk} />
+        ))}
+    </Section>
+  ));
+}
+
+function PageLink({ page: { id, title, icon: Icon, note }, desk }: { page: Page; desk: Desk }) {
   return (
     <button
       type="button"
-      onClick={() => useView.getState().goToChapter(useView.getState().chapter, page)}
+      onClick={() => useView.getState().goToChapter(useView.getState().chapter, id)}
       className="flex h-10 items-center gap-2.5 rounded-lg bg-nap px-3 text-left hover:outline hover:outline-brass/70"
     >
       <Icon size={16} strokeWidth={1.7} className="shrink-0 text-dust" />
       <span className="font-medium">{title}</span>
-      <span className="ml-auto truncate text-[12px] text-dust">{note}</span>
+      <span className="ml-auto truncate text-[12px] text-dust">
+        <Suspense>{note?.(desk)}</Suspense>
+      </span>
       <ChevronRight size={14} className="shrink-0 text-dust" />
     </button>
   );

@@ -1,6 +1,5 @@
 import type { Desk } from '../../../core/desk/desk.ts';
-import { lookUp } from '../../../core/values/look-up.ts';
-import type { Chapter, Inside, Where } from '../chapters/chapter.ts';
+import type { Chapter, Inside, Page, Where } from '../chapters/chapter.ts';
 import { chapters } from '../chapters/list.ts';
 
 /** What stands in the column: what is selected belongs to a chapter, whichever is open; otherwise it is the open one. */
@@ -15,5 +14,10 @@ export function whereIs(desk: Desk, open: Chapter, where: Where): { owner: Chapt
 }
 
 export function titleOf(owner: Chapter, inside: Inside | null, page: string | null): string {
-  return inside?.title ?? (page !== null ? lookUp(owner.pages, page) : undefined) ?? owner.title;
+  return inside?.title ?? pageIn(owner, page)?.title ?? owner.title;
+}
+
+/** A page of a chapter; none for its first one, or one that is not there. */
+export function pageIn({ pages }: Chapter, id: string | null): Page | undefined {
+  return pages.find((page) => page.id === id);
 }

@@ -219,9 +219,10 @@ function commandsOf({ id, title, also, pages, commands: own = [] }: Chapter, ind
       keys: [String(index + 1)],
       run: () => useView.getState().goToChapter(id),
     },
-    ...Object.entries(pages).map(([page, of]): Command => ({
+    ...pages.map(({ id: page, title: of, also }): Command => ({
       id: `page-${id}-${page}`,
       title: `${title}: ${of.toLowerCase()}`,
+      also,
       group: 'Go to',
       run: () => useView.getState().goToChapter(id, page),
     })),

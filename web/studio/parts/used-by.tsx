@@ -7,7 +7,7 @@ import type { ReferenceTo } from '../../../core/values/references.ts';
 import { useView } from '../../stores/view.ts';
 import { Button } from '../../ui/buttons.tsx';
 import { Section } from '../../ui/section.tsx';
-import { windowPages } from '../chapters/windows/pages.ts';
+import { pages as windowPages } from '../chapters/windows/pages.tsx';
 
 /** Where something of the desk is used; each leads there. */
 export function UsedBy({ desk, to, id }: { desk: Desk; to: ReferenceTo; id: string }) {
@@ -37,7 +37,7 @@ function titleOf(desk: Desk, { section, part, page }: Use): string {
   if (part) return capitalised(nameAt(desk, part));
   const key = menuKeys.find((one) => one === page);
   if (section === 'menus' && key) return menuTitles[key];
-  return new Map(Object.entries(windowPages)).get(page) ?? page;
+  return windowPages.find(({ id }) => id === page)?.title ?? page;
 }
 
 /** A part as one of several; an item by where it stands. */

@@ -59,18 +59,16 @@ function partEntries(): Entry[] {
 }
 
 function settingEntries(): Entry[] {
-  return chapters.flatMap(({ id: chapter, title, pages, settings = {} }) =>
-    Object.entries(settings).flatMap(([page, schema]) => {
-      const where = new Map(Object.entries(pages)).get(page) ?? title;
-      const go = () => useView.getState().goToChapter(chapter, page);
-      return labelsOf(schema).map((label): Entry => ({
+  return chapters.flatMap(({ id: chapter, title, pages }) =>
+    pages.flatMap(({ id: page, title: where, settings }) =>
+      (settings ? labelsOf(settings) : []).map((label): Entry => ({
         id: `setting-${chapter}-${page}-${label}`,
         title: label,
         also: where,
         group: `${title}: ${where.toLowerCase()}`,
-        run: go,
-      }));
-    }),
+        run: () => useView.getState().goToChapter(chapter, page),
+      })),
+    ),
   );
 }
 

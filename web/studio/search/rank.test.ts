@@ -1,5 +1,6 @@
 import '../../../tests/support/page.ts';
 import { expect } from 'chai';
+import { chapters } from '../chapters/list.ts';
 import { entriesNow } from './entries.ts';
 import { ranked } from './rank.ts';
 
@@ -28,6 +29,28 @@ describe('the search', () => {
   it('finds settings by their names, and says where they are', () => {
     expect(first('grain')).to.deep.include({ title: 'Grain', group: 'Backdrop: adjust' });
     expect(first('shadow')?.group).to.match(/^Look/);
+  });
+
+  it('finds each page of every chapter, also by the trade’s words for it', () => {
+    const all = entriesNow().map(({ id }) => id);
+    for (const { id, pages } of chapters) {
+      expect(new Set(pages.map((page) => page.id)).size, id).to.equal(pages.length);
+      for (const page of pages) expect(all, page.title).to.include(`page-${id}-${page.id}`);
+    }
+    const words = {
+      hotkeys: 'Windows: shortcuts',
+      cursor: 'Look: pointer',
+      fonts: 'Look: type',
+      rss: 'Widgets: headlines',
+      ics: 'Widgets: calendars',
+      'color blind': 'Palette: other eyes',
+      'virtual desktops': 'Windows: workspaces',
+      titlebar: 'Windows: title',
+      transparency: 'Look: finish',
+      animations: 'Windows: moves',
+    };
+    for (const [word, title] of Object.entries(words))
+      expect(found(word).slice(0, 4), word).to.include(title);
   });
 
   it('finds nothing for what is nowhere, and everything before anything is typed', () => {

@@ -1,16 +1,19 @@
 import { Eye, RotateCcw } from 'lucide-react';
 import { isNeutral } from '../../../../core/backdrop/drawn.ts';
-import { Adjust, type Backdrop } from '../../../../core/backdrop/schema.ts';
+import { Adjust } from '../../../../core/backdrop/schema.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { GroupedFields } from '../../form/form.tsx';
+import { useBackdrop } from './use-backdrop.ts';
 import { setBefore } from './view.ts';
 
 /** What is done to the pixels: seen at once on the stage, and the same when it is baked. */
-export function AdjustPage({ backdrop }: { backdrop: Backdrop }) {
+export function AdjustPage() {
   const { edit, turn, endGesture } = useDesk.getState();
+  const backdrop = useBackdrop();
+  if (!backdrop) return null;
   const { adjust, id } = backdrop;
   return (
     <>

@@ -1,7 +1,7 @@
 import { Image } from 'lucide-react';
-import { Adjust } from '../../../../core/backdrop/schema.ts';
 import { later } from '../../../later.ts';
 import type { Chapter } from '../chapter.ts';
+import { pages } from './pages.tsx';
 import { goToBackdrop, useBackdropView } from './view.ts';
 
 export const backdrop: Chapter = {
@@ -9,8 +9,7 @@ export const backdrop: Chapter = {
   title: 'Backdrop',
   icon: Image,
   also: 'wallpaper background image picture photo',
-  settings: { adjust: Adjust },
-  pages: { adjust: 'Adjust', export: 'Bake and export' },
+  pages,
   Root: later(() => import('./backdrop.tsx')),
   inside: (_, { page, spot }) =>
     page === null && spot !== null

@@ -20,7 +20,7 @@ export const edges: Chapter = {
   title: 'Edges',
   icon: PanelTop,
   also: 'bars taskbar panels docks launcher',
-  pages: {},
+  pages: [],
   Root: EdgesChapter,
   inside(desk, { selection }) {
     const { edge, item } = selectedParts(desk, selection);

@@ -1,13 +1,11 @@
 import { Shapes } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
-import { Pointer } from '../../../../core/pointer/schema.ts';
-import { FontUse } from '../../../../core/text/schema.ts';
-import { Finish } from '../../../../core/values/finish.ts';
 import { later } from '../../../later.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { lookAtHalf, useScene } from '../../../session/scene.ts';
 import type { Chapter } from '../chapter.ts';
+import { pages } from './pages.tsx';
 import { showLegibility, useLegibilityShown } from './view.ts';
 
 export const look: Chapter = {
@@ -15,15 +13,7 @@ export const look: Chapter = {
   title: 'Look',
   icon: Shapes,
   also: 'theme style fonts appearance contrast check review problems',
-  settings: { type: FontUse, pointer: Pointer, finish: Finish },
-  pages: {
-    type: 'Type',
-    icons: 'Icons',
-    pointer: 'Pointer',
-    finish: 'Finish',
-    legibility: 'Legibility',
-    findings: 'Findings',
-  },
+  pages,
   Root: later(() => import('./look.tsx')),
   commands: [
     {

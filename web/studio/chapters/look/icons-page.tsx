@@ -3,7 +3,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { Undo2, Upload } from 'lucide-react';
 import { useMemo, useRef } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { iconSets, stylesOf, type IconSetName, Icons } from '../../../../core/icons/schema.ts';
+import { iconSets, setTitles, stylesOf, Icons, type IconSetName } from '../../../../core/icons/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/sections/applications.ts';
@@ -15,7 +15,6 @@ import { IconButton } from '../../../ui/buttons.tsx';
 import { takeOwnIcon } from '../../pictures/own-icon.ts';
 import { Section } from '../../../ui/section.tsx';
 
-export const setTitles: Record<IconSetName, string> = { reed: 'Reed', slate: 'Slate', shell: 'Shell' };
 const shown = [
   'x-office-document',
   'applications-maps',

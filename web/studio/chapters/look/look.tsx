@@ -1,68 +1,28 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import { Layers, ListChecks, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
 import { editAndSay } from '../../parts/said-undo.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
 import { Look as LookSchema, type HalfBy, type Look } from '../../../../core/look/schema.ts';
-import { familyTitles, isOwn } from '../../../../core/values/family.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
-import { useView } from '../../../stores/view.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
-import { PageLink } from '../../column/page-link.tsx';
-import { FinishPage } from './finish-page.tsx';
-import { FindingsNote, FindingsPage } from './findings-page.tsx';
-import { IconsPage, setTitles } from './icons-page.tsx';
-import { LegibilityPage, WorstNote } from './legibility-page.tsx';
-import { PointerPage } from './pointer-page.tsx';
-import { TypePage } from './type-page.tsx';
-import { pointerTitles } from '../../../../core/pointer/pointer.ts';
+import { PageLinks } from '../../column/page-link.tsx';
+import { pages } from './pages.tsx';
 
 /** Type, icons, pointer and finish: what every part shares besides its colours. */
 export default function LookChapter() {
-  const page = useView((view) => view.page);
   const desk = useDesk((state) => state.history?.present);
   if (!desk) return null;
   const { look } = desk;
-  if (page === 'type') return <TypePage look={look} />;
-  if (page === 'icons') return <IconsPage look={look} />;
-  if (page === 'pointer') return <PointerPage look={look} />;
-  if (page === 'finish') return <FinishPage look={look} />;
-  if (page === 'legibility') return <LegibilityPage />;
-  if (page === 'findings') return <FindingsPage desk={desk} />;
   return (
     <>
       <Halves look={look} />
-      <Section title="Made of">
-        <PageLink page="type" icon={Type} title="Type" note={nameOfFamily(look)} />
-        <PageLink
-          page="icons"
-          icon={Shapes}
-          title="Icons"
-          note={`${setTitles[look.icons.set]}, ${look.icons.tile === 'none' ? 'bare' : look.icons.tile}`}
-        />
-        <PageLink
-          page="pointer"
-          icon={MousePointer2}
-          title="Pointer"
-          note={pointerTitles[look.pointer.set]}
-        />
-        <PageLink page="finish" icon={Layers} title="Finish" note={look.finish.kind} />
-      </Section>
-      <Section title="Judged">
-        <PageLink page="legibility" icon={ScanEye} title="Legibility" note={<WorstNote />} />
-        <PageLink page="findings" icon={ListChecks} title="Findings" note={<FindingsNote desk={desk} />} />
-      </Section>
+      <PageLinks pages={pages} />
       <Follow />
     </>
   );
-}
-
-function nameOfFamily({ fonts, ownFonts }: Look): string {
-  const { family } = fonts.display;
-  return isOwn(family) ? (ownFonts.find(({ id }) => id === family)?.name ?? '') : familyTitles[family];
 }
 
 /** When the desk is light and when it is dark. */

@@ -20,12 +20,24 @@ import { WorkProblem } from '../../../workers/stoppable.ts';
 import { toast } from '../../../ui/toast.ts';
 import { saveBytes } from '../../pictures/download.ts';
 import { editAndSay } from '../../parts/said-undo.ts';
+import { ApplicationPage } from './application-page.tsx';
 import { ApplicationMark } from './application-mark.tsx';
 
 const entryFiles = () => import('../../../../core/applications/entry-files.ts');
 
-/** The applications of the desk: added, ordered, taken off, and in and out as files. */
+/** The applications of the desk, or the one that is open. */
 export function ApplicationsPage({ desk }: { desk: Desk }) {
+  const open = useView(({ spot }) => spot);
+  const application = desk.applications.find(({ id }) => id === open);
+  return application ? (
+    <ApplicationPage key={application.id} desk={desk} application={application} />
+  ) : (
+    <AllApplications desk={desk} />
+  );
+}
+
+/** The applications of the desk: added, ordered, taken off, and in and out as files. */
+function AllApplications({ desk }: { desk: Desk }) {
   const { applications } = desk;
   const [read, setRead] = useState<readonly FileRead[]>([]);
   function add() {

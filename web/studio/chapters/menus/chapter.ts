@@ -1,18 +1,17 @@
 import { SquareMenu } from 'lucide-react';
 import { openedMenus } from '../../../../core/menus/openers.ts';
-import { menuSchemas, menuTitles } from '../../../../core/menus/schema.ts';
 import { later } from '../../../later.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { useView } from '../../../stores/view.ts';
 import type { Chapter } from '../chapter.ts';
+import { pages } from './pages.tsx';
 
 export const menus: Chapter = {
   id: 'menus',
   title: 'Menus',
   icon: SquareMenu,
   also: 'launcher search applications',
-  settings: menuSchemas,
-  pages: { ...menuTitles, applications: 'Applications', categories: 'Categories' },
+  pages,
   Root: later(() => import('./menus.tsx')),
   inside(desk, { page, spot }) {
     const application = page === 'applications' && desk.applications.find(({ id }) => id === spot);

@@ -1,4 +1,3 @@
-import { LayoutGrid, Tags } from 'lucide-react';
 import { actThatOpens, menuKinds, type MenuKind } from '../../../../core/menus/schema.ts';
 import { keysFor } from '../../../../core/menus/keys.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
@@ -7,30 +6,13 @@ import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
-import { Section } from '../../../ui/section.tsx';
-import { PageLink } from '../../column/page-link.tsx';
-import { ApplicationPage } from './application-page.tsx';
-import { ApplicationsPage } from './applications-page.tsx';
-import { CategoriesPage } from './categories-page.tsx';
-import { MenuPage } from './menu-page.tsx';
+import { PageLinks } from '../../column/page-link.tsx';
+import { pages } from './pages.tsx';
 
 /** Where applications are started, and what there is to start. */
 export default function MenusChapter() {
-  const page = useView((view) => view.page);
-  const spot = useView((view) => view.spot);
   const desk = useDesk((state) => state.history?.present);
   if (!desk) return null;
-  const menu = menuKinds.find(({ key }) => key === page);
-  if (menu) return <MenuPage key={menu.key} kind={menu} desk={desk} />;
-  if (page === 'categories') return <CategoriesPage desk={desk} />;
-  if (page === 'applications') {
-    const application = desk.applications.find(({ id }) => id === spot);
-    return application ? (
-      <ApplicationPage key={application.id} desk={desk} application={application} />
-    ) : (
-      <ApplicationsPage desk={desk} />
-    );
-  }
   return (
     <>
       <div className="grid grid-cols-2 gap-2">
@@ -39,21 +21,9 @@ export default function MenusChapter() {
         ))}
       </div>
       <div className="mt-5" />
-      <Section title="What stands on them">
-        <PageLink
-          page="applications"
-          icon={LayoutGrid}
-          title="Applications"
-          note={String(desk.applications.length)}
-        />
-        <PageLink page="categories" icon={Tags} title="Categories" note={categoriesNote(desk)} />
-      </Section>
+      <PageLinks pages={pages} />
     </>
   );
-}
-
-function categoriesNote({ menus: { categories } }: Desk): string {
-  return categories.length === 0 ? 'as they come' : `${categories.length} named`;
 }
 
 /** A menu as it opens on this desk, small and live. */

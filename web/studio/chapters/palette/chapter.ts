@@ -1,6 +1,7 @@
 import { Palette } from 'lucide-react';
 import { later } from '../../../later.ts';
 import type { Chapter } from '../chapter.ts';
+import { pages } from './pages.tsx';
 import { nextEyes, setEyes } from './view.ts';
 
 export const palette: Chapter = {
@@ -8,7 +9,7 @@ export const palette: Chapter = {
   title: 'Palette',
   icon: Palette,
   also: 'colours colors theme scheme',
-  pages: { terminal: 'Terminal', exchange: 'Out and in', eyes: 'Other eyes' },
+  pages,
   Root: later(() => import('./palette.tsx')),
   commands: [{ id: 'eyes', title: 'See the stage with the next kind of eyes', group: 'Desk', run: nextEyes }],
   reset: () => setEyes('usual'),

@@ -21,6 +21,7 @@ import { Section } from '../../../ui/section.tsx';
 import { readInWorker } from '../../../workers/files.ts';
 import { WorkProblem } from '../../../workers/stoppable.ts';
 import { saveBytes } from '../../pictures/download.ts';
+import { useHalf } from '../../../session/scene.ts';
 
 /** The desk's colours as other programs read them. */
 function coloursOf(look: Look): Colours {
@@ -34,7 +35,8 @@ function coloursOf(look: Look): Colours {
 }
 
 /** Colours go out and come in, in open formats. */
-export function ExchangePage({ half, look }: { half: Half; look: Look }) {
+export function ExchangePage({ look }: { look: Look }) {
+  const half = useHalf();
   return (
     <>
       <Out half={half} look={look} />

@@ -2,11 +2,13 @@ import clsx from 'clsx';
 import { confusions, eyesTitles, otherEyes, seenBy } from '../../../../core/colour/eyes.ts';
 import { resolveRoles } from '../../../../core/colour/roles.ts';
 import type { Look } from '../../../../core/look/schema.ts';
-import { roleTitles, roles as roleNames, type Half } from '../../../../core/values/roles.ts';
+import { roleTitles, roles as roleNames } from '../../../../core/values/roles.ts';
 import { setEyes, useEyes, type Eyes } from './view.ts';
+import { useHalf } from '../../../session/scene.ts';
 
 /** The desk as other eyes see it, and which of its colours they can't tell apart. */
-export function EyesPage({ half, look }: { half: Half; look: Look }) {
+export function EyesPage({ look }: { look: Look }) {
+  const half = useHalf();
   const eyes = useEyes((state) => state.eyes);
   const roles = resolveRoles(look.roles[half]);
   return (

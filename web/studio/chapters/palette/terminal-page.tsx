@@ -4,14 +4,15 @@ import { resolveRoles } from '../../../../core/colour/roles.ts';
 import { ansiNames, terminalOf } from '../../../../core/colour/terminal.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Look } from '../../../../core/look/schema.ts';
-import type { Half } from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { HalfChoice } from './half-choice.tsx';
+import { useHalf } from '../../../session/scene.ts';
 
 /** The sixteen colours of a terminal, drawn from the palette or set by hand. */
-export function TerminalPage({ half, look }: { half: Half; look: Look }) {
+export function TerminalPage({ look }: { look: Look }) {
+  const half = useHalf();
   const { edit, turn, endGesture } = useDesk.getState();
   const own = look.terminal[half];
   const terminal = own ?? terminalOf(resolveRoles(look.roles[half]));

@@ -1,14 +1,12 @@
 import { LayoutDashboard } from 'lucide-react';
 import { widgetKinds } from '../../../../core/widgets/list.ts';
-import { Sound } from '../../../../core/sources/sound/schema.ts';
-import { Tide } from '../../../../core/sources/tide/tide.ts';
-import { Units } from '../../../../core/sources/units.ts';
 import { later } from '../../../later.ts';
 import { titleOfWidget } from '../../../../core/desk/part-names.ts';
 import { addWidget, selectedParts } from '../../parts/acts.ts';
 import { selectedGroup } from '../../parts/groups.ts';
 import type { Command } from '../../commands/command.ts';
 import type { Chapter } from '../chapter.ts';
+import { pages } from './pages.tsx';
 
 const WidgetsChapter = later(async () => ({ default: (await import('./widgets.tsx')).WidgetsChapter }));
 const WidgetEditor = later(async () => ({ default: (await import('./widget-editor.tsx')).WidgetEditor }));
@@ -19,15 +17,7 @@ export const widgets: Chapter = {
   title: 'Widgets',
   icon: LayoutDashboard,
   also: 'applets gadgets desklets',
-  pages: {
-    units: 'Units',
-    tide: 'Tide',
-    station: 'Weather station',
-    calendars: 'Calendars',
-    headlines: 'Headlines',
-    sound: 'Sound',
-  },
-  settings: { units: Units, tide: Tide, sound: Sound },
+  pages,
   Root: WidgetsChapter,
   inside(desk, { selection }) {
     const chosen = selectedParts(desk, selection).widgets;

@@ -1,13 +1,11 @@
 import { AppWindow } from 'lucide-react';
-import { windowForms } from '../../../../core/windows/schema.ts';
-import { DeskKey } from '../../../../core/menus/keys.ts';
 import { deskActs, type DeskAct } from '../../../../core/menus/acts.ts';
 import { later } from '../../../later.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useView } from '../../../stores/view.ts';
 import type { Chapter } from '../chapter.ts';
-import { windowPages } from './pages.ts';
+import { pages } from './pages.tsx';
 
 /** What is done with the windows on the stage by a command of the studio. */
 const acts: readonly DeskAct[] = [
@@ -24,8 +22,7 @@ export const windows: Chapter = {
   title: 'Windows',
   icon: AppWindow,
   also: 'frame title buttons tiling gaps border inactive workspaces overview desktop icons',
-  settings: { ...windowForms, shortcuts: DeskKey },
-  pages: windowPages,
+  pages,
   Root: later(() => import('./windows.tsx')),
   commands: [
     ...acts.map((act) => ({

@@ -10,11 +10,10 @@ import { DesktopIconPicks } from './desktop-icon-picks.tsx';
 import { DifferenceSection } from './difference.tsx';
 import { MovesCost } from './moves-cost.tsx';
 import { OpenSomeHint } from './open-windows.tsx';
-import { formTitles } from './pages.ts';
 import { WorkspaceRows } from './workspace-rows.tsx';
 
 /** One of the forms that windows are made by, with what belongs to it. */
-export function FormPage({ form, desk }: { form: WindowForm; desk: Desk }) {
+export function FormPage({ form, title, desk }: { form: WindowForm; title: string; desk: Desk }) {
   const { turn, endGesture } = useDesk.getState();
   return (
     <>
@@ -24,11 +23,11 @@ export function FormPage({ form, desk }: { form: WindowForm; desk: Desk }) {
         schema={windowForms[form]}
         values={desk.windows[form]}
         onTurn={(change, label) =>
-          turn(named(`${formTitles[form]}: ${label.toLowerCase()}`, edits.setWindows(form, change)))
+          turn(named(`${title}: ${label.toLowerCase()}`, edits.setWindows(form, change)))
         }
         onEnd={endGesture}
         adders={{ list: missingButton }}
-        rest={form === 'workspaces' ? 'How they stand' : formTitles[form]}
+        rest={form === 'workspaces' ? 'How they stand' : title}
       />
       {form === 'behind' && <DifferenceSection desk={desk} />}
       {form === 'moves' && <MovesCost moves={desk.windows.moves} />}

@@ -1,0 +1,86 @@
+import { Layers, ListChecks, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
+import type { Look } from '../../../../core/look/schema.ts';
+import { Icons, setTitles } from '../../../../core/icons/schema.ts';
+import { Pointer, pointerTitles } from '../../../../core/pointer/schema.ts';
+import { FontUse } from '../../../../core/text/schema.ts';
+import { familyTitles, isOwn } from '../../../../core/values/family.ts';
+import { Finish } from '../../../../core/values/finish.ts';
+import { later } from '../../../later.ts';
+import type { Page } from '../chapter.ts';
+
+const TypePage = later(async () => ({ default: (await import('./type-page.tsx')).TypePage }));
+const IconsPage = later(async () => ({ default: (await import('./icons-page.tsx')).IconsPage }));
+const PointerPage = later(async () => ({ default: (await import('./pointer-page.tsx')).PointerPage }));
+const FinishPage = later(async () => ({ default: (await import('./finish-page.tsx')).FinishPage }));
+const LegibilityPage = later(async () => ({
+  default: (await import('./legibility-page.tsx')).LegibilityPage,
+}));
+const WorstNote = later(async () => ({ default: (await import('./legibility-page.tsx')).WorstNote }));
+const FindingsPage = later(async () => ({ default: (await import('./findings-page.tsx')).FindingsPage }));
+const FindingsNote = later(async () => ({ default: (await import('./findings-page.tsx')).FindingsNote }));
+
+export const pages: readonly Page[] = [
+  {
+    id: 'type',
+    title: 'Type',
+    icon: Type,
+    under: 'Made of',
+    also: 'font fonts typeface text',
+    settings: FontUse,
+    Body: ({ desk }) => <TypePage look={desk.look} />,
+    note: ({ look }) => nameOfFamily(look),
+  },
+  {
+    id: 'icons',
+    title: 'Icons',
+    icon: Shapes,
+    under: 'Made of',
+    also: 'icon theme pack',
+    settings: Icons,
+    Body: ({ desk }) => <IconsPage look={desk.look} />,
+    note: ({ look: { icons } }) => `${setTitles[icons.set]}, ${icons.tile === 'none' ? 'bare' : icons.tile}`,
+  },
+  {
+    id: 'pointer',
+    title: 'Pointer',
+    icon: MousePointer2,
+    under: 'Made of',
+    also: 'cursor mouse',
+    settings: Pointer,
+    Body: ({ desk }) => <PointerPage look={desk.look} />,
+    note: ({ look }) => pointerTitles[look.pointer.set],
+  },
+  {
+    id: 'finish',
+    title: 'Finish',
+    icon: Layers,
+    under: 'Made of',
+    also: 'transparency opacity blur corners rounded shadow glass',
+    settings: Finish,
+    Body: ({ desk }) => <FinishPage look={desk.look} />,
+    note: ({ look }) => look.finish.kind,
+  },
+  {
+    id: 'legibility',
+    title: 'Legibility',
+    icon: ScanEye,
+    under: 'Judged',
+    also: 'contrast readable accessibility',
+    Body: LegibilityPage,
+    note: () => <WorstNote />,
+  },
+  {
+    id: 'findings',
+    title: 'Findings',
+    icon: ListChecks,
+    under: 'Judged',
+    also: 'check problems review warnings',
+    Body: FindingsPage,
+    note: (desk) => <FindingsNote desk={desk} />,
+  },
+];
+
+function nameOfFamily({ fonts, ownFonts }: Look): string {
+  const { family } = fonts.display;
+  return isOwn(family) ? (ownFonts.find(({ id }) => id === family)?.name ?? '') : familyTitles[family];
+}
