@@ -5,6 +5,7 @@ import { marrowTide } from '../core/sources/tide/tide.ts';
 import { plainUnits } from '../core/sources/units.ts';
 import { plainSound, type Sound } from '../core/sources/sound/schema.ts';
 import type { Group } from '../core/desk/sections/groups.ts';
+import { plainDesktopIcons, type DesktopIcons } from '../core/icons/desktop.ts';
 import { plainKeys, type DeskKey } from '../core/menus/keys.ts';
 import { plainMenus, type Menus } from '../core/menus/schema.ts';
 import type { Application } from '../core/desk/sections/applications.ts';
@@ -167,6 +168,7 @@ interface Sketch {
   sound?: Sound;
   groups?: Group[];
   windows?: Partial<Windows>;
+  desktopIcons?: Partial<DesktopIcons>;
   workspaces: string[];
 }
 
@@ -186,6 +188,7 @@ export function desk({
   menus = {},
   keys = plainKeys,
   windows = {},
+  desktopIcons = {},
   ...rest
 }: Sketch): Desk {
   return {
@@ -209,6 +212,7 @@ export function desk({
     sources: { units: plainUnits, tide: marrowTide, outside, sound },
     groups,
     windows: { ...plainWindows, ...windows },
+    desktopIcons: { ...plainDesktopIcons, ...desktopIcons },
     applications,
     workspaces: workspaces.map((name, index) => ({ id: `workspace-${index + 1}`, name })),
     ...rest,

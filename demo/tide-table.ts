@@ -105,18 +105,17 @@ export function tideTable(): Desk {
     },
     workspaces: ['Ebb', 'Flood'],
     windows,
+    desktopIcons: {
+      shown: 'some',
+      applications: ['files', 'postbag', 'field-camera', 'wavebox'],
+      size: 52,
+      from: 'bottom-right',
+    },
   });
 }
 
-/** Titles that go where a window fills the screen; some applications lie on the bare desk. */
+/** Titles that go where a window fills the screen. */
 const windows: Partial<Windows> = {
   title: { shown: 'unfilled', height: 42, size: 19, font: 'display', align: 'right', back: 'veil' },
   buttons: { ...plainWindows.buttons, side: 'left', shape: 'wedges', size: 11, spacing: 14 },
-  icons: {
-    ...plainWindows.icons,
-    shown: 'some',
-    applications: ['files', 'postbag', 'field-camera', 'wavebox'],
-    size: 52,
-    from: 'bottom-right',
-  },
 };

@@ -199,9 +199,14 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       edits.setWindows('lines', { line: choose.upTo(8), front: choose.of(roles), border: choose.upTo(12) }),
       edits.setWindows('buttons', { list: choose.of([[], [{ does: 'close' }]]), size: 8 + choose.upTo(20) }),
       edits.setWindows('gaps', { outer: choose.upTo(200), inner: choose.upTo(200) }),
-      edits.setWindows('icons', { shown: choose.of(['none', 'some', 'all']), size: 24 + choose.upTo(104) }),
     ]),
   setWindowFinish: (desk, choose) => edits.setWindowFinish(choose.of([null, desk.look.finish])),
+  setDesktopIcons: (desk, choose) =>
+    edits.setDesktopIcons({
+      shown: choose.of(['none', 'some', 'all']),
+      size: 24 + choose.upTo(104),
+      screens: choose.of([[], idsOf(desk.screens)]),
+    }),
   setHabits: (desk, choose) =>
     edits.setHabits(
       choose.of([

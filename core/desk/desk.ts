@@ -4,6 +4,7 @@ import type { Look } from '../look/schema.ts';
 import type { GeoPlace } from '../values/earth.ts';
 import type { Application } from './sections/applications.ts';
 import type { Edge } from './sections/edges.ts';
+import type { DesktopIcons } from '../icons/desktop.ts';
 import type { DeskKey } from '../menus/keys.ts';
 import type { Menus } from '../menus/schema.ts';
 import type { Group } from './sections/groups.ts';
@@ -27,6 +28,7 @@ export interface Sections {
   applications: Application[];
   workspaces: Workspace[];
   windows: Windows;
+  desktopIcons: DesktopIcons;
 }
 
 export const FORMAT = 10;

@@ -170,7 +170,7 @@ describe('upgrading', () => {
     ].map(([link]) => ({ link }));
     const tiles = { ...first, id: 'cells', type: 'tiles', face: 'squares', options: { cells } };
     const read = readDesk({
-      ...dawnCount(),
+      ...inFormat9(dawnCount()),
       format: 8,
       widgets: [...dawnCount().widgets, tiles],
       groups: [],
@@ -222,8 +222,12 @@ describe('upgrading', () => {
       categories,
     };
     const isMenu = ({ act }: { act: string }) => /^(app-list|app-wall|quick-find|desk-menu)$/.test(act);
-    const windows = { ...desk.windows, shortcuts: desk.keys.filter((key) => !isMenu(key)) };
-    return { ...without(desk, ['keys']), format: 9, menus, windows };
+    const windows = {
+      ...desk.windows,
+      shortcuts: desk.keys.filter((key) => !isMenu(key)),
+      icons: without(desk.desktopIcons, ['screens']),
+    };
+    return { ...without(desk, ['keys', 'desktopIcons']), format: 9, menus, windows };
   }
 
   it('brings format 9, which had keys in two places, to the present one', () => {
@@ -242,7 +246,7 @@ describe('upgrading', () => {
     const desk = dawnCount();
     const { menus } = inFormat9(desk);
     const old = {
-      ...without(desk, ['windows', 'keys']),
+      ...without(desk, ['windows', 'keys', 'desktopIcons']),
       format: 7,
       menus: { ...menus, appList: { ...menus['appList'], shortcut: 'Ctrl+Alt+O' } },
       edges: desk.edges.map((edge) => without(edge, ['besideFilled'])),

@@ -44,7 +44,7 @@ function full(id: string): Desk {
   desk.menus.appList.favourites = [id, 'files'];
   desk.menus.appWall.folders = [{ id: 'one', name: 'One', applications: ['files', id] }];
   desk.menus.deskMenu.entries.push({ id: 'starts-it', by: 'start', application: id });
-  desk.windows.icons = { ...desk.windows.icons, shown: 'some', applications: [id] };
+  desk.desktopIcons = { ...desk.desktopIcons, shown: 'some', applications: [id] };
   return desk;
 }
 
@@ -141,7 +141,7 @@ describe('what names an application', () => {
       'menus appList',
       'menus appWall',
       'menus deskMenu',
-      'windows icons',
+      'desktopIcons applications',
       'windows habits',
     ]);
     expect(usesOf(without(desk, 'tallybook'), 'application', 'tallybook')).to.deep.equal([]);

@@ -174,9 +174,9 @@ export const steps: Record<number, Step> = {
     }),
   }),
 
-  /** Format 9 had keys of menus among these, and all others among the windows. */
+  /** Format 9 had keys of menus among these, and all others among the windows, as it had the icons of the bare desk. */
   9: ({ menus, windows, ...desk }) => {
-    const { shortcuts, ...others } = asRecord(windows);
+    const { shortcuts, icons, ...others } = asRecord(windows);
     const each = new Map(Object.entries(asRecord(menus)));
     const ofMenus = Object.entries(acts9).map(([menu, act]) => ({
       act,
@@ -187,6 +187,7 @@ export const steps: Record<number, Step> = {
       format: 10,
       menus: Object.fromEntries([...each].map(([key, menu]) => [key, withoutKeys(menu)])),
       windows: others,
+      desktopIcons: { ...asRecord(icons), screens: [] },
       keys: [...ofMenus.filter(({ shortcut }) => shortcut), ...asArray(shortcuts)],
     };
   },

@@ -50,7 +50,7 @@ describe('ways to start applications', () => {
       hasWayToStart({
         ...bare,
         ...closed,
-        windows: { ...bare.windows, icons: { ...bare.windows.icons, shown, applications } },
+        desktopIcons: { ...bare.desktopIcons, shown, applications },
       });
     expect(having('none', ['files'])).to.equal(false);
     expect(having('some', [])).to.equal(false);

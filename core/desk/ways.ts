@@ -15,9 +15,9 @@ export function hasWayToStart({
   edges,
   menus,
   keys,
-  windows: { icons },
+  desktopIcons: icons,
   applications,
-}: Pick<Desk, 'edges' | 'menus' | 'keys' | 'windows' | 'applications'>): boolean {
+}: Pick<Desk, 'edges' | 'menus' | 'keys' | 'desktopIcons' | 'applications'>): boolean {
   return (
     menuKinds.some(
       (kind) =>

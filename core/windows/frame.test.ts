@@ -187,7 +187,7 @@ describe('windows on a desk', () => {
     const desk = dawnCount();
     const withIcons: Desk = {
       ...desk,
-      windows: { ...desk.windows, icons: { ...desk.windows.icons, shown: 'all' } },
+      desktopIcons: { ...desk.desktopIcons, shown: 'all' },
     };
     const [screen] = solve(withIcons, { moment: DAWN, windows: [windowOf('tallybook')] }).screens;
     if (!screen) throw new Error('No screen');

@@ -243,53 +243,6 @@ const WorkspaceGrid = z.looseObject({
   ),
 });
 
-const DesktopIcons = z.looseObject({
-  shown: field(z.enum(['none', 'some', 'all']), {
-    label: 'Icons',
-    is: 'content',
-    choices: { none: 'None', some: 'Some', all: 'All' },
-  }),
-  applications: content(
-    z
-      .array(refers(z.string().max(64), 'application', 'name'))
-      .max(200)
-      .meta({ description: 'Ids of those that are shown, where some are' }),
-  ),
-  size: field(z.number().min(24).max(128).meta({ description: 'px' }), {
-    label: 'Size',
-    unit: 'px',
-    control: 'slider',
-    when: areShown,
-  }),
-  labels: field(z.boolean(), { label: 'Names', when: areShown }),
-  from: field(z.enum(['top-left', 'top-right', 'bottom-left', 'bottom-right']), {
-    label: 'From',
-    is: 'place',
-    choices: {
-      'top-left': 'Top left',
-      'top-right': 'Top right',
-      'bottom-left': 'Bottom left',
-      'bottom-right': 'Bottom right',
-    },
-    when: areShown,
-  }),
-  flow: field(z.enum(['columns', 'rows']), {
-    label: 'Run in',
-    choices: { columns: 'Columns', rows: 'Rows' },
-    when: areShown,
-  }),
-  spacing: field(z.number().min(0).max(80).meta({ description: 'px between two cells' }), {
-    label: 'Between',
-    unit: 'px',
-    control: 'slider',
-    when: areShown,
-  }),
-});
-
-function areShown({ shown }: Values): boolean {
-  return shown !== 'none';
-}
-
 export const Windows = dress(
   z.looseObject({
     title: WindowTitle,
@@ -301,7 +254,6 @@ export const Windows = dress(
     moves: WindowMoves,
     habits: content(z.array(WindowHabit).max(100)),
     workspaces: WorkspaceGrid,
-    icons: DesktopIcons,
   }),
 );
 export type Windows = TypeOf<typeof Windows>;
@@ -315,7 +267,6 @@ export const windowForms = {
   gaps: WindowGaps,
   moves: WindowMoves,
   workspaces: WorkspaceGrid,
-  icons: DesktopIcons,
 };
 export type WindowForm = keyof typeof windowForms;
 
@@ -351,13 +302,4 @@ export const plainWindows: Windows = {
   },
   habits: [],
   workspaces: { arranged: 'row', columns: 3, corner: 'none' },
-  icons: {
-    shown: 'none',
-    applications: [],
-    size: 48,
-    labels: true,
-    from: 'top-left',
-    flow: 'columns',
-    spacing: 12,
-  },
 };

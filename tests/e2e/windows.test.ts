@@ -603,7 +603,7 @@ withApp('windows', ({ server, open }) => {
   it('leave icons on the bare desk in reach, which give way to what stands there', async () => {
     const desk = workDesk();
     const { page, id } = await live({
-      windows: { ...desk.windows, icons: { ...desk.windows.icons, shown: 'all' } },
+      desktopIcons: { ...desk.desktopIcons, shown: 'all' },
     });
     const icon = page.locator('[data-desktop-icon="tallybook"]');
     await icon.waitFor();
@@ -621,6 +621,30 @@ withApp('windows', ({ server, open }) => {
     await page.waitForFunction(
       () => document.querySelector('[data-desktop-icon="tallybook"]')?.getBoundingClientRect().y === 96,
     );
+  });
+
+  it('lets icons stand on another screen, chosen by its name, undone by one step', async () => {
+    const studio = await open('/desk/night-watch');
+    await studio.getByRole('button', { name: 'Windows', exact: true }).click();
+    await studio
+      .getByRole('complementary')
+      .getByRole('button', { name: /^Desktop icons/ })
+      .click();
+    await studio.getByRole('radio', { name: 'All' }).click();
+    const icons = studio.locator('[data-stage] [data-desktop-icon]');
+    await icons.first().waitFor();
+    await studio.getByRole('group', { name: 'On screens' }).getByRole('button', { name: 'Log' }).click();
+    await icons.first().waitFor({ state: 'detached' });
+    await studio
+      .getByRole('group', { name: 'Screens', exact: true })
+      .getByRole('button', { name: 'Log' })
+      .click();
+    await icons.first().waitFor();
+    await untilKept(studio);
+    const { desk } = await stored(server, 'night-watch');
+    expect(desk.desktopIcons.screens).to.deep.equal([desk.screens[1]?.id]);
+    await studio.getByRole('button', { name: 'Undo: Desktop icons: screens' }).click();
+    await icons.first().waitFor({ state: 'detached' });
   });
 
   it('step aside for a window without flicker while one is dragged along the border', async () => {

@@ -1,6 +1,7 @@
 import type { Part, Sections } from '../desk.ts';
 import { applications } from './applications.ts';
 import { backdrops } from './backdrops.ts';
+import { desktopIcons } from './desktop-icons.ts';
 import { edges } from './edges.ts';
 import { groups } from './groups.ts';
 import { keys } from './keys.ts';
@@ -27,6 +28,7 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
   applications,
   workspaces,
   windows,
+  desktopIcons,
 };
 
 /** A section where any may stand. */

@@ -1,9 +1,10 @@
 import { iconCells } from '../../arrange/icon-grid.ts';
+import type { DesktopIcons } from '../../icons/desktop.ts';
 import type { Application } from '../../desk/sections/applications.ts';
 import { cutLine, putLine, type Run } from '../../kinds/layout.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
 import type { SceneIcon } from '../scene.ts';
-import { groundFor, type Solving } from '../solving.ts';
+import { groundFor } from '../solving.ts';
 import { solidFinish } from './beside.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts, plateAround } from './texts.ts';
@@ -21,14 +22,15 @@ const ROOM = 18;
 /** Below the line of writing. */
 const DEEP = 5;
 
-/** Icons on the bare desk, of applications: on a grid in the free area of the first screen, which gives way to what stands there. */
+/** Icons on the bare desk, of applications: on a grid in the free area of their screens, which gives way to what stands there. */
 export const icons = defineSceneSection({
   key: 'icons',
   solve({ id, free, rects }, solving) {
     const { desk, facts } = solving;
-    const { icons: look } = desk.windows;
-    if (look.shown === 'none' || desk.screens[0]?.id !== id) return [];
-    const shown = applicationsShown(desk.windows.icons, desk.applications);
+    const look = desk.desktopIcons;
+    const on = look.screens.length > 0 ? look.screens : [desk.screens[0]?.id];
+    if (look.shown === 'none' || !on.includes(id)) return [];
+    const shown = applicationsShown(look, desk.applications);
     const { size, labels, from, flow, spacing } = look;
     const width = labels ? Math.max(LEAST, Math.round(size * WIDE)) : size + 2 * AROUND;
     const height = size + 2 * AROUND + (labels ? GAP + LABEL + DEEP : 0);
@@ -41,7 +43,7 @@ export const icons = defineSceneSection({
       const line = labels ? cutLine(application.Name, style, facts.fonts, width - ROOM) : null;
       return [
         {
-          id: `icon ${application.id}`,
+          id: `icon ${id} ${application.id}`,
           application: application.id,
           name: application.Name,
           icon: application.Icon,
@@ -71,7 +73,7 @@ function plateOf({ ink }: Run, { x, y }: Point): Rect {
 }
 
 function applicationsShown(
-  { shown, applications }: Solving['desk']['windows']['icons'],
+  { shown, applications }: DesktopIcons,
   all: readonly Application[],
 ): readonly Application[] {
   if (shown === 'all') return all;

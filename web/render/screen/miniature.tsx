@@ -12,7 +12,7 @@ const bared = (desk: Desk): Desk => ({
   ...desk,
   edges: [],
   widgets: [],
-  windows: { ...desk.windows, icons: { ...desk.windows.icons, shown: 'none' } },
+  desktopIcons: { ...desk.desktopIcons, shown: 'none' },
 });
 
 /** A desk, live and small: all of its screens, as they stand beside each other. */

@@ -8,9 +8,9 @@ import { readOrigin } from '../../../../core/sources/outside.ts';
 import { SIMULATED } from '../../../../core/sources/source.ts';
 import { widgetKindOf } from '../../../../core/widgets/list.ts';
 import { useDesk } from '../../../session/desk.ts';
-import clsx from 'clsx';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Fold } from '../../../ui/fold.tsx';
+import { PickSome } from '../../../ui/pick-some.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields, GroupedFields } from '../../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../../parts/acts.ts';
@@ -160,43 +160,16 @@ const Shown = memo(function Shown({
 function ShownOn({ id, on }: { id: string; on: readonly string[] }) {
   const all = useDesk((state) => state.history?.present.workspaces) ?? [];
   if (all.length < 2) return null;
-  const turn = (workspace: string) => {
-    const next = on.includes(workspace) ? on.filter((one) => one !== workspace) : [...on, workspace];
-    // In the order of the workspaces; all of them is the same as no choice.
-    const ordered = all.map((one) => one.id).filter((one) => next.includes(one));
-    set(id, 'Workspaces', { workspaces: ordered.length === all.length ? [] : ordered });
-  };
   return (
-    <div className="mt-2">
-      <p className="mb-1.5 flex justify-between">
-        On workspaces {on.length === 0 && <span className="text-dust">every one</span>}
-      </p>
-      <div className="flex flex-wrap gap-1.5" role="group" aria-label="Shown on">
-        {all.map((workspace) => (
-          <button
-            key={workspace.id}
-            type="button"
-            aria-pressed={on.includes(workspace.id)}
-            onClick={() => turn(workspace.id)}
-            className={clsx(
-              'max-w-full truncate rounded-full px-3 py-1 hover:outline hover:outline-brass/70',
-              on.includes(workspace.id) ? 'bg-brass text-on-brass' : 'bg-nap',
-            )}
-          >
-            {workspace.name}
-          </button>
-        ))}
-        {on.length > 0 && (
-          <button
-            type="button"
-            className="px-1 text-brass hover:underline"
-            onClick={() => set(id, 'Workspaces', { workspaces: [] })}
-          >
-            every workspace
-          </button>
-        )}
-      </div>
-    </div>
+    <PickSome
+      title="On workspaces"
+      label="Shown on"
+      things={all}
+      chosen={on}
+      none={{ note: 'every one', back: 'every workspace' }}
+      // All of them is the same as no choice.
+      onChange={(next) => set(id, 'Workspaces', { workspaces: next.length === all.length ? [] : next })}
+    />
   );
 }
 

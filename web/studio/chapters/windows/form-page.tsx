@@ -6,7 +6,6 @@ import { windowForms, type WindowForm } from '../../../../core/windows/schema.ts
 import { useDesk } from '../../../session/desk.ts';
 import type { Values } from '../../form/control.ts';
 import { GroupedFields } from '../../form/form.tsx';
-import { DesktopIconPicks } from './desktop-icon-picks.tsx';
 import { DifferenceSection } from './difference.tsx';
 import { MovesCost } from './moves-cost.tsx';
 import { OpenSomeHint } from './open-windows.tsx';
@@ -31,7 +30,6 @@ export function FormPage({ form, title, desk }: { form: WindowForm; title: strin
       />
       {form === 'behind' && <DifferenceSection desk={desk} />}
       {form === 'moves' && <MovesCost moves={desk.windows.moves} />}
-      {form === 'icons' && desk.windows.icons.shown === 'some' && <DesktopIconPicks desk={desk} />}
     </>
   );
 }

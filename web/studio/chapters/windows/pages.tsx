@@ -13,6 +13,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import type { Desk } from '../../../../core/desk/desk.ts';
+import { DesktopIcons } from '../../../../core/icons/desktop.ts';
 import { DeskKey } from '../../../../core/menus/keys.ts';
 import { Finish } from '../../../../core/values/finish.ts';
 import { WindowHabit, windowForms, type WindowForm, type Windows } from '../../../../core/windows/schema.ts';
@@ -22,6 +23,9 @@ import type { Page } from '../chapter.ts';
 const FormPage = later(async () => ({ default: (await import('./form-page.tsx')).FormPage }));
 const WindowFinishPage = later(async () => ({
   default: (await import('./window-finish-page.tsx')).WindowFinishPage,
+}));
+const DesktopIconsPage = later(async () => ({
+  default: (await import('./desktop-icons-page.tsx')).DesktopIconsPage,
 }));
 const HabitsPage = later(async () => ({ default: (await import('./habits-page.tsx')).HabitsPage }));
 const ShortcutsPage = later(async () => ({ default: (await import('./shortcuts-page.tsx')).ShortcutsPage }));
@@ -104,14 +108,16 @@ export const pages: readonly Page[] = [
     'virtual desktops',
     ({ workspaces, windows }) => `${workspaces.length} in a ${windows.workspaces.arranged}`,
   ),
-  formPage(
-    'icons',
-    'Desktop icons',
-    Grid3x3,
-    'Around them',
-    'files shortcuts grid',
-    ({ windows }) => windows.icons.shown,
-  ),
+  {
+    id: 'icons',
+    title: 'Desktop icons',
+    icon: Grid3x3,
+    under: 'Around them',
+    also: 'files shortcuts grid',
+    settings: DesktopIcons,
+    Body: DesktopIconsPage,
+    note: ({ desktopIcons }) => desktopIcons.shown,
+  },
   {
     id: 'shortcuts',
     title: 'Shortcuts',

@@ -1,0 +1,16 @@
+import { DesktopIcons } from '../../icons/desktop.ts';
+import { defineSection, without } from './section.ts';
+
+export const desktopIcons = defineSection({
+  key: 'desktopIcons',
+  schema: DesktopIcons,
+  check({ desktopIcons: { screens: on } }, { screens }, say) {
+    on.forEach((id, index) => {
+      if (!screens.has(id))
+        say(['desktopIcons', 'screens', index], `names a screen that is not there: "${id}"`);
+    });
+  },
+  forget(desk, gone) {
+    desk.desktopIcons.screens = without(desk.desktopIcons.screens, (id) => gone.has(id));
+  },
+});
