@@ -24,7 +24,7 @@ import { solve } from '../core/scene/solve.ts';
 import { createSolver } from '../core/scene/solver.ts';
 import { widgetKinds } from '../core/widgets/list.ts';
 import { bareDesk } from '../demo/bare-desk.ts';
-import type { Row } from './main.ts';
+import type { Row } from './row.ts';
 
 const DAWN = Date.UTC(2026, 10, 24, 7, 12);
 

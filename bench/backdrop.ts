@@ -8,7 +8,7 @@ import { judgeDesk, type PixelsOf } from '../core/legibility/judge.ts';
 import { learnFamilies } from '../core/text/families.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { bake } from '../server/pictures/bake.ts';
-import type { Row } from './main.ts';
+import type { Row } from './row.ts';
 
 const adjust: DrawnAdjust = {
   blur: 12,

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import { RunningServer } from '../tests/support/app.ts';
-import type { Row } from './main.ts';
+import type { Row } from './row.ts';
 
 /** How soon pictures are seen on a data folder on which nothing was ever looked at. */
 

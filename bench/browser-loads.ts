@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { createWidget } from '../core/desk/defaults.ts';
-import type { Widget } from '../core/desk/sections/widgets.ts';
+import type { Widget } from '../core/desk/shapes/widgets.ts';
 import type { WidgetType } from '../core/widgets/list.ts';
 import { bareDesk } from '../demo/bare-desk.ts';
 import { addDesk } from './browser-desk.ts';

@@ -11,7 +11,7 @@ import {
 import { firstSight } from './browser-first-sight.ts';
 import { frameLoad, liveLoad, spectrumLoad } from './browser-loads.ts';
 import { firstUse, legibilityAfterChange, openLarge, scriptSize } from './browser-waits.ts';
-import type { Row } from './main.ts';
+import type { Row } from './row.ts';
 
 export async function benchBrowser(): Promise<Row[]> {
   const server = new RunningServer();

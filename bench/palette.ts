@@ -4,7 +4,7 @@ import { deltaE } from '../core/values/colour.ts';
 import { extractPalette, type Pixels } from '../core/colour/extract.ts';
 import { createRandom } from '../core/sources/noise.ts';
 import { kMeansInOklab } from './k-means.ts';
-import type { Row } from './main.ts';
+import type { Row } from './row.ts';
 
 const WIDTH = 1920;
 const HEIGHT = 1080;

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { bareDesk } from '../demo/bare-desk.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { RunningServer } from '../tests/support/app.ts';
-import type { Row } from './main.ts';
+import type { Row } from './row.ts';
 
 const SAVES = 500;
 const EVERY_MS = 20;

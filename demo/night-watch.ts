@@ -8,8 +8,8 @@ import {
 } from '../core/desk/defaults.ts';
 import { bareFinish } from '../core/values/finish.ts';
 import type { Desk } from '../core/desk/desk.ts';
-import type { Screen } from '../core/desk/sections/screens.ts';
-import type { Widget } from '../core/desk/sections/widgets.ts';
+import type { Screen } from '../core/desk/shapes/screens.ts';
+import type { Widget } from '../core/desk/shapes/widgets.ts';
 import { plainWindows } from '../core/windows/schema.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { surface, wide, rolesFrom, at, items, starters, desk } from './sketch.ts';

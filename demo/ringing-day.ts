@@ -7,7 +7,7 @@ import {
   createWidget,
 } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/desk.ts';
-import type { Widget } from '../core/desk/sections/widgets.ts';
+import type { Widget } from '../core/desk/shapes/widgets.ts';
 import { plainMenus } from '../core/menus/schema.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { plainOutside } from '../core/sources/outside.ts';

@@ -10,6 +10,7 @@ import { plainMenus } from '../core/menus/schema.ts';
 import type { Finish } from '../core/values/finish.ts';
 import { plainWindows, type Windows } from '../core/windows/schema.ts';
 import { at, desk, items, rolesFrom, starters, surface } from './sketch.ts';
+import type { DesktopIcons } from '../core/icons/desktop.ts';
 
 /** A full strip below, its items in groups; applications in a list of two columns, by category. */
 export function tideTable(): Desk {
@@ -105,12 +106,7 @@ export function tideTable(): Desk {
     },
     workspaces: ['Ebb', 'Flood'],
     windows,
-    desktopIcons: {
-      shown: 'some',
-      applications: ['files', 'postbag', 'field-camera', 'wavebox'],
-      size: 52,
-      from: 'bottom-right',
-    },
+    desktopIcons,
   });
 }
 
@@ -118,4 +114,12 @@ export function tideTable(): Desk {
 const windows: Partial<Windows> = {
   title: { shown: 'unfilled', height: 42, size: 19, font: 'display', align: 'right', back: 'veil' },
   buttons: { ...plainWindows.buttons, side: 'left', shape: 'wedges', size: 11, spacing: 14 },
+};
+
+/** Some applications lie on the bare desk. */
+const desktopIcons: Partial<DesktopIcons> = {
+  shown: 'some',
+  applications: ['files', 'postbag', 'field-camera', 'wavebox'],
+  size: 52,
+  from: 'bottom-right',
 };

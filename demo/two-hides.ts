@@ -6,7 +6,7 @@ import {
   createWidget,
 } from '../core/desk/defaults.ts';
 import type { Desk } from '../core/desk/desk.ts';
-import type { Screen } from '../core/desk/sections/screens.ts';
+import type { Screen } from '../core/desk/shapes/screens.ts';
 import { plainMenus } from '../core/menus/schema.ts';
 import { bareFinish, type Finish } from '../core/values/finish.ts';
 import { at, desk, items, rolesFrom, starters, surface, wide } from './sketch.ts';

@@ -1,4 +1,4 @@
-import type { Application } from '../desk/sections/applications.ts';
+import type { Application } from '../desk/shapes/applications.ts';
 import { isWebAddress } from '../values/link.ts';
 
 /**

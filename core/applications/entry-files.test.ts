@@ -2,7 +2,7 @@ import { strToU8, zipSync } from 'fflate';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoDesks } from '../../demo/desks.ts';
-import { Application } from '../desk/sections/applications.ts';
+import { Application } from '../desk/shapes/applications.ts';
 import { createApplication } from '../desk/defaults.ts';
 import { MOST_BYTES, readDesktopEntry, writeDesktopEntry } from './desktop-entry.ts';
 import { readEntryFiles, zipEntries } from './entry-files.ts';

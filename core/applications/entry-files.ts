@@ -1,5 +1,5 @@
 import { strToU8, unzipSync, zipSync } from 'fflate';
-import type { Application } from '../desk/sections/applications.ts';
+import type { Application } from '../desk/shapes/applications.ts';
 import { MOST_BYTES, readDesktopEntry, writeDesktopEntry, type EntryProblem } from './desktop-entry.ts';
 
 /** Several .desktop files, by themselves or in a ZIP. */

@@ -5,7 +5,7 @@ import { itemKinds } from '../items/list.ts';
 import { widgetKinds } from '../widgets/list.ts';
 import { createDock, createItem, createPanel, createWidget } from './defaults.ts';
 import { readDesk } from './read.ts';
-import { hangingFrom, widgetsInCircles, type Widget } from './sections/widgets.ts';
+import { hangingFrom, widgetsInCircles, type Widget } from './shapes/widgets.ts';
 
 const { finish } = bareDesk().look;
 

@@ -12,9 +12,9 @@ import {
 import { plainUse } from '../text/schema.ts';
 import type { Look } from '../look/schema.ts';
 import type { MotifName } from '../backdrop/names.ts';
-import type { Application } from './sections/applications.ts';
-import type { Edge, Item } from './sections/edges.ts';
-import type { Widget } from './sections/widgets.ts';
+import type { Application } from './shapes/applications.ts';
+import type { Edge, Item } from './shapes/edges.ts';
+import type { Widget } from './shapes/widgets.ts';
 import type { Side } from '../values/geometry.ts';
 import type { Family } from '../values/family.ts';
 import { bareFinish, type Finish } from '../values/finish.ts';

@@ -2,17 +2,17 @@ import type { Draft } from 'immer';
 import type { Backdrop } from '../backdrop/schema.ts';
 import type { Look } from '../look/schema.ts';
 import type { GeoPlace } from '../values/earth.ts';
-import type { Application } from './sections/applications.ts';
-import type { Edge } from './sections/edges.ts';
+import type { Application } from './shapes/applications.ts';
+import type { Edge } from './shapes/edges.ts';
 import type { DesktopIcons } from '../icons/desktop.ts';
 import type { DeskKey } from '../menus/keys.ts';
 import type { Menus } from '../menus/schema.ts';
-import type { Group } from './sections/groups.ts';
-import type { Screen } from './sections/screens.ts';
-import type { Sources } from './sections/sources.ts';
-import type { Widget } from './sections/widgets.ts';
+import type { Group } from './shapes/groups.ts';
+import type { Screen } from './shapes/screens.ts';
+import type { Sources } from './shapes/sources.ts';
+import type { Widget } from './shapes/widgets.ts';
 import type { Windows } from '../windows/schema.ts';
-import type { Workspace } from './sections/workspaces.ts';
+import type { Workspace } from './shapes/workspaces.ts';
 
 /** What each section of the document holds; sections/list.ts says how each is checked. */
 export interface Sections {

@@ -7,9 +7,9 @@ import { dressOfEdge, dressOfItem, dressOfWidget } from './edits/dress.ts';
 import { edits } from './edits/edits.ts';
 import { produce } from 'immer';
 import { DeskSchema } from './schema.ts';
-import { Edge, ItemSchema } from './sections/edges.ts';
+import { Edge, ItemSchema } from './shapes/edges.ts';
 import { sections } from './sections/list.ts';
-import { WidgetSchema } from './sections/widgets.ts';
+import { WidgetSchema } from './shapes/widgets.ts';
 
 describe('dress', () => {
   it('is told apart from what there is and where it stands, in every section', () => {

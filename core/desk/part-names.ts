@@ -1,7 +1,7 @@
 import { widgetKindOf } from '../widgets/list.ts';
 import type { Part } from './desk.ts';
-import type { Edge } from './sections/edges.ts';
-import type { Widget } from './sections/widgets.ts';
+import type { Edge } from './shapes/edges.ts';
+import type { Widget } from './shapes/widgets.ts';
 
 /** What parts are called where people read of them. */
 

@@ -2,9 +2,12 @@ import { z } from 'zod';
 import { findOutOfBounds } from './bounds.ts';
 import { FORMAT, type Desk } from './desk.ts';
 import { freePlace, type Ground } from './ground.ts';
-import { groups, wholeGroups, type Group } from './sections/groups.ts';
-import { Edge, edges, type Item } from './sections/edges.ts';
-import { widgets, type Widget } from './sections/widgets.ts';
+import { edges } from './sections/edges.ts';
+import { groups } from './sections/groups.ts';
+import { widgets } from './sections/widgets.ts';
+import { Edge, type Item } from './shapes/edges.ts';
+import { wholeGroups, type Group } from './shapes/groups.ts';
+import type { Widget } from './shapes/widgets.ts';
 
 /** Parts on their way from one desk to another, as text that anybody can read. */
 export interface CarriedParts {

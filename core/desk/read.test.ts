@@ -8,7 +8,7 @@ import { plainSound } from '../sources/sound/schema.ts';
 import { plainKeys } from '../menus/keys.ts';
 import type { Desk } from './desk.ts';
 import { plainMenus } from '../menus/schema.ts';
-import type { Edge } from './sections/edges.ts';
+import type { Edge } from './shapes/edges.ts';
 import { createItem } from './defaults.ts';
 import { readDesk } from './read.ts';
 import { problemText } from './problem.ts';

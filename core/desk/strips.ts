@@ -1,7 +1,7 @@
 import type { EdgeFrame } from '../arrange/schema.ts';
 import { createDock, createItem, createPanel } from './defaults.ts';
 import type { Desk } from './desk.ts';
-import type { Edge, Item } from './sections/edges.ts';
+import type { Edge, Item } from './shapes/edges.ts';
 import type { ItemType } from '../items/list.ts';
 
 /** Edges of ours, to start from or to become. */

@@ -3,7 +3,7 @@ import { keysFor } from '../menus/keys.ts';
 import { actThatOpens, menuKinds } from '../menus/schema.ts';
 import { createItem, createPanel } from './defaults.ts';
 import type { Desk } from './desk.ts';
-import type { Edge } from './sections/edges.ts';
+import type { Edge } from './shapes/edges.ts';
 
 const isOpener = (act: string) => menuOpenedBy(act) !== null;
 

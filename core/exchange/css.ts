@@ -1,7 +1,7 @@
 import { generate, parse, walk, type CssNode, type WalkContext } from 'css-tree';
 import { halves, type Half } from '../values/roles.ts';
 import { anyColour } from './any-colour.ts';
-import type { ReadColours } from './exchange.ts';
+import type { ReadColours } from './colours.ts';
 import { addColour, addUnread, emptyRead } from './names.ts';
 
 /** CSS custom properties, as they come out for a light and for a dark page. */

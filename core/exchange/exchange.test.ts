@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { roles, type Role } from '../values/roles.ts';
-import { exchanges, type Colours } from './exchange.ts';
+import type { Colours } from './colours.ts';
+import { exchanges } from './exchange.ts';
 import { readColours } from './read.ts';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);

@@ -1,4 +1,4 @@
-import type { ReadColours } from './exchange.ts';
+import type { ReadColours } from './colours.ts';
 import { addColour, addUnread, emptyRead } from './names.ts';
 
 /** GPL palettes: a line for each colour, with red, green and blue as bytes, and its name. */

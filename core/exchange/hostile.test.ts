@@ -4,7 +4,8 @@ import { demoDesks } from '../../demo/desks.ts';
 import { paletteOf } from '../colour/look.ts';
 import { terminalOf } from '../colour/terminal.ts';
 import { roles } from '../values/roles.ts';
-import { exchanges, type Colours, type ReadColours } from './exchange.ts';
+import type { Colours, ReadColours } from './colours.ts';
+import { exchanges } from './exchange.ts';
 import { readColours } from './read.ts';
 
 function coloursOf(desk: ReturnType<typeof demoDesks>[number]): Colours {

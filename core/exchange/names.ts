@@ -1,5 +1,5 @@
 import { roles, type Half, type Role } from '../values/roles.ts';
-import type { ReadColours } from './exchange.ts';
+import type { ReadColours } from './colours.ts';
 
 /** `softInk` as files have it: `soft-ink`. */
 export function fileNameOf(role: Role): string {

@@ -1,5 +1,6 @@
 import { readCss } from './css.ts';
-import { MOST_COLOUR_FILE, type ExchangeName, type ReadColours } from './exchange.ts';
+import type { ReadColours } from './colours.ts';
+import { MOST_COLOUR_FILE, type ExchangeName } from './exchange.ts';
 import { readPaletteFile } from './gpl.ts';
 import { readTokens } from './tokens.ts';
 import { readResources } from './x-resources.ts';

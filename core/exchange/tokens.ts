@@ -1,7 +1,7 @@
 import { lookUp } from '../values/look-up.ts';
 import type { Half } from '../values/roles.ts';
 import { anyColour } from './any-colour.ts';
-import type { ReadColours } from './exchange.ts';
+import type { ReadColours } from './colours.ts';
 import { addColour, addUnread, emptyRead } from './names.ts';
 
 /**

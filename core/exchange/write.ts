@@ -1,6 +1,6 @@
 import { toBytes } from '../values/colour.ts';
 import { roles, type Half } from '../values/roles.ts';
-import type { Colours } from './exchange.ts';
+import type { Colours } from './colours.ts';
 import { fileNameOf } from './names.ts';
 
 /** Colours as other programs read them. Reading is apart: it needs parsers that writing does not. */

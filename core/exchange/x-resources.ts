@@ -1,5 +1,5 @@
 import { anyColour } from './any-colour.ts';
-import type { ReadColours } from './exchange.ts';
+import type { ReadColours } from './colours.ts';
 import { addUnread, emptyRead } from './names.ts';
 
 /** X resources: the colours of terminals, for every program that asks. */

@@ -1,5 +1,6 @@
 import { sources, type OriginOf, type SourceId } from '../sources/list.ts';
-import type { Need, Tick } from '../sources/readings.ts';
+import type { Tick } from '../sources/source.ts';
+import type { Need } from '../sources/readings.ts';
 import type { Described } from '../sources/source.ts';
 
 /** What a text with expressions may come to. */

@@ -7,7 +7,7 @@ import type { Pixels } from '../colour/extract.ts';
 import { APCA_BODY, APCA_LARGE, apcaContrast } from '../colour/apca.ts';
 import type { Backdrop } from '../backdrop/schema.ts';
 import type { Desk } from '../desk/desk.ts';
-import type { Screen } from '../desk/sections/screens.ts';
+import type { Screen } from '../desk/shapes/screens.ts';
 import { halvesIn } from '../timeline/half/half.ts';
 import { halves, type Half } from '../values/roles.ts';
 import { paintOn, type Run } from '../kinds/layout.ts';

@@ -6,7 +6,7 @@ import { adjustPixels } from '../backdrop/adjust.ts';
 import { contrast } from '../values/colour.ts';
 import { createBackdrop, createMotif, createWidget } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
-import type { Widget } from '../desk/sections/widgets.ts';
+import type { Widget } from '../desk/shapes/widgets.ts';
 import type { Finish } from '../values/finish.ts';
 import { learnExpressions } from '../expressions/learn.ts';
 import { learnFamilies } from '../text/families.ts';

@@ -27,8 +27,8 @@ function byKey<T>(pick: (menu: MenuKind) => T): Record<MenuKey, T> {
   return Object.fromEntries(menuKinds.map((menu) => [menu.key, pick(menu)])) as Record<MenuKey, T>;
 }
 
-/** The schema of each menu, for forms. */
-export const menuSchemas = byKey(({ schema }) => schema);
+/** The schema of each menu. */
+const menuSchemas = byKey(({ schema }) => schema);
 export const menuTitles = byKey(({ title }) => title);
 
 export const Menus = content(

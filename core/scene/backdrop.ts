@@ -4,7 +4,7 @@ import { rotationAt } from '../timeline/rotation/rotation.ts';
 import type { Palette } from '../colour/look.ts';
 import type { PlainSource } from '../backdrop/schema.ts';
 import type { Desk } from '../desk/desk.ts';
-import type { Screen } from '../desk/sections/screens.ts';
+import type { Screen } from '../desk/shapes/screens.ts';
 import type { Half } from '../values/roles.ts';
 import type { DeskFacts } from '../kinds/kind.ts';
 import type { SceneBackdrop } from './scene.ts';

@@ -1,6 +1,6 @@
 import type { Desk } from '../desk/desk.ts';
-import type { Item } from '../desk/sections/edges.ts';
-import type { Widget } from '../desk/sections/widgets.ts';
+import type { Item } from '../desk/shapes/edges.ts';
+import type { Widget } from '../desk/shapes/widgets.ts';
 import { itemKindOf } from '../items/list.ts';
 import { areLearned, learnExpressions } from '../expressions/learn.ts';
 import { learnSources } from '../sources/learn.ts';

@@ -1,7 +1,7 @@
 import type { Flowing } from '../arrange/edges.ts';
 import type { Surface } from '../colour/look.ts';
-import type { Edge, Item } from '../desk/sections/edges.ts';
-import type { Widget } from '../desk/sections/widgets.ts';
+import type { Edge, Item } from '../desk/shapes/edges.ts';
+import type { Widget } from '../desk/shapes/widgets.ts';
 import type { Layout } from '../kinds/layout.ts';
 import type { Need } from '../sources/readings.ts';
 import type { Rect, Size } from '../values/geometry.ts';

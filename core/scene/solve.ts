@@ -2,7 +2,7 @@ import { fontBook } from '../text/cuts.ts';
 import { halfAt } from '../timeline/half/half.ts';
 import { paletteOf } from '../colour/look.ts';
 import type { Desk } from '../desk/desk.ts';
-import type { Screen } from '../desk/sections/screens.ts';
+import type { Screen } from '../desk/shapes/screens.ts';
 import type { WindowFacts } from '../kinds/kind.ts';
 import { ownLibrary, type Library } from '../values/library.ts';
 import { createReadings } from '../sources/readings.ts';

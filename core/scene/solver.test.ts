@@ -6,7 +6,7 @@ import { windowOf } from '../../tests/support/windows.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { createItem, createPanel, createWidget } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
-import type { Widget } from '../desk/sections/widgets.ts';
+import type { Widget } from '../desk/shapes/widgets.ts';
 import type { TrialWindow } from '../windows/trial.ts';
 import { itemKinds } from '../items/list.ts';
 import { Library } from '../values/library.ts';

@@ -1,8 +1,9 @@
 import { surfaceOf, type Palette, type Surface } from '../colour/look.ts';
 import type { Desk } from '../desk/desk.ts';
-import type { Widget } from '../desk/sections/widgets.ts';
+import type { Widget } from '../desk/shapes/widgets.ts';
 import type { DeskFacts } from '../kinds/kind.ts';
-import type { Need, Readings, Tick } from '../sources/readings.ts';
+import type { Tick } from '../sources/source.ts';
+import type { Need, Readings } from '../sources/readings.ts';
 import type { TrialWindow } from '../windows/trial.ts';
 import type { WindowHint, OpenMenu, OpenOverview } from './scene.ts';
 import { SIMULATED } from '../sources/source.ts';

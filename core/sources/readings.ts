@@ -6,11 +6,8 @@ import { readerOf } from './learn.ts';
 import { sources, type OriginOf, type ReadingOf, type SourceId } from './list.ts';
 import type { Sound } from './sound/schema.ts';
 import type { Tide } from './tide/tide.ts';
-import { SIMULATED } from './source.ts';
+import { SIMULATED, type Tick } from './source.ts';
 import { formatMoment, wallClock, type TimeReading } from './time/time.ts';
-
-/** How often something must be looked at again to stay true. */
-export type Tick = 'second' | 'minute' | null;
 
 /** What a part reads: a source, where its readings come from, how often they are looked at, and whether an expression does. */
 export type Need = {

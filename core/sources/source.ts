@@ -1,7 +1,6 @@
 import type { GeoPlace } from '../values/earth.ts';
 import type { Feed } from './feeds.ts';
 import type { Fetched, Outside } from './outside.ts';
-import type { Tick } from './readings.ts';
 import type { Sound } from './sound/schema.ts';
 import type { Tide } from './tide/tide.ts';
 
@@ -17,6 +16,9 @@ export interface SourceContext {
   /** What the desk plays; the observatory's pieces where nothing is said. */
   sound?: Sound;
 }
+
+/** How often something must be looked at again to stay true. */
+export type Tick = 'second' | 'minute' | null;
 
 /** The origin of readings that are worked out here. */
 export const SIMULATED = 'simulated';

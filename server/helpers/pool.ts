@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { root } from '../root.ts';
 import { limitsOf } from './limits.ts';
 import { watchTime } from './processor.ts';
-import type { WorkName, WorkOf } from './work.ts';
+import type { Answer, WorkName, WorkOf } from './work.ts';
 
 /**
  * Processes beside the server, for work that would hold it up, needs much memory, or reads what nobody vouches for. They
@@ -43,13 +43,6 @@ interface Job {
   resolve: (value: never) => void;
   reject: (error: Error) => void;
 }
-
-/** What a helper answers: that it begins, and what came of it; `memory` is what it holds, in MiB. */
-export type Answer =
-  | { begun: true }
-  | { ok: true; value: never; memory: number }
-  | { ok: false; message: string; code?: string | undefined; memory: number }
-  | { tooMuchMemory: true };
 
 interface RunOptions {
   /** Aborting ends the process that is at it at once. */

@@ -1,4 +1,9 @@
-import type { Answer } from './pool.ts';
+/** What a helper answers: that it begins, and what came of it; `memory` is what it holds, in MiB. */
+export type Answer =
+  | { begun: true }
+  | { ok: true; value: never; memory: number }
+  | { ok: false; message: string; code?: string | undefined; memory: number }
+  | { tooMuchMemory: true };
 
 /** What helpers can do. Each loads what it needs when it is asked for: a helper holds no more than its work takes. */
 const work = {

@@ -3,7 +3,7 @@ import { isThereInRehearsal } from '../../core/timeline/visits/visits.ts';
 import type { Page } from 'playwright-core';
 import { createDock, createItem, createPanel } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
-import type { Edge } from '../../core/desk/sections/edges.ts';
+import type { Edge } from '../../core/desk/shapes/edges.ts';
 import {
   addDesk,
   centreOf,

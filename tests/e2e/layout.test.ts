@@ -10,8 +10,8 @@ import {
   createWidget,
 } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
-import type { Edge } from '../../core/desk/sections/edges.ts';
-import type { Widget } from '../../core/desk/sections/widgets.ts';
+import type { Edge } from '../../core/desk/shapes/edges.ts';
+import type { Widget } from '../../core/desk/shapes/widgets.ts';
 import { itemKinds } from '../../core/items/list.ts';
 import { partsOn } from '../../core/scene/parts.ts';
 import type { SceneScreen } from '../../core/scene/scene.ts';

@@ -6,7 +6,7 @@ import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { createWidget } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
-import type { Widget } from '../../core/desk/sections/widgets.ts';
+import type { Widget } from '../../core/desk/shapes/widgets.ts';
 import { netsCalendar } from '../../demo/nets-calendar.ts';
 import type { WidgetType } from '../../core/widgets/list.ts';
 import { DAWN, emptyDesk } from '../support/desks.ts';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { createItem, createPanel, createWidget } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
-import type { Edge } from '../../core/desk/sections/edges.ts';
-import type { Widget } from '../../core/desk/sections/widgets.ts';
+import type { Edge } from '../../core/desk/shapes/edges.ts';
+import type { Widget } from '../../core/desk/shapes/widgets.ts';
 import { alignments, points, type Place } from '../../core/values/place.ts';
 import { finishKinds, type Finish } from '../../core/values/finish.ts';
 import { sides } from '../../core/values/geometry.ts';

@@ -1,5 +1,5 @@
 import type { Desk } from '../../core/desk/desk.ts';
-import type { Widget } from '../../core/desk/sections/widgets.ts';
+import type { Widget } from '../../core/desk/shapes/widgets.ts';
 import { useEffect, useState } from 'react';
 import { isKindKnown, learnDesk, learnKind, learnMissing } from '../../core/scene/learn.ts';
 import { widgetKinds, type WidgetType } from '../../core/widgets/list.ts';

@@ -1,7 +1,7 @@
 import type { Desk } from '../../core/desk/desk.ts';
 import { spanAround } from '../../core/sources/calendar/span.ts';
 import type { Feed } from '../../core/sources/feeds.ts';
-import type { Widget } from '../../core/desk/sections/widgets.ts';
+import type { Widget } from '../../core/desk/shapes/widgets.ts';
 import { widgetKindOf } from '../../core/widgets/list.ts';
 import { expandInWorker } from '../workers/calendars.ts';
 

@@ -1,6 +1,6 @@
 import type { DeskDraft } from '../desk.ts';
 import { nameBeside } from '../../values/name.ts';
-import { wholeGroups, type Group } from '../sections/groups.ts';
+import { wholeGroups, type Group } from '../shapes/groups.ts';
 
 /** Makes groups of the copies where whole groups were copied; `copies` are the new ids by the old. */
 export function copyGroups(

@@ -1,6 +1,6 @@
 import type { GeoPlace } from '../../values/earth.ts';
 import type { Desk } from '../desk.ts';
-import type { Screen } from '../sections/screens.ts';
+import type { Screen } from '../shapes/screens.ts';
 import { byId, editOf } from './edit.ts';
 
 /** Changes of the desk as a whole: its name and place, its screens and workspaces. */

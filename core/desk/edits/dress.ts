@@ -1,6 +1,6 @@
 import { dressedIn, dressOf } from '../../values/dress.ts';
-import { Edge, ItemSchema, type Item } from '../sections/edges.ts';
-import { WidgetSchema, type Widget } from '../sections/widgets.ts';
+import { Edge, ItemSchema, type Item } from '../shapes/edges.ts';
+import { WidgetSchema, type Widget } from '../shapes/widgets.ts';
 import { editOf } from './edit.ts';
 
 /** How a part or an item looks: those of its fields that are dress, fields within fields too. */

@@ -1,7 +1,7 @@
 import type { ItemFrame } from '../../arrange/schema.ts';
 import { itemKindOf } from '../../items/list.ts';
 import type { Side } from '../../values/geometry.ts';
-import type { Edge, Item } from '../sections/edges.ts';
+import type { Edge, Item } from '../shapes/edges.ts';
 import { byId, editOf } from './edit.ts';
 
 function setItemFrames(ids: readonly string[], change: Partial<Omit<ItemFrame, 'id'>>) {

@@ -1,7 +1,7 @@
 import type { MenuKey, Menus } from '../../menus/schema.ts';
 import { prune } from '../../values/references.ts';
 import { sections } from '../sections/list.ts';
-import type { Application } from '../sections/applications.ts';
+import type { Application } from '../shapes/applications.ts';
 import { byId, editOf } from './edit.ts';
 
 /** Changes of the menus, and of the applications that stand on them. */

@@ -6,7 +6,7 @@ import type { Desk, DeskDraft } from '../desk.ts';
 import type { Ground } from '../ground.ts';
 import { partsOf } from '../parts.ts';
 import { sections } from '../sections/list.ts';
-import type { Widget } from '../sections/widgets.ts';
+import type { Widget } from '../shapes/widgets.ts';
 import { editOf } from './edit.ts';
 
 /** Changes of parts, and of anything that can be taken away, whichever section holds it. */

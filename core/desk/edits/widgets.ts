@@ -3,7 +3,7 @@ import type { Rect } from '../../values/geometry.ts';
 import type { Hanging } from '../../values/place.ts';
 import type { DeskDraft } from '../desk.ts';
 import { freePlace, placeAt, type Ground } from '../ground.ts';
-import { widgetsInCircles, type Widget } from '../sections/widgets.ts';
+import { widgetsInCircles, type Widget } from '../shapes/widgets.ts';
 import { copyGroups } from './copies.ts';
 import { byId, editOf } from './edit.ts';
 

@@ -1,25 +1,7 @@
 import { z } from 'zod';
-import { field } from '../../values/field.ts';
-import { Id } from '../../values/id.ts';
-import { Name } from '../../values/name.ts';
-import type { TypeOf } from '../../values/types.ts';
-import { defineSection, idsIn, without } from './section.ts';
 import { content } from '../../values/dress.ts';
-
-/** Widgets that are selected, moved and scaled as one. */
-export const Group = z.looseObject({
-  id: Id,
-  name: field(Name.clone(), { label: 'Name' }),
-  widgets: z.array(Id).min(2).max(400).meta({ description: 'Ids of its widgets; each stands in one group' }),
-});
-export type Group = TypeOf<typeof Group>;
-
-/** Those of which every widget is among some. */
-export function wholeGroups(list: readonly Group[], some: { has(id: string): boolean }): readonly Group[] {
-  return list.filter(({ widgets }) => widgets.every((id) => some.has(id)));
-}
-
-const MOST_GROUPS = 200;
+import { Group, MOST_GROUPS } from '../shapes/groups.ts';
+import { defineSection, idsIn, without } from './section.ts';
 
 export const groups = defineSection({
   key: 'groups',

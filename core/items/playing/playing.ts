@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { defineItem } from '../../kinds/kind.ts';
 import { cutLine, middleBaseline, putLine, type Layout } from '../../kinds/layout.ts';
 import { chosenFont, colourOption, TypeOption } from '../../kinds/options.ts';
-import { onNow } from '../../sources/sound/sound.ts';
+import { onNow } from '../../sources/sound/on-now.ts';
 import { sourceOf } from '../../sources/sound/schema.ts';
 import { field } from '../../values/field.ts';
 import type { Rect } from '../../values/geometry.ts';

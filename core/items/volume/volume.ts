@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { defineItem } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
-import { onNow } from '../../sources/sound/sound.ts';
+import { onNow } from '../../sources/sound/on-now.ts';
 import type { Rect } from '../../values/geometry.ts';
 import { layIcon, paddingOf } from '../text.ts';
 

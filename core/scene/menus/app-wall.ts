@@ -1,6 +1,6 @@
 import { surfaceOf } from '../../colour/look.ts';
 import { cutLine, middleBaseline, putLine, setLine, type Run } from '../../kinds/layout.ts';
-import type { Application } from '../../desk/sections/applications.ts';
+import type { Application } from '../../desk/shapes/applications.ts';
 import { menuTitles, type Menus } from '../../menus/schema.ts';
 import { clamp, type Rect } from '../../values/geometry.ts';
 import type { Finish } from '../../values/finish.ts';

@@ -1,7 +1,7 @@
 import type { Desk } from '../../desk/desk.ts';
 import type { WindowFacts } from '../../kinds/kind.ts';
 import { titleOf } from '../../windows/contents/list.ts';
-import type { Application } from '../../desk/sections/applications.ts';
+import type { Application } from '../../desk/shapes/applications.ts';
 import { formatBytes } from '../../sources/machine/units.ts';
 import type { Readings } from '../../sources/readings.ts';
 import { formatMoment } from '../../sources/time/time.ts';

@@ -1,5 +1,5 @@
 import type { Desk } from '../../desk/desk.ts';
-import type { Application } from '../../desk/sections/applications.ts';
+import type { Application } from '../../desk/shapes/applications.ts';
 import { categoryTitles, mainCategories, mainCategoryOf, type MainCategory } from '../../menus/categories.ts';
 
 export interface Group {

@@ -1,5 +1,5 @@
 import { freeAfter, type Flowing } from '../../arrange/edges.ts';
-import type { Edge, Item } from '../../desk/sections/edges.ts';
+import type { Edge, Item } from '../../desk/shapes/edges.ts';
 import type { Surface } from '../../colour/look.ts';
 import { bareFinish, type Finish } from '../../values/finish.ts';
 import { itemKindOf } from '../../items/list.ts';
@@ -11,7 +11,7 @@ import type { ItemContext, Room, WidgetContext } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { clamp, isAsLarge, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../scene.ts';
-import type { SceneText } from '../parts.ts';
+import type { SceneText } from '../part.ts';
 import { solidFinish } from './beside.ts';
 import { fitItems } from './fit-items.ts';
 import { defineSceneSection } from './section.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import type { EdgeShape, Flowing } from '../../arrange/edges.ts';
 import { createDock, createItem, createPanel } from '../../desk/defaults.ts';
-import type { Item } from '../../desk/sections/edges.ts';
+import type { Item } from '../../desk/shapes/edges.ts';
 import type { Room } from '../../kinds/kind.ts';
 import { overlaps, type Rect } from '../../values/geometry.ts';
 import { DAWN, emptyDesk } from '../../../tests/support/desks.ts';

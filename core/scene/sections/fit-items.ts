@@ -1,5 +1,5 @@
 import { layEdge, missingOn, type EdgeShape, type Flowing, type LaidEdge } from '../../arrange/edges.ts';
-import type { Item } from '../../desk/sections/edges.ts';
+import type { Item } from '../../desk/shapes/edges.ts';
 import type { Room } from '../../kinds/kind.ts';
 import type { Rect } from '../../values/geometry.ts';
 

@@ -1,6 +1,6 @@
 import { iconCells } from '../../arrange/icon-grid.ts';
 import type { DesktopIcons } from '../../icons/desktop.ts';
-import type { Application } from '../../desk/sections/applications.ts';
+import type { Application } from '../../desk/shapes/applications.ts';
 import { cutLine, putLine, type Run } from '../../kinds/layout.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
 import type { SceneIcon } from '../scene.ts';

@@ -1,6 +1,6 @@
 import type { Rect } from '../../values/geometry.ts';
 import type { SceneSections } from '../scene.ts';
-import type { ScenePart } from '../parts.ts';
+import type { ScenePart } from '../part.ts';
 import type { ScreenMemory } from '../memory.ts';
 import type { Solving } from '../solving.ts';
 

@@ -1,6 +1,6 @@
 import type { Run } from '../../kinds/layout.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
-import type { SceneText } from '../parts.ts';
+import type { SceneText } from '../part.ts';
 
 /** Runs where they stand on the screen when their layout begins at a point of it. */
 export function placedTexts(item: string | null, runs: readonly Run[], at: Point, scale = 1): SceneText[] {

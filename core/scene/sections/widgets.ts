@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import { lookUp } from '../../values/look-up.ts';
 import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
 import type { Desk } from '../../desk/desk.ts';
-import type { Widget } from '../../desk/sections/widgets.ts';
+import type { Widget } from '../../desk/shapes/widgets.ts';
 import { isAsLarge, moveInside, type Rect } from '../../values/geometry.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { areLearned, expressionWork } from '../../expressions/learn.ts';

@@ -1,5 +1,5 @@
 import type { SceneWindow } from '../scene.ts';
-import type { ScenePart } from '../parts.ts';
+import type { ScenePart } from '../part.ts';
 import { shareUnchanged } from '../../values/share.ts';
 import { sameFields, sameList } from '../memory.ts';
 import { windowSolver } from '../windows/learn.ts';

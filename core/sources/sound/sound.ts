@@ -1,5 +1,4 @@
-import { SIMULATED, defineSource, type SourceContext } from '../source.ts';
-import type { Readings } from '../readings.ts';
+import { defineSource, type SourceContext } from '../source.ts';
 import { placeAt, trackAt } from './playing.ts';
 import { plainSound, type Track } from './schema.ts';
 
@@ -19,7 +18,7 @@ export interface SoundReading {
 }
 
 /** How loud what is only followed would be. */
-const SIMULATED_VOLUME = 80;
+export const SIMULATED_VOLUME = 80;
 
 /**
  * In rehearsal the desk's list goes round and round without sound: what is on, and where in it, follows from the moment.
@@ -44,26 +43,6 @@ export const sound = defineSource({
     };
   },
 });
-
-/** What is on: what this page plays while it does, else what the rehearsal is at. */
-export function onNow(readings: Pick<Readings, 'get' | 'moment' | 'once'>): SoundReading {
-  return readings.once('sound on now', () => {
-    const player = readings.get('sound', 'player');
-    // The player says that nothing is on while another moment is looked at.
-    return player?.value.track
-      ? player.value
-      : (readings.get('sound', SIMULATED, readings.moment)?.value ?? silence);
-  });
-}
-
-const silence: SoundReading = {
-  track: null,
-  n: 0,
-  began: 0,
-  paused: 0,
-  isHeard: false,
-  volume: SIMULATED_VOLUME,
-};
 
 /** s into the piece at a moment, never beyond its end. */
 export function positionAt({ track, began, paused }: SoundReading, moment: number): number {

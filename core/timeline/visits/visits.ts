@@ -1,4 +1,4 @@
-import type { Edge } from '../../desk/sections/edges.ts';
+import type { Edge } from '../../desk/shapes/edges.ts';
 import { asked, away, presenceAt, type Delays } from '../../presence/presence.ts';
 import { hash } from '../../sources/noise.ts';
 import { defineTrigger, type TimelineChange } from '../trigger.ts';

@@ -11,7 +11,8 @@ import {
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import { createSheet, type Sheet } from '../../kinds/sheet.ts';
 import { coverOf, type Cover } from '../../sources/sound/cover.ts';
-import { onNow, positionAt } from '../../sources/sound/sound.ts';
+import { onNow } from '../../sources/sound/on-now.ts';
+import { positionAt } from '../../sources/sound/sound.ts';
 import { sourceOf } from '../../sources/sound/schema.ts';
 import type { Rect } from '../../values/geometry.ts';
 import type { PlayerFace, PlayerOptions } from './player.ts';

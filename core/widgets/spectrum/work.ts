@@ -1,7 +1,8 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
 import type { Layout, Paint } from '../../kinds/layout.ts';
 import type { SpectrumSettings } from '../../sound/spectrum/settings.ts';
-import { onNow, type SoundReading } from '../../sources/sound/sound.ts';
+import { onNow } from '../../sources/sound/on-now.ts';
+import type { SoundReading } from '../../sources/sound/sound.ts';
 import { sourceOf } from '../../sources/sound/schema.ts';
 import type { SpectrumFace, SpectrumOptions } from './spectrum.ts';
 

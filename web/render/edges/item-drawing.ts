@@ -1,6 +1,6 @@
 import type { FC } from 'react';
 import type { ItemLayoutOf, ItemType, ItemViewOf } from '../../../core/items/list.ts';
-import type { Edge } from '../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../core/desk/shapes/edges.ts';
 import type { Surface } from '../../../core/colour/look.ts';
 import type { Side } from '../../../core/values/geometry.ts';
 

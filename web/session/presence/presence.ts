@@ -10,8 +10,8 @@ import {
 import { openedMenus } from '../../../core/menus/openers.ts';
 import { isInTheWay } from '../../../core/presence/in-the-way.ts';
 import { isThereInRehearsal } from '../../../core/timeline/visits/visits.ts';
-import type { Widget } from '../../../core/desk/sections/widgets.ts';
-import type { Edge } from '../../../core/desk/sections/edges.ts';
+import type { Widget } from '../../../core/desk/shapes/widgets.ts';
+import type { Edge } from '../../../core/desk/shapes/edges.ts';
 import type { Scene, SceneEdge, SceneScreen } from '../../../core/scene/scene.ts';
 import { isHorizontal, isWithin, type Rect } from '../../../core/values/geometry.ts';
 import { pointOnScreen, type PointOnScreen } from '../../render/screen/on-screen.ts';

@@ -1,7 +1,7 @@
 import clsx from 'clsx';
 import { createContext, useContext, type FC } from 'react';
 import { partsOf } from '../../../core/desk/parts.ts';
-import { hangingFrom } from '../../../core/desk/sections/widgets.ts';
+import { hangingFrom } from '../../../core/desk/shapes/widgets.ts';
 import { rectsOn } from '../../../core/scene/parts.ts';
 import { points, type Hanging, type NinePoint } from '../../../core/values/place.ts';
 import { presentDesk } from '../../session/desk.ts';

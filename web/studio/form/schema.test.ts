@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { EdgeFrame } from '../../../core/arrange/schema.ts';
 import { Adjust, Change, Gradient, Rotation } from '../../../core/backdrop/schema.ts';
-import { WidgetFrame } from '../../../core/desk/sections/widgets.ts';
+import { WidgetFrame } from '../../../core/desk/shapes/widgets.ts';
 import { deskJsonSchema } from '../../../core/desk/schema.ts';
 import { Icons } from '../../../core/icons/schema.ts';
 import { itemKinds } from '../../../core/items/list.ts';

@@ -2,7 +2,7 @@ import clsx from 'clsx';
 import { useGesture } from '@use-gesture/react';
 import { useRef, useState } from 'react';
 import { placeScreen } from '../../../core/arrange/screens.ts';
-import type { Screen } from '../../../core/desk/sections/screens.ts';
+import type { Screen } from '../../../core/desk/shapes/screens.ts';
 import { right, bottom, type Point } from '../../../core/values/geometry.ts';
 
 /** The map's own margin, as a share of what it shows. */

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
-import { Screens, type Screen } from '../../../core/desk/sections/screens.ts';
+import { Screens, type Screen } from '../../../core/desk/shapes/screens.ts';
 import { right, type Point } from '../../../core/values/geometry.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useScene } from '../../session/scene.ts';

@@ -1,7 +1,7 @@
 import { nanoid } from 'nanoid';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
-import { Workspaces } from '../../../core/desk/sections/workspaces.ts';
+import { Workspaces } from '../../../core/desk/shapes/workspaces.ts';
 import { useDesk } from '../../session/desk.ts';
 import { RecordRows } from '../form/record-rows.tsx';
 

@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 import { nextSlot, type Slot } from '../../../core/arrange/lattice.ts';
-import type { Widget } from '../../../core/desk/sections/widgets.ts';
+import type { Widget } from '../../../core/desk/shapes/widgets.ts';
 import type { SpectrumOptions } from '../../../core/widgets/spectrum/spectrum.ts';
 import { Cell, type TilesFace, type TilesOptions } from '../../../core/widgets/tiles/tiles.ts';
 import { sizeFor } from '../../../core/widgets/tiles/work.ts';

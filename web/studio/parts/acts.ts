@@ -11,8 +11,8 @@ import { nameOfPart, titleOfEdge, titleOfWidget } from '../../../core/desk/part-
 import { partOf } from '../../../core/desk/parts.ts';
 import { freePlace } from '../../../core/desk/ground.ts';
 import type { Strip } from '../../../core/desk/strips.ts';
-import type { Edge, Item } from '../../../core/desk/sections/edges.ts';
-import type { Widget } from '../../../core/desk/sections/widgets.ts';
+import type { Edge, Item } from '../../../core/desk/shapes/edges.ts';
+import type { Widget } from '../../../core/desk/shapes/widgets.ts';
 import type { Alignment } from '../../../core/values/place.ts';
 import { itemKindOf, type ItemType } from '../../../core/items/list.ts';
 import { isKindKnown, learnKind } from '../../../core/scene/learn.ts';

@@ -2,8 +2,8 @@ import { dressOfEdge, dressOfItem, dressOfWidget, type Dress } from '../../../co
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { nameOfPart, titleOfEdge, titleOfWidget } from '../../../core/desk/part-names.ts';
-import type { Edge, Item } from '../../../core/desk/sections/edges.ts';
-import type { Widget } from '../../../core/desk/sections/widgets.ts';
+import type { Edge, Item } from '../../../core/desk/shapes/edges.ts';
+import type { Widget } from '../../../core/desk/shapes/widgets.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
 import { toast } from '../../ui/toast.ts';
 import { selectedParts, titleOfItem } from './acts.ts';

@@ -2,7 +2,7 @@ import { nanoid } from 'nanoid';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { nameBeside } from '../../../core/values/name.ts';
-import type { Group } from '../../../core/desk/sections/groups.ts';
+import type { Group } from '../../../core/desk/shapes/groups.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { selectedParts } from './acts.ts';

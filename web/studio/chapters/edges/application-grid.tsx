@@ -1,7 +1,7 @@
 import { createItem } from '../../../../core/desk/defaults.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import type { Edge } from '../../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import { nanoid } from 'nanoid';
 import { ApplicationIcon, IconSet } from '../../../render/kit/icons.tsx';
 import { useDesk } from '../../../session/desk.ts';

@@ -1,6 +1,6 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import type { Edge } from '../../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import { Finish } from '../../../../core/values/finish.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { SwitchField } from '../../../ui/choice.tsx';

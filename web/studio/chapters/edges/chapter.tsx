@@ -3,7 +3,7 @@ import { later } from '../../../later.ts';
 import { useView } from '../../../stores/view.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import type { Edge } from '../../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import { itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import type { Command } from '../../commands/command.ts';

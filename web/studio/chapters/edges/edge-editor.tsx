@@ -4,7 +4,7 @@ import { Lock, LockOpen, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { EdgeFrame } from '../../../../core/arrange/schema.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import type { Edge } from '../../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import { itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { peekAt } from '../../../stores/stage.ts';

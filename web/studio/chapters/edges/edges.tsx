@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strips } from '../../../../core/desk/strips.ts';
-import type { Edge } from '../../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';

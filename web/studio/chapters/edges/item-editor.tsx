@@ -5,7 +5,7 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { ItemFaces } from './item-faces.tsx';
 import { ItemFrame } from '../../../../core/arrange/schema.ts';
 import { stretchOf } from '../../../../core/arrange/edges.ts';
-import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
+import type { Edge, Item } from '../../../../core/desk/shapes/edges.ts';
 import { itemKindOf, itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';

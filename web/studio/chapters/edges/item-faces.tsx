@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { memo, useMemo } from 'react';
-import type { Edge, Item } from '../../../../core/desk/sections/edges.ts';
+import type { Edge, Item } from '../../../../core/desk/shapes/edges.ts';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { itemKindOf } from '../../../../core/items/list.ts';

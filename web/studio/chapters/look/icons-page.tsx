@@ -6,7 +6,7 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { iconSets, setTitles, stylesOf, Icons, type IconSetName } from '../../../../core/icons/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { Fields } from '../../form/form.tsx';
-import type { Application } from '../../../../core/desk/sections/applications.ts';
+import type { Application } from '../../../../core/desk/shapes/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
 import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/kit/icons.tsx';
 import { useDesk } from '../../../session/desk.ts';

@@ -1,4 +1,4 @@
-import type { Application } from '../../../../core/desk/sections/applications.ts';
+import type { Application } from '../../../../core/desk/shapes/applications.ts';
 import { ApplicationIcon, IconSet } from '../../../render/kit/icons.tsx';
 import { useScene } from '../../../session/scene.ts';
 import { takeCard } from '../../card-drag.ts';

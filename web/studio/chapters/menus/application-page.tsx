@@ -2,7 +2,7 @@ import { ImageUp, Trash2 } from 'lucide-react';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { Application } from '../../../../core/desk/sections/applications.ts';
+import { Application } from '../../../../core/desk/shapes/applications.ts';
 import { iconNames } from '../../../../core/icons/names.ts';
 import { categoryTitles, mainCategories, mainCategoryOf } from '../../../../core/menus/categories.ts';
 import { DeskIcon, IconSet } from '../../../render/kit/icons.tsx';

@@ -1,5 +1,5 @@
 import { arrayMove } from '@dnd-kit/sortable';
-import type { Application } from '../../../../core/desk/sections/applications.ts';
+import type { Application } from '../../../../core/desk/shapes/applications.ts';
 import { SelectField } from '../../../ui/choice.tsx';
 import { OrderedList } from '../../../ui/ordered-list.tsx';
 import { ApplicationMark } from './application-mark.tsx';

@@ -10,7 +10,7 @@ import type { FileRead, NamedFile } from '../../../../core/applications/entry-fi
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useView } from '../../../stores/view.ts';
 import { Button } from '../../../ui/buttons.tsx';
-import { Applications } from '../../../../core/desk/sections/applications.ts';
+import { Applications } from '../../../../core/desk/shapes/applications.ts';
 import { lengthsOf } from '../../form/schema.ts';
 import { FilesButton } from '../../../ui/file-button.tsx';
 import { OrderedList } from '../../../ui/ordered-list.tsx';

@@ -7,13 +7,8 @@ import { resolveRoles } from '../../../../core/colour/roles.ts';
 import { drawRoles } from '../../../../core/colour/scheme.ts';
 import { terminalOf } from '../../../../core/colour/terminal.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import {
-  exchanges,
-  MOST_COLOUR_FILE,
-  type Colours,
-  type ExchangeName,
-  type ReadColours,
-} from '../../../../core/exchange/exchange.ts';
+import type { Colours, ReadColours } from '../../../../core/exchange/colours.ts';
+import { exchanges, MOST_COLOUR_FILE, type ExchangeName } from '../../../../core/exchange/exchange.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import type { Half } from '../../../../core/values/roles.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';

@@ -1,7 +1,7 @@
 import { groundOf } from '../../../../core/scene/parts.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
+import { WidgetFrame, type Widget } from '../../../../core/desk/shapes/widgets.ts';
 import { Place, type Hanging } from '../../../../core/values/place.ts';
 import { useDesk } from '../../../session/desk.ts';
 

@@ -15,10 +15,10 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { Group as GroupSchema } from '../../../../core/desk/sections/groups.ts';
+import { Group as GroupSchema } from '../../../../core/desk/shapes/groups.ts';
 import { groupSelection, selectedGroup, ungroupSelection } from '../../parts/groups.ts';
 import { useView } from '../../../stores/view.ts';
-import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
+import { WidgetFrame, type Widget } from '../../../../core/desk/shapes/widgets.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';

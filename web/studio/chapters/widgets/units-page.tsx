@@ -1,7 +1,7 @@
 import { RotateCcw } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
-import type { Sources } from '../../../../core/desk/sections/sources.ts';
+import type { Sources } from '../../../../core/desk/shapes/sources.ts';
 import {
   constituentNames,
   marrowTide,

@@ -2,7 +2,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { BringToFront, Copy, SendToBack, Trash2 } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { WidgetFrame, type Widget } from '../../../../core/desk/sections/widgets.ts';
+import { WidgetFrame, type Widget } from '../../../../core/desk/shapes/widgets.ts';
 import { fetchedFor } from '../../../../core/sources/from-outside.ts';
 import { readOrigin } from '../../../../core/sources/outside.ts';
 import { SIMULATED } from '../../../../core/sources/source.ts';

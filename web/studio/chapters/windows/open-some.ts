@@ -1,5 +1,5 @@
 import type { Desk } from '../../../../core/desk/desk.ts';
-import type { Application } from '../../../../core/desk/sections/applications.ts';
+import type { Application } from '../../../../core/desk/shapes/applications.ts';
 import { contentOf } from '../../../../core/windows/contents/list.ts';
 import { deskActions } from '../../../session/actions.ts';
 import { presentDesk } from '../../../session/desk.ts';

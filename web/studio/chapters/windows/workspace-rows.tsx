@@ -3,7 +3,7 @@ import { nanoid } from 'nanoid';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { Workspaces } from '../../../../core/desk/sections/workspaces.ts';
+import { Workspaces } from '../../../../core/desk/shapes/workspaces.ts';
 import { Name } from '../../../../core/values/name.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';

@@ -11,7 +11,7 @@ import {
 } from '../../../../core/values/geometry.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { thicknessAfter, withEndMoved } from '../../../../core/arrange/spans.ts';
-import type { Edge } from '../../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import { groundOf, linesOf } from '../../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../../core/scene/scene.ts';
 import { toast } from '../../../ui/toast.ts';

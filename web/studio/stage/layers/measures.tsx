@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { Edge } from '../../../../core/desk/sections/edges.ts';
+import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import type { SceneEdge, SceneScreen } from '../../../../core/scene/scene.ts';
 import { isHorizontal, type Rect } from '../../../../core/values/geometry.ts';
 import { useDesk } from '../../../session/desk.ts';

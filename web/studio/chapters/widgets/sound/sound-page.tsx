@@ -23,7 +23,8 @@ import {
   type Sound as SoundValue,
   type Track as TrackValue,
 } from '../../../../../core/sources/sound/schema.ts';
-import { onNow, positionAt } from '../../../../../core/sources/sound/sound.ts';
+import { onNow } from '../../../../../core/sources/sound/on-now.ts';
+import { positionAt } from '../../../../../core/sources/sound/sound.ts';
 import { clockOf } from '../../../../../core/widgets/player/work.ts';
 import type { SoundAct } from '../../../../render/actions.ts';
 import { useConditions } from '../../../../session/conditions.ts';
