@@ -70,5 +70,5 @@ export function readParts(text: string): CarriedParts | { problem: string } | nu
     if (issue?.path[0] === MARK) return { problem: 'they were copied in another version' };
     return { problem: `${issue?.path.join('.') ?? ''} ${issue?.message ?? 'is damaged'}`.trim() };
   }
-  return read.data as unknown as CarriedParts;
+  return read.data as CarriedParts;
 }

@@ -169,18 +169,32 @@ function isHarmless(tree: MathNode): boolean {
   return isFine;
 }
 
+/** What a node may say of itself, whichever it is. */
+interface Told {
+  type: string;
+  value?: unknown;
+  /** Of an operator its name, of a call the node of what is called. */
+  fn?: unknown;
+  args?: MathNode[];
+  name?: string;
+  implicit?: boolean;
+}
+const isOf = (node: MathNode): Told => node;
+const nameIn = (fn: unknown) =>
+  typeof fn === 'object' && fn !== null && 'name' in fn ? String(fn.name) : '';
+
 function isListed(node: MathNode, path: string): boolean {
   switch (node.type) {
     case 'ConstantNode':
-      return typeof (node as unknown as { value: unknown }).value === 'number';
+      return typeof isOf(node).value === 'number';
     case 'ParenthesisNode':
       return true;
     case 'OperatorNode':
-      return operators.has((node as unknown as { fn: string }).fn);
+      return operators.has(String(isOf(node).fn));
     case 'FunctionNode':
-      return functions.has((node as unknown as { fn: { name?: string } }).fn.name ?? '');
+      return functions.has(nameIn(isOf(node).fn));
     case 'SymbolNode': {
-      const { name } = node as unknown as { name: string };
+      const { name = '' } = isOf(node);
       return path === 'fn' ? functions.has(name) : constants.has(name) || math.Unit.isValuelessUnit(name);
     }
     default:
@@ -190,12 +204,12 @@ function isListed(node: MathNode, path: string): boolean {
 
 /** A number by itself, or with its unit: there is nothing to work out. `2 pi` is something. */
 function isPlain(tree: MathNode, isInside = false): boolean {
-  const { type, args, name = '' } = tree as unknown as { type: string; args?: MathNode[]; name?: string };
+  const { type, args, name = '', implicit } = isOf(tree);
   if (type === 'ConstantNode') return true;
   if (type === 'SymbolNode') return !isInside || !constants.has(name) || name === 'e';
   return (
     type === 'OperatorNode' &&
-    (tree as unknown as { implicit: boolean }).implicit &&
+    implicit === true &&
     (args ?? []).every((arg) => isPlain(arg, true))
   );
 }

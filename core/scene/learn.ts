@@ -12,7 +12,7 @@ import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
 import { isUsual, learnFamilies, learnOthers } from '../text/families.ts';
 import { fontBook } from '../text/cuts.ts';
 import { ownLibrary, Subject, type Library } from '../values/library.ts';
-import { families, isOwn, type Family, type ShippedFamily } from '../values/family.ts';
+import { families, isOwn, type Family } from '../values/family.ts';
 
 /** Makes sure that everything on a desk can be worked out and measured, before it is solved. */
 export async function learnDesk(desk: Desk, library: Library = ownLibrary): Promise<void> {
@@ -86,11 +86,8 @@ export function learnMissing(desk: Desk, library: Library = ownLibrary): (() => 
 /** The families that a desk sets text in. */
 function familiesOf({ look, widgets, edges }: Pick<Desk, 'look' | 'widgets' | 'edges'>): Family[] {
   const chosen = [...widgets, ...edges.flatMap(({ items }) => items)]
-    .map(({ options }) => options['type'])
-    .filter((type) => families.includes(type as never));
-  return [
-    ...new Set([...Object.values(look.fonts).map(({ family }) => family), ...(chosen as ShippedFamily[])]),
-  ];
+    .flatMap(({ options }) => families.find((family) => family === options['type']) ?? []);
+  return [...new Set([...Object.values(look.fonts).map(({ family }) => family), ...chosen])];
 }
 
 /** What any face of a kind reads as it starts. */

@@ -17,7 +17,7 @@ const MOST_ADDRESS = 300;
 
 /** Something that the server may be asked to fetch: the web without a password in it, or a stand-in. */
 export function isAddress(text: string): boolean {
-  if (Object.values(standIns).includes(text as never)) return true;
+  if (Object.values<string>(standIns).includes(text)) return true;
   if (text.length > MOST_ADDRESS || !URL.canParse(text)) return false;
   const { protocol, username, password, hostname } = new URL(text);
   return /^https?:$/.test(protocol) && hostname !== '' && username + password === '';
@@ -53,7 +53,7 @@ export const Report = z.discriminatedUnion('by', [
   }),
   z.looseObject({ by: z.literal('address'), address: Address, every: Every }),
 ]);
-export type Report = { by: 'typed'; text: string } | { by: 'address'; address: string; every: number };
+export type Report = TypeOf<typeof Report>;
 
 /** What a person calls something read from outside. */
 const Title = field(z.string().max(60), { label: 'Name', placeholder: 'as it calls itself' });
@@ -79,13 +79,7 @@ export const Calendar = z.looseObject({
     },
   ),
 });
-export interface Calendar {
-  id: string;
-  title: string;
-  colour: Colour;
-  from:
-    { by: 'observatory' } | { by: 'file'; text: string } | { by: 'address'; address: string; every: number };
-}
+export type Calendar = TypeOf<typeof Calendar>;
 
 export const Headlines = z.looseObject({
   id: Id,
@@ -105,11 +99,7 @@ export const Headlines = z.looseObject({
     },
   ),
 });
-export interface Headlines {
-  id: string;
-  title: string;
-  from: { by: 'observatory' } | { by: 'address'; address: string; every: number };
-}
+export type Headlines = TypeOf<typeof Headlines>;
 
 export const MOST_CALENDARS = 16;
 export const MOST_HEADLINES = 24;
@@ -126,11 +116,7 @@ export const Outside = z.looseObject({
   calendars: field(z.array(Calendar).max(MOST_CALENDARS), { label: 'Calendars', one: 'Calendar' }),
   headlines: field(z.array(Headlines).max(MOST_HEADLINES), { label: 'Headlines', one: 'Source' }),
 });
-export type Outside = Omit<TypeOf<typeof Outside>, 'report' | 'calendars' | 'headlines'> & {
-  report: Report;
-  calendars: Calendar[];
-  headlines: Headlines[];
-};
+export type Outside = TypeOf<typeof Outside>;
 
 /** What a desk starts with: everything from the observatory. */
 export const plainOutside: Outside = {

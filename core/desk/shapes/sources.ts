@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { Outside, type Outside as OutsideValue } from '../../sources/outside.ts';
-import { Sound, type Sound as SoundValue } from '../../sources/sound/schema.ts';
+import { Outside } from '../../sources/outside.ts';
+import { Sound } from '../../sources/sound/schema.ts';
 import { Tide } from '../../sources/tide/tide.ts';
 import { Units } from '../../sources/units.ts';
 import type { TypeOf } from '../../values/types.ts';
@@ -8,7 +8,4 @@ import { content } from '../../values/dress.ts';
 
 /** What a desk's readings are shown in, and what they are worked out from besides its place. */
 export const Sources = content(z.looseObject({ units: Units, tide: Tide, outside: Outside, sound: Sound }));
-export type Sources = Omit<TypeOf<typeof Sources>, 'outside' | 'sound'> & {
-  outside: OutsideValue;
-  sound: SoundValue;
-};
+export type Sources = TypeOf<typeof Sources>;

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { OwnFinish } from '../../values/finish.ts';
-import type { Finish } from '../../values/finish.ts';
 import { field } from '../../values/field.ts';
 import { Id } from '../../values/id.ts';
 import { MOST_EXPRESSION } from '../../expressions/text.ts';
 import { Place } from '../../values/place.ts';
+import type { TypeOf } from '../../values/types.ts';
 import { widgetKinds, type WidgetType } from '../../widgets/list.ts';
 import { content, dress } from '../../values/dress.ts';
 
@@ -70,24 +70,11 @@ const widgetSchemas = widgetKinds.map((kind) =>
     }),
   ),
 );
-/** When it is there: always, while the pointer is so near (px), or while an expression holds. */
-type Showing = { by: 'always' } | { by: 'near'; reach: number } | { by: 'while'; holds: string };
-
-export interface Widget {
-  id: string;
+/** A widget; its options were checked against the schema of its kind. */
+export interface Widget extends TypeOf<typeof WidgetFrame> {
   type: WidgetType;
   face: string;
   options: Record<string, unknown>;
-  place: Place;
-  scale: number;
-  /** As wide as the part that it hangs from, where its kind has a width. */
-  followsWidth: boolean;
-  finish: Finish | null;
-  locked: boolean;
-  clicksThrough: boolean;
-  shows: Showing;
-  /** Ids of the workspaces that it is shown on; all of them where there is none. */
-  workspaces: string[];
 }
 
 /** The schema of a widget, whatever its kind. */

@@ -46,7 +46,7 @@ export const Sound = z.looseObject({
     { label: 'Cover’s palette' },
   ),
 });
-export type Sound = Omit<TypeOf<typeof Sound>, 'tracks'> & { tracks: Track[] };
+export type Sound = TypeOf<typeof Sound>;
 
 /** The observatory's six pieces, in order. */
 export const plainSound: Sound = {

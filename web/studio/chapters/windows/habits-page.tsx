@@ -34,7 +34,7 @@ export function HabitsPage({ desk }: { desk: Desk }) {
           least={least}
           most={most}
           told={({ application }) => nameOf(application)}
-          onTurn={(next) => turn(named('Habits', edits.setHabits(next as unknown as Habit[])))}
+          onTurn={(next) => turn(named('Habits', edits.setHabits(Windows.shape.habits.parse(next))))}
           onEnd={endGesture}
           add={(entries) => {
             const free = startable(desk).find(({ id }) => entries.every((one) => one['application'] !== id));

@@ -8,7 +8,6 @@ import type { Outside } from '../../../../../core/sources/outside.ts';
 import { useDesk } from '../../../../session/desk.ts';
 import { Button } from '../../../../ui/buttons.tsx';
 import { OrderedList } from '../../../../ui/ordered-list.tsx';
-import type { Values } from '../../../form/control.ts';
 import { Fields } from '../../../form/form.tsx';
 
 type Key = 'calendars' | 'headlines';
@@ -63,7 +62,7 @@ export function OutsideList<K extends Key>({
             <div className="grid gap-1.5">
               <Fields
                 schema={schema}
-                values={entry as unknown as Values}
+                values={entry}
                 of={titleOf(entry, index)}
                 onTurn={(change, label) =>
                   setOutside(

@@ -39,7 +39,6 @@ import { FilesButton } from '../../../../ui/file-button.tsx';
 import { OrderedList } from '../../../../ui/ordered-list.tsx';
 import { Section } from '../../../../ui/section.tsx';
 import { saveBytes } from '../../../pictures/download.ts';
-import type { Values } from '../../../form/control.ts';
 import { Fields } from '../../../form/form.tsx';
 import { useView } from '../../../../stores/view.ts';
 import { SOUND_TYPES, takeSounds } from './take-sounds.ts';
@@ -59,7 +58,7 @@ export function SoundPage({ sound }: { sound: SoundValue }) {
       <Transport />
       <Fields
         schema={Sound}
-        values={sound as unknown as Values}
+        values={sound}
         only={['order', 'repeat', 'coversColour']}
         onTurn={(change, label) => set(change as Partial<SoundValue>, label, true)}
         onEnd={() => useDesk.getState().endGesture()}
@@ -116,7 +115,7 @@ function List({ tracks }: { tracks: readonly TrackValue[] }) {
           <div className="grid gap-1.5">
             <Fields
               schema={Track}
-              values={track as unknown as Values}
+              values={track}
               of={track.title}
               onTurn={(change, label) =>
                 set(
