@@ -558,9 +558,17 @@ withApp('edges', ({ server, open }) => {
     await rule.getByText('The dock at the bottom stands over the clock (line)').waitFor();
     await page.locator('[data-rule="pictures"]').getByText('Each has pixels enough.').waitFor();
     await page.locator('[data-rule="texts"]').getByText('Looking…').waitFor({ state: 'detached' });
+    // On the stage the part is marked; the mark leads to its line, and the line lights the mark.
+    const mark = page.locator('[data-finding-mark="one"]');
+    const [around, clock] = [await mark.locator('..').boundingBox(), await handle(page, 'one').boundingBox()];
+    expect(Math.abs((around?.x ?? 0) - (clock?.x ?? 99))).to.be.below(3);
+    expect(Math.abs((around?.width ?? 0) - (clock?.width ?? 99))).to.be.below(6);
+    await mark.click();
+    await page.waitForFunction(() => document.activeElement?.closest('[data-finding="one"]'));
     await rule.getByRole('button', { name: 'Move it off' }).focus();
     await page.keyboard.press('Enter');
     await rule.getByText('Every part has its place.').waitFor();
+    await mark.waitFor({ state: 'detached' });
     await untilKept(page);
     const { y } = (await stored(server, id)).desk.widgets[0]?.place ?? { y: NaN };
     expect(y).to.be.below(530);

@@ -1,3 +1,5 @@
+import clsx from 'clsx';
+import { useEffect, useRef } from 'react';
 import { Check } from 'lucide-react';
 import type { Desk } from '../../../../core/desk/desk.ts';
 import type { Finding, Rule } from '../../../../core/findings/finding.ts';
@@ -8,6 +10,7 @@ import { useLegibility } from '../../../stores/legibility.ts';
 import { useView } from '../../../stores/view.ts';
 import { Section } from '../../../ui/section.tsx';
 import { useFindings } from './use-findings.ts';
+import { askForFinding, pointAtFinding, useFindingsView } from './view.ts';
 
 /** Findings of one rule that are listed; the page of the rule has all of them. */
 const MOST_LISTED = 12;
@@ -77,8 +80,26 @@ function RuleSection({
 }
 
 function FindingRow({ finding: { told, part, mends }, onGo }: { finding: Finding; onGo: () => void }) {
+  const row = useRef<HTMLDivElement>(null);
+  const isPointed = useFindingsView((view) => part !== null && view.part === part);
+  const isAsked = useFindingsView((view) => part !== null && view.asked === part);
+  useEffect(() => {
+    // Of several lines the first is where one begins to read: it has taken what was asked for when the others look.
+    if (!isAsked || useFindingsView.getState().asked === null) return;
+    askForFinding(null);
+    row.current?.querySelector('button')?.focus();
+    row.current?.scrollIntoView({ block: 'center' });
+  }, [isAsked]);
   return (
-    <div className="rounded-lg bg-pit px-2.5 py-2">
+    <div
+      ref={row}
+      data-finding={part}
+      className={clsx('rounded-lg px-2.5 py-2', isPointed ? 'bg-nap outline outline-rust' : 'bg-pit')}
+      onPointerEnter={() => pointAtFinding(part)}
+      onPointerLeave={() => pointAtFinding(null)}
+      onFocus={() => pointAtFinding(part)}
+      onBlur={() => pointAtFinding(null)}
+    >
       <p className="leading-snug [overflow-wrap:anywhere]">{told}</p>
       <p className="mt-1 flex flex-wrap gap-x-3 text-[12px]">
         {mends.map(({ title, edit }) => (

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import type { Desk } from '../../../../core/desk/desk.ts';
-import type { Finding } from '../../../../core/findings/finding.ts';
+import type { Finding, Looked } from '../../../../core/findings/finding.ts';
 import { rules } from '../../../../core/findings/list.ts';
 import { picturesBehind } from '../../../../core/findings/pictures/pictures.ts';
+import { sameFields } from '../../../../core/scene/memory.ts';
 import { useScene } from '../../../session/scene.ts';
 import { useJudging, useLegibility } from '../../../stores/legibility.ts';
 import { useFactsOf } from '../../pictures/picture-facts.ts';
@@ -15,10 +16,19 @@ export function useFindings(desk: Desk): ReadonlyMap<string, readonly Finding[] 
   const behind = useMemo(() => picturesBehind(desk), [desk]);
   const pictures = useFactsOf(behind);
   return useMemo(
-    () =>
-      new Map(
-        rules.map((rule) => [rule.id, scene ? rule.find({ desk, scene, pictures, judgements }) : null]),
-      ),
+    () => (scene ? findAll({ desk, scene, pictures, judgements }) : nothingYet),
     [desk, scene, pictures, judgements],
   );
+}
+
+type Found = ReadonlyMap<string, readonly Finding[] | null>;
+const nothingYet: Found = new Map();
+
+let last: { looked: Looked; found: Found } | null = null;
+
+/** What all rules find: worked out once for the list, its note and the stage. */
+function findAll(looked: Looked): Found {
+  const isSame = last !== null && sameFields(last.looked, looked) === last.looked;
+  if (!last || !isSame) last = { looked, found: new Map(rules.map((rule) => [rule.id, rule.find(looked)])) };
+  return last.found;
 }

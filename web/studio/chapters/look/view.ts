@@ -6,3 +6,17 @@ export const useLegibilityShown = create<{ isShown: boolean }>()(() => ({ isShow
 export function showLegibility(isShown: boolean): void {
   useLegibilityShown.setState({ isShown });
 }
+
+/** Id of the part whose findings are pointed at, in the list or on the stage; and the one whose line was asked for. */
+export const useFindingsView = create<{ part: string | null; asked: string | null }>()(() => ({
+  part: null,
+  asked: null,
+}));
+
+export function pointAtFinding(part: string | null): void {
+  useFindingsView.setState({ part });
+}
+
+export function askForFinding(part: string | null): void {
+  useFindingsView.setState({ asked: part });
+}

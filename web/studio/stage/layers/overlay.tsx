@@ -15,6 +15,9 @@ import { TogetherFrame, WidgetHandle } from '../drag/widget-handles.tsx';
 const FocalLayer = later(async () => ({ default: (await import('./focal-layer.tsx')).FocalLayer }));
 const Measures = later(async () => ({ default: (await import('./measures.tsx')).Measures }));
 const TypingLayer = later(async () => ({ default: (await import('./typing-layer.tsx')).TypingLayer }));
+const FindingsLayer = later(async () => ({
+  default: (await import('./findings-layer.tsx')).FindingsLayer,
+}));
 const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
 }));
@@ -35,6 +38,7 @@ export function Overlay({
 }) {
   const selection = useView((view) => view.selection);
   const showsLegibility = useLegibilityShown(({ isShown }) => isShown);
+  const showsFindings = useView(({ chapter, page }) => chapter === 'look' && page === 'findings');
   const chosen = useMemo(() => new Set(selection), [selection]);
   const only = selection.length === 1 ? screen.widgets.find(({ id }) => id === selection[0]) : undefined;
   const Tools = only && stageTools.get(only.type);
@@ -82,6 +86,11 @@ export function Overlay({
           isAlone={selection.length === 1}
         />
       ))}
+      {showsFindings && (
+        <Suspense>
+          <FindingsLayer screen={screen} scale={scale} />
+        </Suspense>
+      )}
       {showsLegibility && (
         <Suspense>
           <LegibilityLayer screen={screen} scale={scale} />
