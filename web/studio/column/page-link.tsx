@@ -1,5 +1,5 @@
 import { ChevronRight } from 'lucide-react';
-import { Suspense } from 'react';
+import { Suspense, useDeferredValue } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
@@ -8,7 +8,8 @@ import type { Page } from '../chapters/chapter.ts';
 
 /** The ways to the deeper pages of a chapter, under their headings. */
 export function PageLinks({ pages }: { pages: readonly Page[] }) {
-  const desk = useDesk((state) => state.history?.present);
+  // What is dragged comes before what is said of it here.
+  const desk = useDeferredValue(useDesk((state) => state.history?.present));
   if (!desk) return null;
   const headings = [...new Set(pages.flatMap(({ under }) => under ?? []))];
   return headings.map((heading) => (
