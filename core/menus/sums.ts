@@ -207,11 +207,7 @@ function isPlain(tree: MathNode, isInside = false): boolean {
   const { type, args, name = '', implicit } = isOf(tree);
   if (type === 'ConstantNode') return true;
   if (type === 'SymbolNode') return !isInside || !constants.has(name) || name === 'e';
-  return (
-    type === 'OperatorNode' &&
-    implicit === true &&
-    (args ?? []).every((arg) => isPlain(arg, true))
-  );
+  return type === 'OperatorNode' && implicit === true && (args ?? []).every((arg) => isPlain(arg, true));
 }
 
 function isSaid(value: unknown): boolean {

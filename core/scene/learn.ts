@@ -85,8 +85,9 @@ export function learnMissing(desk: Desk, library: Library = ownLibrary): (() => 
 
 /** The families that a desk sets text in. */
 function familiesOf({ look, widgets, edges }: Pick<Desk, 'look' | 'widgets' | 'edges'>): Family[] {
-  const chosen = [...widgets, ...edges.flatMap(({ items }) => items)]
-    .flatMap(({ options }) => families.find((family) => family === options['type']) ?? []);
+  const chosen = [...widgets, ...edges.flatMap(({ items }) => items)].flatMap(
+    ({ options }) => families.find((family) => family === options['type']) ?? [],
+  );
   return [...new Set([...Object.values(look.fonts).map(({ family }) => family), ...chosen])];
 }
 
