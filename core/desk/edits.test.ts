@@ -13,6 +13,7 @@ import type { Ground } from './ground.ts';
 import type { Desk } from './desk.ts';
 import { readParts, writeParts } from './parts-text.ts';
 import { readDesk } from './read.ts';
+import { keysFor } from '../menus/keys.ts';
 
 function groundOf(desk: Desk): Ground {
   const [screen] = solve(desk, { moment: DAWN }).screens;
@@ -256,6 +257,24 @@ describe('edits of looks and backdrops', () => {
     const before = dawnCount().widgets.find(({ id }) => id === 'clock');
     expect(find('clock')).to.deep.include({ scale: before?.scale, place: before?.place });
     expect(find('clock')?.options['zone']).to.equal(before?.options['zone']);
+  });
+
+  it('give one thing other keys in place of its own, or none at all, whatever else stands in the list', () => {
+    const keys = [
+      { act: 'app-list' as const, shortcut: '' },
+      { act: 'overview' as const, shortcut: 'Ctrl+Alt+O' },
+      { act: 'app-list' as const, shortcut: 'Ctrl+Alt+L' },
+      { act: 'app-list' as const, shortcut: 'Ctrl+Alt+K' },
+    ];
+    const desk = after(dawnCount(), (draft) => edits.setKeys(keys).apply(draft));
+    const set = (act: 'app-list' | 'desk-menu', shortcut: string) =>
+      after(desk, (draft) => edits.setKeysFor(act, shortcut).apply(draft)).keys;
+    expect(keysFor(desk.keys, 'app-list')).to.equal('Ctrl+Alt+L');
+    expect(keysFor(set('app-list', 'Ctrl+Alt+J'), 'app-list')).to.equal('Ctrl+Alt+J');
+    expect(keysFor(set('app-list', ''), 'app-list')).to.equal('');
+    expect(set('app-list', '')[1]).to.deep.equal(keys[1]);
+    expect(set('desk-menu', 'Ctrl+Alt+B').at(-1)).to.deep.equal({ act: 'desk-menu', shortcut: 'Ctrl+Alt+B' });
+    expect(set('desk-menu', '')).to.deep.equal(keys);
   });
 
   it('make all follow: own finishes and one-off colours go, what is bare stays bare', () => {

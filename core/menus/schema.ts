@@ -6,7 +6,7 @@ import { mainCategories } from './categories.ts';
 import { deskMenu } from './desk-menu.ts';
 import type { AnyMenuFacts } from './menu.ts';
 import type { DeskAct } from './acts.ts';
-import { openedMenus, type OpenerAct } from './openers.ts';
+import { openedMenus } from './openers.ts';
 import { content } from '../values/dress.ts';
 
 /** Where applications are started and the desk is told what to do: the menus of a desk, one of each kind. */
@@ -43,8 +43,8 @@ export const Menus = content(
 export type Menus = TypeOf<typeof Menus>;
 
 /** What opens a menu, by its keys among others. */
-export function actThatOpens({ opener, act = 'desk-menu' }: MenuKind): DeskAct {
-  return (opener?.act as OpenerAct | undefined) ?? act;
+export function actThatOpens({ opener, act }: MenuKind): DeskAct {
+  return (opener?.act ?? act) as DeskAct;
 }
 
 export const menuKeys: readonly MenuKey[] = menuKinds.map(({ key }) => key);

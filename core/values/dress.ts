@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { fieldOf, unwrapped, type Aspect } from './field.ts';
 import { lookUp } from './look-up.ts';
-import { isRecord, partsOf } from './walk.ts';
+import { isRecord, heldIn } from './walk.ts';
 
 const declared = z.registry<{ aspect: Aspect }>();
 
@@ -34,10 +34,10 @@ export function dressOf(schema: z.ZodType, value: unknown, around: Aspect = 'con
   if (inner !== schema && value !== null) return dressOf(inner, value, aspect);
   if (!(inner instanceof z.ZodObject) || !isRecord(value)) {
     if (aspect === 'dress') return value;
-    const [variant] = inner instanceof z.ZodDiscriminatedUnion ? partsOf(inner, value) : [];
+    const [variant] = inner instanceof z.ZodDiscriminatedUnion ? heldIn(inner, value) : [];
     return variant && dressOf(variant[1], value, aspect);
   }
-  const found = partsOf(inner, value).flatMap(([key, part, held]) => {
+  const found = heldIn(inner, value).flatMap(([key, part, held]) => {
     const worn = dressOf(part, held, aspect);
     return worn === undefined ? [] : [[key, worn] as const];
   });
@@ -56,13 +56,13 @@ function wear(schema: z.ZodType, value: unknown, worn: unknown, around: Aspect):
   const isParted = isRecord(value) && isRecord(worn);
   if (isParted && inner !== schema) return wear(inner, value, worn, aspect);
   if (isParted && inner instanceof z.ZodObject) {
-    const parts = partsOf(inner, value).flatMap(([key, part, held]) => {
+    const parts = heldIn(inner, value).flatMap(([key, part, held]) => {
       const over = lookUp(worn, String(key));
       return over === undefined ? [] : [[key, wear(part, held, over, aspect)] as const];
     });
     return { ...value, ...(Object.fromEntries(parts) as object) };
   }
   if (aspect === 'dress') return schema.safeParse(worn).success ? structuredClone(worn) : value;
-  const [variant] = inner instanceof z.ZodDiscriminatedUnion ? partsOf(inner, value) : [];
+  const [variant] = inner instanceof z.ZodDiscriminatedUnion ? heldIn(inner, value) : [];
   return variant ? wear(variant[1], value, worn, aspect) : value;
 }

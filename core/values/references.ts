@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { partsOf, schemasIn } from './walk.ts';
+import { heldIn, schemasIn } from './walk.ts';
 
 /** Things of a desk that others name by their id, and files that lie beside it, named by the SHA-256 of their bytes. */
 const referredTo = ['application', 'folder', 'picture', 'font', 'sound'] as const;
@@ -36,7 +36,7 @@ export function namingsIn(schema: z.ZodType, value: unknown, to: ReferenceTo): N
     if (!holds(at, to)) return;
     if (referenceOf(at)?.to === to && typeof held === 'string') found.push({ path, name: held });
     else
-      for (const [key, part, inner] of partsOf(at, held))
+      for (const [key, part, inner] of heldIn(at, held))
         look(part, inner, key === null ? path : [...path, key]);
   }
   look(schema, value, []);
@@ -57,7 +57,7 @@ export function prune(schema: z.ZodType, value: unknown, to: ReferenceTo, gone: 
     return gone.has(value) ? (reference.goes ?? 'stays') : 'stays';
   let fate: Fate = 'stays';
   // From the end, so that what is left keeps its place while some are taken out.
-  for (const [key, part, held] of partsOf(schema, value).reverse()) {
+  for (const [key, part, held] of heldIn(schema, value).reverse()) {
     const of = prune(part, held, to, gone);
     if (of === 'stays') continue;
     if (key === null) fate = of;

@@ -3,7 +3,7 @@ import { unwrapped } from './field.ts';
 import { lookUp } from './look-up.ts';
 
 /** What a value holds by its schema: by key, or under null the value itself by what its schema wraps. */
-export function partsOf(schema: z.ZodType, value: unknown): [string | number | null, z.ZodType, unknown][] {
+export function heldIn(schema: z.ZodType, value: unknown): [string | number | null, z.ZodType, unknown][] {
   const inner = unwrapped(schema);
   if (inner !== schema) return [[null, inner, value]];
   if (inner instanceof z.ZodArray && Array.isArray(value))
@@ -30,14 +30,26 @@ export function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
+/** The shapes of a union by what tells them apart: a desk of thousands of parts is walked through with every save. */
+const shapes = new WeakMap<z.ZodDiscriminatedUnion, ReadonlyMap<unknown, z.ZodType>>();
+
 /** The shape of several that a value is of, by the field that tells them apart. */
-function variantOf({ options, def }: z.ZodDiscriminatedUnion, value: unknown): z.ZodType | undefined {
-  return (options as z.ZodType[]).find((option) => isOfShape(option, def.discriminator, value));
+function variantOf(union: z.ZodDiscriminatedUnion, value: unknown): z.ZodType | undefined {
+  const key = union.def.discriminator;
+  let known = shapes.get(union);
+  if (!known) {
+    const options = union.options as z.ZodType[];
+    known = new Map(options.flatMap((option) => toldBy(option, key).map((told) => [told, option] as const)));
+    shapes.set(union, known);
+  }
+  return isRecord(value) ? known.get(lookUp(value, key)) : undefined;
 }
 
-function isOfShape(option: z.ZodType, discriminator: string, value: unknown): boolean {
-  if (option instanceof z.ZodDiscriminatedUnion) return variantOf(option, value) !== undefined;
-  if (!(option instanceof z.ZodObject) || !isRecord(value)) return false;
-  const told = lookUp(option.shape, discriminator) as z.ZodType | undefined;
-  return told?.safeParse(lookUp(value, discriminator)).success === true;
+/** What a field says in values of a shape: one word, one of several, or what any of its own shapes says. */
+function toldBy(shape: z.ZodType, key: string): unknown[] {
+  if (shape instanceof z.ZodDiscriminatedUnion)
+    return (shape.options as z.ZodType[]).flatMap((one) => toldBy(one, key));
+  const told = shape instanceof z.ZodObject ? lookUp(shape.shape, key) : undefined;
+  if (told instanceof z.ZodLiteral) return [...told.values];
+  return told instanceof z.ZodEnum ? told.options : [];
 }

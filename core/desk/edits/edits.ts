@@ -1,6 +1,7 @@
 import { backdropEdits } from './backdrops.ts';
 import { carryEdits } from './carry.ts';
 import { deskEdits } from './desk.ts';
+import { desktopIconEdits } from './desktop-icons.ts';
 import { dressEdits } from './dress.ts';
 import { edgeEdits } from './edges.ts';
 import { groupEdits } from './groups.ts';
@@ -28,6 +29,7 @@ export const edits = {
   ...dressEdits,
   ...groupEdits,
   ...windowEdits,
+  ...desktopIconEdits,
   ...partEdits,
   ...carryEdits,
 };

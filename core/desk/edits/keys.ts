@@ -7,11 +7,13 @@ export const keyEdits = {
   setKeys: (keys: readonly DeskKey[]) =>
     editOf('Shortcuts', (desk) => void (desk.keys = structuredClone([...keys]))),
 
-  /** The keys that do one thing; none of its own where they are empty. */
+  /** The keys that do one thing, in place of those that did it (see keysFor); empty for none at all. */
   setKeysFor: (act: DeskAct, shortcut: string) =>
     editOf('Shortcut', (desk) => {
-      const known = desk.keys.find((one) => one.act === act);
-      if (known) known.shortcut = shortcut;
+      const own = desk.keys.filter((one) => one.act === act);
+      const known = own.find((one) => one.shortcut !== '') ?? own[0];
+      if (shortcut === '') for (const one of own) one.shortcut = '';
+      else if (known) known.shortcut = shortcut;
       else desk.keys.push({ act, shortcut });
     }),
 };

@@ -1,6 +1,5 @@
 import type { Finish } from '../../values/finish.ts';
 import type { WindowForm, Windows } from '../../windows/schema.ts';
-import type { DesktopIcons } from '../../icons/desktop.ts';
 import { editOf } from './edit.ts';
 
 /** Changes of how windows look and where they go. */
@@ -10,9 +9,6 @@ export const windowEdits = {
 
   setWindowFinish: (finish: Finish | null) =>
     editOf('Finish of windows', (desk) => void (desk.windows.finish = finish)),
-
-  setDesktopIcons: (change: Partial<DesktopIcons>) =>
-    editOf('Desktop icons', (desk) => void Object.assign(desk.desktopIcons, change)),
 
   setHabits: (habits: Windows['habits']) =>
     editOf('Habits of windows', (desk) => void (desk.windows.habits = structuredClone(habits))),

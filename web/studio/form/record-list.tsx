@@ -6,7 +6,7 @@ import { OrderedList, type OrderedRow } from '../../ui/ordered-list.tsx';
 import type { Values } from './control.ts';
 
 /** A list of records: each with its fields beneath its row, moved by its grip, and removed where enough stay. */
-export function RecordList({
+export function RecordList<Entry extends Values>({
   one,
   entries,
   least,
@@ -20,22 +20,22 @@ export function RecordList({
 }: {
   /** What one of them is called. */
   one: string;
-  entries: readonly Values[];
+  entries: readonly Entry[];
   least: number;
   most: number;
-  onTurn: (entries: readonly Values[]) => void;
+  onTurn: (entries: readonly Entry[]) => void;
   onEnd: () => void;
   /** What is added; null when there is nothing to add. */
-  add?: (entries: readonly Values[]) => Values | null;
+  add?: (entries: readonly Entry[]) => Entry | null;
   /** What is drawn beneath a row, whose turns give the fields of the record that change. */
-  inside: (entry: Values, title: string, onTurn: (change: Values) => void) => ReactNode;
+  inside: (entry: Entry, title: string, onTurn: (change: Values) => void) => ReactNode;
   /** What one is told by: each is open once it is pressed, and no other then. Without, all are open. */
-  told?: (entry: Values) => string;
+  told?: (entry: Entry) => string;
   /** What stands in a row instead of that, in two lines. */
-  row?: (entry: Values) => ReactNode;
+  row?: (entry: Entry) => ReactNode;
 }) {
   const [open, setOpen] = useState<number | null>(null);
-  function set(next: readonly Values[]): void {
+  function set(next: readonly Entry[]): void {
     onTurn(next);
     onEnd();
   }

@@ -1,4 +1,3 @@
-import { menuKeys, menuTitles } from '../../../core/menus/schema.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { nameOfPart, titleOfEdge } from '../../../core/desk/part-names.ts';
 import { partOf } from '../../../core/desk/parts.ts';
@@ -7,7 +6,7 @@ import type { ReferenceTo } from '../../../core/values/references.ts';
 import { useView } from '../../stores/view.ts';
 import { Button } from '../../ui/buttons.tsx';
 import { Section } from '../../ui/section.tsx';
-import { pages as windowPages } from '../chapters/windows/pages.tsx';
+import { chapterOf } from '../chapters/list.ts';
 
 /** Where something of the desk is used; each leads there. */
 export function UsedBy({ desk, to, id }: { desk: Desk; to: ReferenceTo; id: string }) {
@@ -30,14 +29,18 @@ export function UsedBy({ desk, to, id }: { desk: Desk; to: ReferenceTo; id: stri
 function goTo({ section, part, page }: Use): void {
   const view = useView.getState();
   if (part) view.select([part], section);
-  else view.goToChapter(section, page);
+  else view.goToChapter(...pageOf({ section, page }));
 }
 
-function titleOf(desk: Desk, { section, part, page }: Use): string {
-  if (part) return capitalised(nameAt(desk, part));
-  const key = menuKeys.find((one) => one === page);
-  if (section === 'menus' && key) return menuTitles[key];
-  return windowPages.find(({ id }) => id === page)?.title ?? page;
+/** Where it is set, of what is no part: a chapter, and a page of it. */
+export function pageOf({ section, page }: Pick<Use, 'section' | 'page'>): [chapter: string, page: string] {
+  return section === 'desktopIcons' ? ['windows', 'icons'] : [section, page];
+}
+
+function titleOf(desk: Desk, use: Use): string {
+  if (use.part) return capitalised(nameAt(desk, use.part));
+  const [chapter, page] = pageOf(use);
+  return chapterOf(chapter).pages.find(({ id }) => id === page)?.title ?? page;
 }
 
 /** A part as one of several; an item by where it stands. */

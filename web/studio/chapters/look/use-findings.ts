@@ -15,10 +15,7 @@ export function useFindings(desk: Desk): ReadonlyMap<string, readonly Finding[] 
   const scene = useScene((state) => state.scene);
   const behind = useMemo(() => picturesBehind(desk), [desk]);
   const pictures = useFactsOf(behind);
-  return useMemo(
-    () => (scene ? findAll({ desk, scene, pictures, judgements }) : nothingYet),
-    [desk, scene, pictures, judgements],
-  );
+  return scene ? findAll({ desk, scene, pictures, judgements }) : nothingYet;
 }
 
 type Found = ReadonlyMap<string, readonly Finding[] | null>;

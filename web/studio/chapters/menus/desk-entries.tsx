@@ -56,7 +56,7 @@ export function DeskEntries({ desk }: { desk: Desk }) {
           )
         }
       />
-      <div className="mt-1 grid grid-cols-2 gap-1">
+      <div className="mt-1 grid gap-1">
         <SelectField
           label="Add what can be done"
           value=""

@@ -18,7 +18,7 @@ export function HabitsPage({ desk }: { desk: Desk }) {
   const { turn, endGesture } = useDesk.getState();
   const { habits } = desk.windows;
   const { least, most } = lengthsOf(Windows.shape.habits);
-  const nameOf = (id: unknown) => desk.applications.find((one) => one.id === id)?.Name ?? 'no application';
+  const nameOf = (id: string) => desk.applications.find((one) => one.id === id)?.Name ?? 'no application';
   return (
     <>
       <OpenSomeHint />
@@ -34,10 +34,10 @@ export function HabitsPage({ desk }: { desk: Desk }) {
           least={least}
           most={most}
           told={({ application }) => nameOf(application)}
-          onTurn={(next) => turn(named('Habits', edits.setHabits(Windows.shape.habits.parse(next))))}
+          onTurn={(next) => turn(named('Habits', edits.setHabits([...next])))}
           onEnd={endGesture}
           add={(entries) => {
-            const free = startable(desk).find(({ id }) => entries.every((one) => one['application'] !== id));
+            const free = startable(desk).find(({ id }) => entries.every((one) => one.application !== id));
             return free ? habitFor(free.id) : null;
           }}
           inside={(entry, title, onTurn) => (

@@ -21,21 +21,19 @@ export function ShortcutsPage({ desk }: { desk: Desk }) {
         entries={desk.keys}
         least={least}
         most={most}
-        told={({ act, shortcut }) =>
-          `${shortcut === '' ? 'no keys' : String(shortcut)}  ${deskActTitles[act as DeskKey['act']]}`
-        }
+        told={({ act, shortcut }) => `${shortcut === '' ? 'no keys' : shortcut}  ${deskActTitles[act]}`}
         row={({ act, shortcut }) => (
           <span className="grid min-w-0">
-            <span className="truncate">{deskActTitles[act as DeskKey['act']]}</span>
+            <span className="truncate">{deskActTitles[act]}</span>
             <span className="truncate text-[12px] leading-tight text-dust">
-              {shortcut === '' ? 'no keys' : <Keys keys={String(shortcut)} />}
+              {shortcut === '' ? 'no keys' : <Keys keys={shortcut} />}
             </span>
           </span>
         )}
-        onTurn={(next) => turn(named('Shortcuts', edits.setKeys(DeskKeys.parse(next))))}
+        onTurn={(next) => turn(named('Shortcuts', edits.setKeys(next)))}
         onEnd={endGesture}
         add={(entries) => {
-          const act = deskActNames.find((one) => entries.every((entry) => entry['act'] !== one));
+          const act = deskActNames.find((one) => entries.every((entry) => entry.act !== one));
           return act ? { act, shortcut: '' } : null;
         }}
         inside={(entry, title, onTurn) => (

@@ -1,4 +1,5 @@
 import clsx from 'clsx';
+import type { Desk } from '../../../../core/desk/desk.ts';
 import type { Finding } from '../../../../core/findings/finding.ts';
 import { partsOn } from '../../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../../core/scene/scene.ts';
@@ -12,15 +13,7 @@ export function FindingsLayer({ screen, scale }: { screen: SceneScreen; scale: n
   return desk ? <Marks desk={desk} screen={screen} scale={scale} /> : null;
 }
 
-function Marks({
-  desk,
-  screen,
-  scale,
-}: {
-  desk: Parameters<typeof useFindings>[0];
-  screen: SceneScreen;
-  scale: number;
-}) {
+function Marks({ desk, screen, scale }: { desk: Desk; screen: SceneScreen; scale: number }) {
   const found = useFindings(desk);
   const pointed = useFindingsView(({ part }) => part);
   const ofPart = byPart([...found.values()].flatMap((findings) => findings ?? []));
