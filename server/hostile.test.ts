@@ -167,14 +167,18 @@ describe('time that grows', () => {
     const back = await ask().get(`/api/desks/${saved.body.desk.id}`).expect(200);
     const places = (desk: Desk) => desk.widgets.map(({ place }) => JSON.stringify(place)).join();
     expect(places(back.body.desk) === places(long)).to.equal(true);
-    // Twice the work for twice the widgets, not eight times: half of them is the measure.
-    const timeOf = (desk: Desk) => {
-      const start = performance.now();
-      readDesk(desk);
-      return performance.now() - start;
-    };
-    timeOf(chain(500));
-    expect(timeOf(long)).to.be.below(12 * timeOf(chain(1000)) + 50);
+    // Four times the work for four times the widgets, not sixteen: a quarter of them is the
+    // measure, each the quickest of some tries, as the machine has other things to do too.
+    const quickest = (desk: Desk) =>
+      Math.min(
+        ...Array.from({ length: 4 }, () => {
+          const start = performance.now();
+          expect(readDesk(desk).ok).to.equal(true);
+          return performance.now() - start;
+        }),
+      );
+    const quarter = quickest(chain(1000));
+    expect(quickest(long)).to.be.below(12 * quarter + 50);
   }).timeout(60_000);
 
   it('stops at what is out of bounds, before all of it has been looked at', async () => {

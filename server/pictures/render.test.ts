@@ -336,15 +336,15 @@ describe('making backdrops', function () {
 
   it('blurs a sliver of a screen as quickly as a screen', async () => {
     const sliver = motif(3, { part: { x: 0, y: 0, width: 1, height: 1 }, adjust: { ...adjust, blur: 80 } });
-    const start = performance.now();
-    await renderer.backdrop({ ...sliver, source: { kind: 'gradient', ...flat } }, 960);
-    const first = performance.now() - start;
-    await renderer.backdrop(
-      { ...motif(3), source: { kind: 'gradient', ...flat }, adjust: { ...adjust, blur: 80 } },
-      960,
-    );
+    const whole = motif(3, { adjust: { ...adjust, blur: 80 } });
+    const timeOf = async (backdrop: typeof whole) => {
+      const start = performance.now();
+      await renderer.backdrop({ ...backdrop, source: { kind: 'gradient', ...flat } }, 960);
+      return performance.now() - start;
+    };
+    const first = Math.min(await timeOf(sliver), await timeOf(sliver));
     // Before, each row took as many steps as the blur is wide: hundreds of times as long.
-    expect(first).to.be.below(20 * (performance.now() - start - first));
+    expect(first).to.be.below(20 * (await timeOf(whole)));
   });
 
   it('turns a picture as its EXIF data says before anything else', async () => {
