@@ -1,3 +1,5 @@
+import type { z } from 'zod';
+
 /** What a browser keeps for a page, as text under keys. */
 export type Keep = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>;
 
@@ -35,6 +37,21 @@ function keepOf(storage: () => Storage) {
       }
     },
   };
+}
+
+/** What was kept as JSON, where it is what a schema says; null where nothing was kept, or something else. */
+export function readKept<Schema extends z.ZodType>(
+  keep: Pick<Keep, 'getItem'>,
+  key: string,
+  schema: Schema,
+): z.output<Schema> | null {
+  const text = keep.getItem(key);
+  if (text === null) return null;
+  try {
+    return schema.safeParse(JSON.parse(text)).data ?? null;
+  } catch {
+    return null;
+  }
 }
 
 /** Kept for good. */

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { grown, type Growth } from './growth.ts';
+import { fadedTo, grown, grownLine, type Growth } from './growth.ts';
 
 const growth: Growth = { factor: 1.8, reach: 140, share: 1 };
 
@@ -54,5 +54,36 @@ describe('a dock that grows under the pointer', () => {
       expect(Math.abs(after.shift - before.shift)).to.be.below(2);
       expect(Math.abs(after.scale - before.scale)).to.be.below(0.03);
     }
+  });
+
+  it('comes and goes evenly, as long in many small steps as in one, and never beyond', () => {
+    const elapsed = fc.array(fc.double({ min: 0, max: 60, noNaN: true }), { maxLength: 12 });
+    fc.assert(
+      fc.property(elapsed, fc.constantFrom(0 as const, 1 as const), (steps, wanted) => {
+        const stepped = steps.reduce((share, ms) => fadedTo(wanted, share, ms), 1 - wanted);
+        const whole = fadedTo(
+          wanted,
+          1 - wanted,
+          steps.reduce((sum, ms) => sum + ms, 0),
+        );
+        expect(stepped).to.be.closeTo(whole, 1e-9);
+        expect(stepped).to.be.within(0, 1);
+      }),
+    );
+    expect(fadedTo(1, 0.2, Infinity)).to.equal(1);
+    // A clock that stands still or goes back changes nothing.
+    expect(fadedTo(1, 0.2, -50)).to.equal(0.2);
+  });
+
+  it('lets what lies beneath reach exactly as far as the first and the last item', () => {
+    const parts = [0, 50, 100, 150].map((start) => ({ start, end: start + 50 }));
+    const { items, beneath } = grownLine(parts, 200, 90, growth);
+    const [first, last] = [items[0], items[3]];
+    expect(beneath.shift).to.equal(first?.shift).and.to.be.below(0);
+    expect(beneath.shift + 200 * beneath.scale).to.be.closeTo(200 + (last?.shift ?? NaN), 1e-9);
+    const still = grownLine(parts, 200, 90, { ...growth, share: 0 });
+    expect(still.beneath.shift).to.be.closeTo(0, 1e-9);
+    expect(still.beneath.scale).to.equal(1);
+    expect(grownLine([], 0, 0, growth).beneath).to.deep.equal({ shift: 0, scale: 1 });
   });
 });

@@ -20,6 +20,28 @@ export interface Grown {
   shift: number;
 }
 
+/** How long growth takes to come and to go, ms. */
+const FADE_MS = 140;
+
+/** How much of a growth is in force so many ms later, on its way to all or to nothing. */
+export function fadedTo(wanted: 0 | 1, share: number, elapsed: number): number {
+  const step = Math.max(0, elapsed) / FADE_MS;
+  return wanted > share ? Math.min(wanted, share + step) : Math.max(wanted, share - step);
+}
+
+/** What becomes of a line of items: of each, and by how much what lies beneath all of them (`long` px) reaches further. */
+export function grownLine(
+  parts: readonly { start: number; end: number }[],
+  long: number,
+  pointer: number,
+  growth: Growth,
+): { items: Grown[]; beneath: { shift: number; scale: number } } {
+  const items = parts.map(({ start, end }) => grown(start, end, pointer, growth));
+  const before = Math.min(0, items[0]?.shift ?? 0);
+  const after = Math.max(0, items.at(-1)?.shift ?? 0);
+  return { items, beneath: { shift: before, scale: long > 0 ? (long + after - before) / long : 1 } };
+}
+
 /** By how much a point `off` px from the pointer is moved: the integral of the bump from the pointer to there. */
 function moved(off: number, { factor, reach, share }: Growth): number {
   const at = Math.min(Math.abs(off), reach);

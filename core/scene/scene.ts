@@ -20,7 +20,8 @@ import type { ContentKey } from '../windows/contents/list.ts';
 import type { Content } from '../windows/contents/page.ts';
 import type { Frame } from '../windows/frame.ts';
 import type { WindowMoves, Windows } from '../windows/schema.ts';
-import type { Slot, TrialWindow } from '../windows/trial.ts';
+import type { WindowHint } from '../windows/now.ts';
+import type { TrialWindow } from '../windows/trial.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
 
 /** A menu of the desk, or one of the front window's. */
@@ -49,9 +50,6 @@ export interface OpenMenu {
   /** Id of the folder that is open. */
   folder?: string | null;
 }
-
-/** Where a window would go that is being moved: into a part of the free area of a screen, or to a place on it. */
-export type WindowHint = { screen: string } & ({ slot: Slot } | { slot: null; rect: Rect });
 
 /** Under what a desk is solved. Everything that changes without the document changing. */
 export interface Conditions {

@@ -2,10 +2,9 @@ import { createContext } from 'react';
 import type { Does } from '../../core/scene/menus/entries.ts';
 import type { AnyMenu, OpenMenu } from '../../core/scene/scene.ts';
 import type { DeskAct } from '../../core/menus/acts.ts';
-import type { Point, Rect } from '../../core/values/geometry.ts';
-import type { Grip } from '../../core/windows/catching.ts';
-import type { PointOnScreen } from './screen/on-screen.ts';
-import type { ContentDoes } from '../../core/windows/contents/page.ts';
+import type { Point } from '../../core/values/geometry.ts';
+import type { SoundAct } from '../../core/sources/sound/player.ts';
+import type { WindowAct } from '../../core/windows/now.ts';
 
 /** Where a menu is asked for: from an item, or at a point of a screen; without either, on the screen in view. */
 export interface MenuAsked {
@@ -14,28 +13,6 @@ export interface MenuAsked {
   at?: Point;
   /** Of the front window's menus, which. */
   index?: number;
-}
-
-/** What can be done with what is played; `to` in s, or a volume from 0 to 100. */
-export type SoundAct =
-  | { does: 'turn' | 'stop' | 'hush' | 'mute' | 'next' | 'before' }
-  | { does: 'seek'; to: number }
-  | { does: 'volume'; to: number }
-  | { does: 'play'; track: string };
-
-/** A window is moved on from where it was when it was taken. */
-export interface MoveAct {
-  does: 'move';
-  window: string;
-  from: Rect;
-  by: Point;
-  /** Where the pointer is on the screen that the window is on. */
-  at: Point;
-  /** Another screen that the pointer is over. */
-  beside: PointOnScreen | null;
-  /** Nothing catches. */
-  isFree: boolean;
-  isLast: boolean;
 }
 
 /** Words that are typed in place: each state is seen at once, and in the end they are one step, or nothing. */
@@ -47,18 +24,6 @@ export interface Typing {
   put(text: string): void;
   end(isKept: boolean): void;
 }
-
-/** What is done with a window. Distances are px of the screen. */
-export type WindowAct =
-  | { does: 'front' | 'minimise' | 'fill' | 'close'; window: string }
-  | MoveAct
-  | { does: 'size'; window: string; from: Rect; grip: Grip; by: Point; isFree: boolean }
-  | { does: 'content'; window: string; content: ContentDoes }
-  /** Goes to a window wherever it is. */
-  | { does: 'show'; window: string }
-  /** The same, or minimises it where it is in front. */
-  | { does: 'go'; window: string }
-  | { does: 'carry'; window: string; workspace: string };
 
 /** What is done in the overview. Workspaces are the document's: adding, naming and removing them are steps. */
 export type OverviewAct =

@@ -172,7 +172,7 @@ async function tickTask(id: string, uid: string, isTicked: boolean): Promise<voi
   const before = calendar.from.text;
   try {
     const { tickInWorker } = await persist(() => import('../workers/calendars.ts'));
-    const text = await tickInWorker({ text: before, uid, isTicked, moment: Date.now() });
+    const text = await tickInWorker(before, uid, isTicked, Date.now());
     const now = presentDesk()?.sources.outside.calendars.find((one) => one.id === id);
     // Another task was ticked meanwhile: this one is ticked in what came of that.
     if (now?.from.by === 'file' && now.from.text !== before) return await tickTask(id, uid, isTicked);

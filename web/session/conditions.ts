@@ -1,18 +1,11 @@
 import { create } from 'zustand';
-import type { Conditions, OpenMenu, OpenOverview, WindowHint } from '../../core/scene/scene.ts';
+import type { Conditions, OpenMenu, OpenOverview } from '../../core/scene/scene.ts';
 import type { Look } from '../../core/look/schema.ts';
-import type { Rect } from '../../core/values/geometry.ts';
+import type { Handled, WindowHint } from '../../core/windows/now.ts';
 import type { TrialWindow } from '../../core/windows/trial.ts';
 import type { Feed } from '../../core/sources/feeds.ts';
 import type { Half } from '../../core/values/roles.ts';
 import { readLately } from './lately.ts';
-
-/** A window that is moved or sized by keys, and where it was before. */
-interface Handled {
-  window: string;
-  by: 'move' | 'size';
-  before: { rect: Rect; slot: TrialWindow['slot']; isFilled: boolean };
-}
 
 /** The moment and everything else that is not the document. It lasts as long as this page. */
 interface ConditionsState {

@@ -1,17 +1,14 @@
-import { browserKeep } from '../browser-keep.ts';
+import { z } from 'zod';
+import { browserKeep, readKept } from '../browser-keep.ts';
 
 /** Applications in the order in which they were used last, kept in this browser. */
 
 const KEY = 'velvet-ledge:lately';
 const MOST = 60;
+const Lately = z.array(z.string()).max(MOST);
 
 export function readLately(): string[] {
-  try {
-    const list: unknown = JSON.parse(browserKeep.getItem(KEY) ?? '[]');
-    return Array.isArray(list) ? list.filter((id) => typeof id === 'string').slice(0, MOST) : [];
-  } catch {
-    return [];
-  }
+  return readKept(browserKeep, KEY, Lately) ?? [];
 }
 
 export function keepLately(list: readonly string[]): void {

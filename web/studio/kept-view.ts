@@ -3,7 +3,7 @@ import { useDesk } from '../session/desk.ts';
 import { useStage } from '../stores/stage.ts';
 import { setStartColour, useStartColour } from './chapters/palette/view.ts';
 import { useView } from '../stores/view.ts';
-import { browserKeep } from '../browser-keep.ts';
+import { browserKeep, readKept } from '../browser-keep.ts';
 
 /** Where somebody was on a desk is kept for it in this browser: chapter, page, screen, how near, and what its palettes are drawn from. */
 const KeptView = z.object({
@@ -25,8 +25,7 @@ const keyOf = (id: string) => `velvet-ledge:view:${id}`;
 
 /** Goes to where somebody was on a desk; gives back what keeps it up to date until it is stopped. */
 export function keepView(id: string): () => void {
-  const text = browserKeep.getItem(keyOf(id));
-  const kept = text === null ? null : read(text);
+  const kept = readKept(browserKeep, keyOf(id), KeptView);
   if (kept) {
     const { chapter, page, screen, startColour, ...stage } = kept;
     setStartColour(startColour);
@@ -43,12 +42,4 @@ export function keepView(id: string): () => void {
   };
   const stops = [useView.subscribe(keep), useStage.subscribe(keep), useStartColour.subscribe(keep)];
   return () => stops.forEach((stop) => stop());
-}
-
-function read(text: string): z.infer<typeof KeptView> | null {
-  try {
-    return KeptView.safeParse(JSON.parse(text)).data ?? null;
-  } catch {
-    return null;
-  }
 }

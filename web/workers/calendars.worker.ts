@@ -1,23 +1,23 @@
+import type { Expanded } from '../../core/sources/calendar/calendar.ts';
 import { expand, NoCalendar, tickTask } from '../../core/sources/calendar/expand.ts';
-import { answerWork } from './stoppable.ts';
+import { offer } from './offer.ts';
 
-/** What a calendar is asked for: its events between two moments, or its text with a task ticked. */
-export type CalendarWork =
-  | { does: 'expand'; text: string; zone: string; from: number; to: number; skip: readonly number[] }
-  | { does: 'tick'; text: string; uid: string; isTicked: boolean; moment: number };
-
-/** Which series is worked out just now. */
-export interface SeriesNote {
-  series: number;
+export interface Expansion {
+  text: string;
+  zone: string;
+  /** Epoch ms. */
+  from: number;
+  to: number;
+  /** Numbers of series that are left out. */
+  skip: readonly number[];
 }
 
-answerWork<CalendarWork>(
-  (work) =>
-    work.does === 'expand'
-      ? expand(work.text, {
-          ...work,
-          onSeries: (series) => postMessage({ note: { series } satisfies SeriesNote }),
-        })
-      : tickTask(work.text, work.uid, work.isTicked, work.moment),
-  (error) => (error instanceof NoCalendar ? error.message : null),
-);
+const calendars = {
+  /** What stands in a calendar between two moments; `onSeries` is told which series is worked out just now. */
+  expand: ({ text, ...how }: Expansion, onSeries: (series: number) => void): Expanded =>
+    expand(text, { ...how, onSeries }),
+  tick: tickTask,
+};
+export type Calendars = typeof calendars;
+
+offer(calendars, (error) => (error instanceof NoCalendar ? error.message : null));

@@ -4,35 +4,26 @@ import type { Swatch } from '../../core/colour/extract.ts';
 import type { Size } from '../../core/values/geometry.ts';
 import { persist } from '../later.ts';
 import type { PixelsWorker } from './pixels.worker.ts';
+import { startWorker, type Running } from './remote.ts';
 
 type Remote = Comlink.Remote<PixelsWorker>;
 
 /** A worker that is started when it is first asked, and anew after one that could not be had. */
 function createKeeper() {
-  let running: Promise<{ remote: Remote; failed: Promise<never> }> | null = null;
-  async function start() {
-    // What talks to it comes with it: the first look needs neither.
-    const { wrap } = await import('comlink');
-    const worker = new Worker(new URL('./pixels.worker.ts', import.meta.url), { type: 'module' });
-    const failed = new Promise<never>((_, reject) => {
-      worker.addEventListener('error', (event) => {
-        // Said to whoever waits, not to the page at large.
-        event.preventDefault();
-        running = null;
-        worker.terminate();
-        reject(new Error('What works on pixels could not be loaded.'));
-      });
-    });
-    failed.catch(() => undefined);
-    return { remote: wrap<PixelsWorker>(worker), failed };
+  let kept: Promise<Running<PixelsWorker>> | null = null;
+  function start(): Promise<Running<PixelsWorker>> {
+    const started = startWorker<PixelsWorker>(
+      () => new Worker(new URL('./pixels.worker.ts', import.meta.url), { type: 'module' }),
+    );
+    const forget = () => {
+      if (kept === started) kept = null;
+    };
+    started.then(({ failed }) => failed).catch(forget);
+    return started;
   }
   return async function ask<Result>(work: (remote: Remote) => Promise<Result>): Promise<Result> {
-    running ??= start().catch((error: unknown) => {
-      running = null;
-      throw error;
-    });
-    const { remote, failed } = await running;
-    return Promise.race([work(remote), failed]);
+    kept ??= start();
+    return (await kept).ask(work);
   };
 }
 

@@ -1,4 +1,4 @@
-import * as Comlink from 'comlink';
+import { transfer } from 'comlink';
 import type { Size } from '../../core/values/geometry.ts';
 import { adjustPixels } from '../../core/backdrop/adjust.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
@@ -10,6 +10,7 @@ import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
 import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { backdropAddress } from '../api/addresses.ts';
+import { offer } from './offer.ts';
 
 /** Work on pixels, off the page. Sources come from the server as they lie on the screen; the rest is done here. */
 
@@ -62,7 +63,7 @@ async function paint(drawn: Drawn, size: Size): Promise<ImageBitmap> {
   const { width, height, data } = await pixelsOf(drawn, size);
   const image = new ImageData(data as Uint8ClampedArray<ArrayBuffer>, width, height);
   const bitmap = await createImageBitmap(image);
-  return Comlink.transfer(bitmap, [bitmap]);
+  return transfer(bitmap, [bitmap]);
 }
 
 /** The colours of a backdrop as it lies on the screen. */
@@ -82,4 +83,4 @@ async function findMends(desk: Desk, conditions: JudgeConditions, judgement: Jud
 
 const worker = { paint, readColours, judge, findMends };
 export type PixelsWorker = typeof worker;
-Comlink.expose(worker);
+offer(worker);

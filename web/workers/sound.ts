@@ -1,14 +1,15 @@
-import type { SoundSeen, SoundWork } from './sound.worker.ts';
+import { askOnce } from './remote.ts';
+import type { Sounds, SoundSeen, SoundWork } from './sound.worker.ts';
 
-/** Looks into a piece in a worker of its own. */
-export function lookInto(work: SoundWork): Promise<SoundSeen> {
-  const worker = new Worker(new URL('./sound.worker.ts', import.meta.url), { type: 'module' });
-  return new Promise<SoundSeen>((resolve, reject) => {
-    worker.addEventListener('message', ({ data }: MessageEvent<SoundSeen>) => resolve(data));
-    worker.addEventListener('error', (event) => {
-      event.preventDefault();
-      reject(new Error('The piece could not be looked into'));
-    });
-    worker.postMessage(work, [work.samples.buffer as ArrayBuffer]);
-  }).finally(() => worker.terminate());
-}
+const start = () => new Worker(new URL('./sound.worker.ts', import.meta.url), { type: 'module' });
+
+/** Looks into a piece, whose samples go along. Rejects with WorkProblem. */
+export const lookInto = (work: SoundWork): Promise<SoundSeen> =>
+  askOnce<Sounds, SoundSeen>(
+    start,
+    { mostMs: 60_000, tooLong: 'it takes too long to look into' },
+    async (remote) => {
+      const { transfer } = await import('comlink');
+      return remote.look(transfer(work, [work.samples.buffer as ArrayBuffer]));
+    },
+  );

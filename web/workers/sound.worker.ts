@@ -1,5 +1,7 @@
+import { transfer } from 'comlink';
 import { tableOf, waveOf, type PowerTable } from '../../core/sound/spectrum/table.ts';
 import type { WindowName } from '../../core/sound/spectrum/settings.ts';
+import { offer } from './offer.ts';
 
 export interface SoundWork {
   samples: Float32Array;
@@ -13,7 +15,12 @@ export interface SoundSeen {
   wave: Float32Array;
 }
 
-addEventListener('message', ({ data: { samples, rate, window, points } }: MessageEvent<SoundWork>) => {
-  const seen: SoundSeen = { table: tableOf(samples, rate, window), wave: waveOf(samples, points) };
-  postMessage(seen, { transfer: [seen.table.frames.buffer, seen.wave.buffer] });
-});
+const sounds = {
+  look({ samples, rate, window, points }: SoundWork): SoundSeen {
+    const seen: SoundSeen = { table: tableOf(samples, rate, window), wave: waveOf(samples, points) };
+    return transfer(seen, [seen.table.frames.buffer, seen.wave.buffer]);
+  },
+};
+export type Sounds = typeof sounds;
+
+offer(sounds);

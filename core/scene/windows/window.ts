@@ -19,7 +19,8 @@ import type { Application } from '../../desk/shapes/applications.ts';
 import { shareUnchanged } from '../../values/share.ts';
 import { remade, sameFields, sameRect, type KeptWindow, type Made } from '../memory.ts';
 import type { Ground } from '../sections/section.ts';
-import type { SceneEdge, SceneWindow, WindowHint } from '../scene.ts';
+import type { WindowHint } from '../../windows/now.ts';
+import type { SceneEdge, SceneWindow } from '../scene.ts';
 import { solveOverview } from './overview.ts';
 import { groundFor, type Solving } from '../solving.ts';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { browserKeep } from '../../browser-keep.ts';
+import { browserKeep, readKept } from '../../browser-keep.ts';
 
 const KEY = 'velvet-ledge:behind';
 /** Of how many screens the last picture is known. */
@@ -10,11 +10,7 @@ const Known = z
   .max(MOST);
 
 function known(): [string, string][] {
-  try {
-    return Known.safeParse(JSON.parse(browserKeep.getItem(KEY) ?? '[]')).data ?? [];
-  } catch {
-    return [];
-  }
+  return readKept(browserKeep, KEY, Known) ?? [];
 }
 
 /** The address of the picture that was last seen whole behind a screen, in this window or another; null when none was. */

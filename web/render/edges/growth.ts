@@ -1,10 +1,8 @@
 import { useEffect, type RefObject } from 'react';
-import { grown } from '../../../core/arrange/growth.ts';
+import { fadedTo, grownLine } from '../../../core/arrange/growth.ts';
 import type { SceneEdge } from '../../../core/scene/scene.ts';
 import { isHorizontal } from '../../../core/values/geometry.ts';
 
-/** How long growth takes to come and to go, ms. */
-const FADE_MS = 140;
 /** How long nothing grows before the dock is drawn as one with the screen again, ms. */
 const REST_MS = 160;
 
@@ -41,42 +39,40 @@ function watchGrowth(
     };
   });
   // What lies beneath all of them reaches as far as they do.
-  const beneath = [...element.querySelectorAll<HTMLElement>('[data-stretches]')];
+  const plates = [...element.querySelectorAll<HTMLElement>('[data-stretches]')];
   const long = isAlong ? rect.width : rect.height;
   let pointer = 0;
   let share = 0;
-  let wanted = 0;
+  let wanted: 0 | 1 = 0;
   let before = 0;
   let frame = 0;
   let rest: ReturnType<typeof setTimeout> | undefined;
 
   function draw(now: number): void {
-    const step = matchMedia('(prefers-reduced-motion: reduce)').matches ? 1 : (now - before) / FADE_MS;
+    const isStill = matchMedia('(prefers-reduced-motion: reduce)').matches;
+    share = fadedTo(wanted, share, isStill ? Infinity : now - before);
     before = now;
-    share = wanted > share ? Math.min(wanted, share + step) : Math.max(wanted, share - step);
-    const shifts: number[] = [];
-    for (const part of parts) {
-      const { scale, shift } = grown(part.start, part.end, pointer, { ...growth, share });
-      shifts.push(shift);
-      const inner = part.box?.querySelector<HTMLElement>('[data-grows]');
-      if (part.box) part.box.style.translate = isAlong ? `${shift}px 0` : `0 ${shift}px`;
+    const { items, beneath } = grownLine(parts, long, pointer, { ...growth, share });
+    items.forEach(({ scale, shift }, index) => {
+      const box = parts[index]?.box;
+      const inner = box?.querySelector<HTMLElement>('[data-grows]');
+      if (box) box.style.translate = isAlong ? `${shift}px 0` : `0 ${shift}px`;
       if (inner) {
         inner.style.transformOrigin = origins[side];
         inner.style.scale = String(scale);
       }
-    }
-    stretch(Math.min(0, shifts[0] ?? 0), Math.max(0, shifts.at(-1) ?? 0));
+    });
+    stretch(beneath);
     frame = share === wanted ? 0 : requestAnimationFrame(draw);
     clearTimeout(rest);
     rest = setTimeout(() => delete element.dataset['growing'], REST_MS);
   }
-  function stretch(before: number, after: number): void {
-    const share = (long + after - before) / long;
-    for (const { style } of beneath) {
+  function stretch({ shift, scale }: { shift: number; scale: number }): void {
+    for (const { style } of plates) {
       style.transformOrigin = '0 0';
       style.transform = isAlong
-        ? `translateX(${before}px) scaleX(${share})`
-        : `translateY(${before}px) scaleY(${share})`;
+        ? `translateX(${shift}px) scaleX(${scale})`
+        : `translateY(${shift}px) scaleY(${scale})`;
     }
   }
   function ask(): void {
@@ -115,7 +111,7 @@ function watchGrowth(
     cancelAnimationFrame(frame);
     clearTimeout(rest);
     delete element.dataset['growing'];
-    for (const { style } of beneath) style.transform = '';
+    for (const { style } of plates) style.transform = '';
     for (const { box: own } of parts) {
       if (own) own.style.translate = '';
       const inner = own?.querySelector<HTMLElement>('[data-grows]');

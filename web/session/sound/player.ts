@@ -1,19 +1,22 @@
 import { createReadings } from '../../../core/sources/readings.ts';
+import {
+  afterEnd,
+  inPiece,
+  readingOf,
+  stepFor,
+  type SoundAct,
+  type Step,
+} from '../../../core/sources/sound/player.ts';
 import { trackAt } from '../../../core/sources/sound/playing.ts';
 import { sourceOf, type Sound, type Track } from '../../../core/sources/sound/schema.ts';
-import type { SoundReading } from '../../../core/sources/sound/sound.ts';
 import { coverAddress, soundAddress } from '../../api/addresses.ts';
 import { coverOf } from '../../../core/sources/sound/cover.ts';
-import type { SoundAct } from '../../render/actions.ts';
 import { toast } from '../../ui/toast.ts';
 import { useConditions } from '../conditions.ts';
 import { persist } from '../../later.ts';
 import { presentDesk, useDesk } from '../desk.ts';
 import { hearPlayer } from './hearing.ts';
 import { setVolume, usePlayer } from './played.ts';
-
-/** s after which the button for the piece before goes to the start of this one. */
-const EARLY = 3;
 
 let audio: HTMLAudioElement | null = null;
 /** The list that is played, which outlives the desk that it is of. */
@@ -36,10 +39,9 @@ function element(): HTMLAudioElement {
   hearPlayer(audio, usePlayer.getState().volume / 100);
   for (const event of ['play', 'pause', 'seeked', 'playing']) audio.addEventListener(event, tell);
   audio.addEventListener('ended', () => {
-    const { repeat = 'all', tracks = [] } = list?.sound ?? {};
-    if (repeat === 'one') void goTo(n);
-    else if (repeat === 'off' && (n + 1) % Math.max(1, tracks.length) === 0) stop();
-    else void goTo(n + 1);
+    const next = list ? afterEnd(list.sound, n) : n + 1;
+    if (next === null) stop();
+    else void goTo(next);
   });
   audio.addEventListener('error', () => {
     const { track } = usePlayer.getState();
@@ -52,7 +54,7 @@ function element(): HTMLAudioElement {
   return audio;
 }
 
-/** What every part of every desk reads of it. While another moment is looked at, nothing is on here. */
+/** What every part of every desk reads of it. */
 function tell(): void {
   const { track } = usePlayer.getState();
   const isPlaying = audio !== null && !audio.paused;
@@ -61,15 +63,9 @@ function tell(): void {
     navigator.mediaSession.playbackState = track ? (isPlaying ? 'playing' : 'paused') : 'none';
   const { isNow, takeFeed } = useConditions.getState();
   lastTold = Math.max(Date.now(), lastTold + 1);
-  const position = audio?.currentTime ?? 0;
-  const reading: SoundReading = {
-    track: isNow ? track : null,
-    n,
-    began: Math.round(Date.now() - position * 1000),
-    paused: isPlaying ? null : position,
-    isHeard: isPlaying,
-    volume: usePlayer.getState().volume,
-  };
+  const { volume } = usePlayer.getState();
+  const player = { track, n, position: audio?.currentTime ?? 0, isPlaying, volume };
+  const reading = readingOf(player, { isNow, now: Date.now() });
   takeFeed({ source: 'sound', origin: 'player', samples: [{ moment: lastTold, reading }] });
   // What is read is older than the next beat of the clock.
   if (isNow) useConditions.getState().tick(Math.max(Date.now(), lastTold));
@@ -185,51 +181,51 @@ function announce(track: Track): void {
 }
 
 function perform(act: SoundAct): void {
-  const { track } = usePlayer.getState();
-  const isOn = track !== null;
-  switch (act.does) {
-    case 'turn':
-      if (!isOn) return void begin();
-      if (element().paused) return void play();
-      return element().pause();
+  if (act.does === 'play') refreshList(true);
+  const { track, volume } = usePlayer.getState();
+  const step = stepFor(
+    act,
+    {
+      isOn: track !== null,
+      isPaused: audio === null || audio.paused,
+      n,
+      position: audio?.currentTime ?? 0,
+      seconds: track?.seconds ?? 0,
+      volume,
+      loudBefore,
+    },
+    list,
+  );
+  if (step) follow(step);
+}
+
+function follow(step: Step): void {
+  switch (step.by) {
+    case 'begin':
+      return void begin().then(() => step.then && follow(afterBegin(step.then)));
+    case 'play':
+      return void play();
+    case 'pause':
+      return audio?.pause();
     case 'stop':
       return stop();
-    case 'hush':
-      return audio?.pause();
-    case 'next':
-      return void (isOn ? goTo(n + 1) : begin().then(() => goTo(n + 1)));
-    case 'before':
-      if (isOn && element().currentTime > EARLY) return perform({ does: 'seek', to: 0 });
-      return void (isOn ? goTo(n - 1) : begin());
-    case 'seek': {
-      const go = () => {
-        element().currentTime = Math.min(
-          act.to,
-          Math.max(0, (usePlayer.getState().track?.seconds ?? 0) - 0.05),
-        );
-        tell();
-      };
-      return void (isOn ? go() : begin().then(go));
-    }
-    case 'mute': {
-      const { volume } = usePlayer.getState();
-      if (volume > 0) loudBefore = volume;
-      return perform({ does: 'volume', to: volume > 0 ? 0 : loudBefore });
-    }
-    case 'volume': {
-      const volume = Math.min(100, Math.max(0, act.to));
-      setVolume(volume);
-      if (audio) hearPlayer(audio, volume / 100);
+    case 'go':
+      return void goTo(step.n);
+    case 'seek':
+      element().currentTime = step.to;
       return tell();
-    }
-    case 'play': {
-      refreshList(true);
-      const tracks = list?.sound.tracks ?? [];
-      // Where in the order it stands: in this round or the next.
-      for (let at = 0; at < 2 * tracks.length; at++)
-        if (list && trackAt(list.sound, list.seed, at)?.id === act.track) return void goTo(at);
-    }
+    case 'volume':
+      loudBefore = step.loudBefore;
+      setVolume(step.to);
+      if (audio) hearPlayer(audio, step.to / 100);
+      return tell();
   }
+}
+
+/** What was asked for before anything was on, now that it is known where the list stands. */
+function afterBegin(then: NonNullable<(Step & { by: 'begin' })['then']>): Step {
+  if (then.by === 'on') return { by: 'go', n: n + then.add };
+  return { by: 'seek', to: inPiece(then.to, usePlayer.getState().track?.seconds ?? 0) };
 }
 
 export const soundPlayer = { perform };

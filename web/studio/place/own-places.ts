@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { Coordinates } from '../../../core/places/coordinates.ts';
 import { places } from '../../../core/places/places.ts';
 import { GeoPlace } from '../../../core/values/earth.ts';
-import { browserKeep } from '../../browser-keep.ts';
+import { browserKeep, readKept } from '../../browser-keep.ts';
 
 /** Places that a person keeps by name, for all desks in this browser. */
 export type OwnPlace = { name: string } & Coordinates;
@@ -11,15 +11,6 @@ export type OwnPlace = { name: string } & Coordinates;
 const KEY = 'velvet-ledge:places';
 const MOST = 100;
 const Stored = z.array(GeoPlace.pick({ name: true, latitude: true, longitude: true })).max(MOST);
-
-function readStored(): OwnPlace[] {
-  try {
-    const read = Stored.safeParse(JSON.parse(browserKeep.getItem(KEY) ?? '[]'));
-    return read.success ? (read.data as OwnPlace[]) : [];
-  } catch {
-    return [];
-  }
-}
 
 interface OwnPlaces {
   own: readonly OwnPlace[];
@@ -35,7 +26,7 @@ export const useOwnPlaces = create<OwnPlaces>()((set, get) => {
     browserKeep.tryItem(KEY, JSON.stringify(own));
   };
   return {
-    own: readStored(),
+    own: readKept(browserKeep, KEY, Stored) ?? [],
     keep({ name, latitude, longitude }) {
       const others = get().own.filter((one) => one.name !== name);
       if (others.length >= MOST) return false;

@@ -16,7 +16,7 @@ import { FilesButton } from '../../../ui/file-button.tsx';
 import { OrderedList } from '../../../ui/ordered-list.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { readInWorker } from '../../../workers/files.ts';
-import { WorkProblem } from '../../../workers/stoppable.ts';
+import { WorkProblem } from '../../../workers/remote.ts';
 import { toast } from '../../../ui/toast.ts';
 import { saveBytes } from '../../pictures/download.ts';
 import { editAndSay } from '../../parts/said-undo.ts';
@@ -53,11 +53,9 @@ function AllApplications({ desk }: { desk: Desk }) {
     if (!now) return;
     let found: FileRead[];
     try {
-      found = await readInWorker(
-        'readEntryFiles',
-        contents,
-        navigator.languages,
-        now.applications.map(({ id }) => id),
+      const taken = now.applications.map(({ id }) => id);
+      found = await readInWorker((readers) =>
+        readers.readEntryFiles(contents, [...navigator.languages], taken),
       );
     } catch (error) {
       toast.warning(

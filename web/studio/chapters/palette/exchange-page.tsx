@@ -14,7 +14,7 @@ import type { Half } from '../../../../core/values/roles.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { Section } from '../../../ui/section.tsx';
 import { readInWorker } from '../../../workers/files.ts';
-import { WorkProblem } from '../../../workers/stoppable.ts';
+import { WorkProblem } from '../../../workers/remote.ts';
 import { saveBytes } from '../../pictures/download.ts';
 import { useHalf } from '../../../session/scene.ts';
 
@@ -96,7 +96,10 @@ function In({ half }: { half: Half }) {
     let why: string | null = null;
     try {
       if (chosen.size > MOST_COLOUR_FILE) why = 'is larger than a file of colours can be';
-      else found = await readInWorker('readColours', await chosen.text());
+      else {
+        const text = await chosen.text();
+        found = await readInWorker((readers) => readers.readColours(text));
+      }
     } catch (error) {
       why = `was not taken: ${error instanceof WorkProblem ? error.message : 'it can’t be read'}`;
     }

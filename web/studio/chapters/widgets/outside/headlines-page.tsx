@@ -12,7 +12,7 @@ import {
 import { Button } from '../../../../ui/buttons.tsx';
 import { FileButton } from '../../../../ui/file-button.tsx';
 import { readInWorker } from '../../../../workers/files.ts';
-import { WorkProblem } from '../../../../workers/stoppable.ts';
+import { WorkProblem } from '../../../../workers/remote.ts';
 import type { ListedSource } from '../../../../../core/sources/headlines/source-list.ts';
 import { toast } from '../../../../ui/toast.ts';
 import { saveBytes } from '../../../pictures/download.ts';
@@ -65,7 +65,8 @@ async function takeList(file: File, before: readonly HeadlinesValue[]): Promise<
   if (file.size > MOST_OPML) return refuse('a list may have 1 MB');
   let found: ListedSource[] | null;
   try {
-    found = await readInWorker('readSourceList', await file.text());
+    const text = await file.text();
+    found = await readInWorker((readers) => readers.readSourceList(text));
   } catch (error) {
     return refuse(error instanceof WorkProblem ? error.message : 'it can’t be read');
   }

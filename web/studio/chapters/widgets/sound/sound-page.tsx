@@ -26,7 +26,7 @@ import {
 import { onNow } from '../../../../../core/sources/sound/on-now.ts';
 import { positionAt } from '../../../../../core/sources/sound/sound.ts';
 import { clockOf } from '../../../../../core/widgets/player/work.ts';
-import type { SoundAct } from '../../../../render/actions.ts';
+import type { SoundAct } from '../../../../../core/sources/sound/player.ts';
 import { useConditions } from '../../../../session/conditions.ts';
 import { useDesk } from '../../../../session/desk.ts';
 import { rolesFromCover } from '../../../../session/sound/cover-colours.ts';

@@ -11,7 +11,7 @@ import { MOST_TRACKS, plainSound, type Track } from '../../../../../core/sources
 import { api } from '../../../../api/client.ts';
 import { presentDesk, useDesk } from '../../../../session/desk.ts';
 import { readInWorker } from '../../../../workers/files.ts';
-import { WorkProblem } from '../../../../workers/stoppable.ts';
+import { WorkProblem } from '../../../../workers/remote.ts';
 import { toast } from '../../../../ui/toast.ts';
 
 export const SOUND_TYPES = 'audio/*,.mp3,.ogg,.opus,.flac,.wav,.m4a,.xspf,.m3u,.m3u8';
@@ -35,15 +35,7 @@ export async function takeSounds(files: readonly File[]): Promise<void> {
     }
   }
   for (const file of playlists) {
-    const read: ReadPlaylist =
-      file.size > MOST_PLAYLIST_BYTES
-        ? { ok: false, reason: 'is larger than a playlist can be' }
-        : await readInWorker('readPlaylist', new Uint8Array(await file.arrayBuffer())).catch(
-            (error: unknown): ReadPlaylist => ({
-              ok: false,
-              reason: `was not taken: ${error instanceof WorkProblem ? error.message : 'it can’t be read'}`,
-            }),
-          );
+    const read = await readPlaylist(file);
     if (!read.ok) {
       refused.push(`“${file.name}” ${read.reason}.`);
       continue;
@@ -121,4 +113,15 @@ async function fromServer({ known, title, by, album, seconds }: PlaylistEntry): 
     from: { by: 'file', file: `own:${known.id}` },
     cover: null,
   };
+}
+
+async function readPlaylist(file: File): Promise<ReadPlaylist> {
+  if (file.size > MOST_PLAYLIST_BYTES) return { ok: false, reason: 'is larger than a playlist can be' };
+  try {
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    return await readInWorker<ReadPlaylist>((readers) => readers.readPlaylist(bytes));
+  } catch (error) {
+    const why = error instanceof WorkProblem ? error.message : 'it can’t be read';
+    return { ok: false, reason: `was not taken: ${why}` };
+  }
 }
