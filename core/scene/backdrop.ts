@@ -8,22 +8,23 @@ import type { Screen } from '../desk/shapes/screens.ts';
 import type { Half } from '../values/roles.ts';
 import type { DeskFacts } from '../kinds/kind.ts';
 import type { SceneBackdrop } from './scene.ts';
+import type { AllConditions } from './conditions.ts';
 import type { Needs } from './solving.ts';
 
 interface Solving {
   desk: Desk;
   palette: Palette;
-  moment: number;
+  /** Which moment it is, and how many entries a rotation is ahead of its time. */
+  conditions: Pick<AllConditions, 'moment' | 'backdropStep'>;
   half: Half;
   facts: Pick<DeskFacts, 'workspace'>;
   needs: Pick<Needs, 'every'>;
-  /** How many entries a rotation is ahead of its time. */
-  backdropStep?: number;
 }
 
 /** What lies behind everything on a screen, with everything worked out. */
 export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
-  const { desk, palette, moment, half, facts, needs, backdropStep = 0 } = solving;
+  const { desk, palette, half, facts, needs } = solving;
+  const { moment, backdropStep } = solving.conditions;
   const workspace = desk.workspaces[facts.workspace]?.id ?? '';
   const backdrop = backdropFor(desk.backdrops, { screen: screen.id, workspace, half });
   const surface = surfaceFor(screen, desk, backdrop.spans && backdrop.for.screen === null);

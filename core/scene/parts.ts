@@ -10,8 +10,13 @@ export function partsOn(screen: SceneScreen): ScenePart[] {
 }
 
 /** Rectangles of a screen's parts by id: of those that the document has, whatever windows, icons and menus stand beside them. */
-export function rectsOn({ widgets, edges }: SceneScreen): Map<string, Rect> {
-  return new Map([...widgets, ...edges].map(({ id, rect }) => [id, rect]));
+export function rectsOn(screen: SceneScreen): Map<string, Rect> {
+  const arranged = paintedSections.filter(({ isArranged }) => isArranged);
+  return new Map(
+    arranged.flatMap(({ key, rects, parts }) =>
+      (rects ?? parts)(screen[key]).map(({ id, rect }) => [id, rect] as const),
+    ),
+  );
 }
 
 /** The first and the last line of writing on a widget, px from the top of the screen: what others can stand level with. */

@@ -1,4 +1,3 @@
-import type { Look } from '../look/schema.ts';
 import type { Point, Rect, Side, Size } from '../values/geometry.ts';
 import type { Drawn } from '../backdrop/drawn.ts';
 import type { Surface } from '../colour/look.ts';
@@ -6,7 +5,6 @@ import type { Tile } from '../icons/tiles.ts';
 import type { Roles } from '../colour/roles.ts';
 import type { Icons } from '../icons/schema.ts';
 import type { Edge } from '../desk/shapes/edges.ts';
-import type { MenuKey } from '../menus/schema.ts';
 import type { Does } from './menus/entries.ts';
 import type { Half } from '../values/roles.ts';
 import type { Layout, Paint, Run } from '../kinds/layout.ts';
@@ -14,75 +12,13 @@ import type { FontInUse } from '../text/cuts.ts';
 import type { Use } from '../text/schema.ts';
 import type { Presses } from '../menus/presses.ts';
 import type { ItemFaceOf, ItemLayoutOf, ItemType, ItemViewOf } from '../items/list.ts';
-import type { Feed } from '../sources/feeds.ts';
 import type { Tick } from '../sources/source.ts';
+import type { AnyMenu } from './conditions.ts';
 import type { ContentKey } from '../windows/contents/list.ts';
 import type { Content } from '../windows/contents/page.ts';
 import type { Frame } from '../windows/frame.ts';
 import type { WindowMoves, Windows } from '../windows/schema.ts';
-import type { WindowHint } from '../windows/now.ts';
-import type { TrialWindow } from '../windows/trial.ts';
 import type { FaceOf, WidgetLayoutOf, WidgetType, WidgetViewOf } from '../widgets/list.ts';
-
-/** A menu of the desk, or one of the front window's. */
-export type AnyMenu = MenuKey | 'frontMenu';
-
-/** A menu that is open, and what somebody does in it. */
-export interface OpenMenu {
-  menu: AnyMenu;
-  /** Id of the screen that it is open on. */
-  screen: string;
-  /** Id of the item that was pressed for it. */
-  item?: string | null;
-  /** Where the desk menu was asked for, px of the screen. */
-  at?: Point | null;
-  /** What is typed. */
-  query?: string;
-  /** Keys of what was found, the best first; null while nothing is typed. */
-  found?: readonly string[] | null;
-  /** What a typed sum comes to. */
-  sum?: string | null;
-  /** Index of the entry that is chosen, and of the page. */
-  chosen?: number;
-  page?: number;
-  /** Of the front window's menus, which. */
-  index?: number;
-  /** Id of the folder that is open. */
-  folder?: string | null;
-}
-
-/** Under what a desk is solved. Everything that changes without the document changing. */
-export interface Conditions {
-  /** Epoch ms. */
-  moment: number;
-  /** The windows that are open, from the back to the front; an application runs while it has one. */
-  windows?: readonly TrialWindow[];
-  /** Where a window would go that is being moved. */
-  windowHint?: WindowHint | null;
-  /** Index of the workspace in front. */
-  workspace?: number;
-  /** A half to look at, whatever the desk itself would say. */
-  half?: Half;
-  /** Surfaces stand without blur and shadow. */
-  isPlain?: boolean;
-  /** Nothing sounds, and nothing moves by itself. */
-  isQuiet?: boolean;
-  /** Roles that stand in for the look's: what is played has its own. */
-  roles?: Look['roles'] | null;
-  /** How many entries a rotation is ahead of its time. */
-  backdropStep?: number;
-  overview?: OpenOverview | null;
-  /** Readings from outside. */
-  feeds?: readonly Feed[];
-  /** The menu that is open. */
-  open?: OpenMenu | null;
-  /** Ids of applications, the one that was used last first. */
-  lately?: readonly string[];
-  /** Id of the edge of which what found no room is open. */
-  openMore?: string | null;
-  /** Ids of the edges that slip away and are there; null while all are, as where they are arranged. */
-  out?: readonly string[] | null;
-}
 
 type ItemUnion = {
   [Type in ItemType]: {
@@ -272,13 +208,6 @@ export interface SceneIcon {
   surface: Surface;
   sign: Rect;
   label: Run | null;
-}
-
-/** The overview, open: on which screen, what is typed in it, and which of its entries is chosen (null is where one is). */
-export interface OpenOverview {
-  screen: string;
-  query: string;
-  chosen: number | null;
 }
 
 export interface SceneOverviewWorkspace {

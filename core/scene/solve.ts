@@ -9,7 +9,8 @@ import { createReadings } from '../sources/readings.ts';
 import type { Rect } from '../values/geometry.ts';
 import { solveBackdrop } from './backdrop.ts';
 import { drawnFonts, fontsOf, iconsOf, pointerOf } from './look.ts';
-import type { Conditions, Glance, Scene, SceneScreen, SceneSections } from './scene.ts';
+import { atRest, type Conditions } from './conditions.ts';
+import type { Glance, Scene, SceneScreen, SceneSections } from './scene.ts';
 import { rectOf } from '../windows/place.ts';
 import { factsOf, onDesk, type TrialWindow } from '../windows/trial.ts';
 import { shareUnchanged } from '../values/share.ts';
@@ -21,7 +22,6 @@ import type { Ground } from './sections/section.ts';
 import { groupByScreen } from './sections/widgets.ts';
 
 const MINUTE = 60_000;
-const NO_WINDOWS: readonly TrialWindow[] = [];
 
 /**
  * Works out everything that is on a desk under some conditions. Pure: the same arguments, with as much in the library,
@@ -55,14 +55,14 @@ export function solve(
   return (memory.scene = sameFields(before, scene));
 }
 
-function startSolving(desk: Desk, conditions: Conditions, memory: Memory, library: Library): Solving {
+function startSolving(desk: Desk, given: Conditions, memory: Memory, library: Library): Solving {
   const { look, place, seed } = desk;
-  const { moment, feeds, lately = [] } = conditions;
-  const workspace = Math.min(conditions.workspace ?? 0, desk.workspaces.length - 1);
+  const conditions = { ...atRest, ...given };
+  const { moment, feeds, isPlain, isQuiet, out } = conditions;
+  const workspace = Math.min(conditions.workspace, desk.workspaces.length - 1);
   const atWorkspace = desk.workspaces[workspace]?.id ?? '';
-  const windows = onDesk(conditions.windows ?? NO_WINDOWS, desk.screens, desk.workspaces, desk.applications);
+  const windows = onDesk(conditions.windows, desk.screens, desk.workspaces, desk.applications);
   const { known, running } = knownOf(windows, atWorkspace);
-  const { open = null, openMore = null, out = null } = conditions;
   const half = conditions.half ?? halfAt(look.half, moment, place);
   const needs = new Needs();
   if (look.half.by !== 'choice') needs.every('minute');
@@ -75,8 +75,8 @@ function startSolving(desk: Desk, conditions: Conditions, memory: Memory, librar
     windowButtons: desk.windows.buttons,
     workspace,
     half,
-    isPlain: conditions.isPlain ?? false,
-    isQuiet: conditions.isQuiet ?? false,
+    isPlain,
+    isQuiet,
     fonts: fontsOf(look, library),
     units: desk.sources.units,
   };
@@ -92,17 +92,11 @@ function startSolving(desk: Desk, conditions: Conditions, memory: Memory, librar
     palette,
     readings,
     facts,
-    moment,
+    conditions,
     half,
-    open,
-    lately,
     windows,
-    overview: conditions.overview ?? null,
-    windowHint: conditions.windowHint ?? null,
     atWorkspace,
     front: known.find(({ isFront }) => isFront)?.id ?? null,
-    openMore,
-    backdropStep: conditions.backdropStep ?? 0,
     out: out && setOf(out),
     needs,
     base: baseUnder(

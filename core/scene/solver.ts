@@ -1,6 +1,7 @@
 import type { Desk } from '../desk/desk.ts';
 import { createMemory } from './memory.ts';
-import type { Conditions, Scene } from './scene.ts';
+import type { Conditions } from './conditions.ts';
+import type { Scene } from './scene.ts';
 import { solve } from './solve.ts';
 
 /**

@@ -5,8 +5,7 @@ import type { DeskFacts } from '../kinds/kind.ts';
 import type { Tick } from '../sources/source.ts';
 import type { Need, Readings } from '../sources/readings.ts';
 import type { TrialWindow } from '../windows/trial.ts';
-import type { WindowHint } from '../windows/now.ts';
-import type { OpenMenu, OpenOverview } from './scene.ts';
+import type { AllConditions } from './conditions.ts';
 import { SIMULATED } from '../sources/source.ts';
 import type { Finish } from '../values/finish.ts';
 import type { Half } from '../values/roles.ts';
@@ -20,19 +19,14 @@ export interface Solving {
   palette: Palette;
   readings: Readings;
   facts: DeskFacts;
-  moment: number;
+  conditions: AllConditions;
   half: Half;
-  open: OpenMenu | null;
-  lately: readonly string[];
   /** From the back to the front, all of them on screens and workspaces that are there. */
   windows: readonly TrialWindow[];
-  windowHint: WindowHint | null;
   /** Id of the workspace in front, and of the front window. */
-  overview: OpenOverview | null;
   atWorkspace: string;
   front: string | null;
-  openMore: string | null;
-  backdropStep: number;
+  /** Of the conditions, as a set. */
   out: ReadonlySet<string> | null;
   needs: Needs;
   /** What was seen before under the same circumstances. */

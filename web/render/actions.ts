@@ -1,6 +1,6 @@
 import { createContext } from 'react';
 import type { Does } from '../../core/scene/menus/entries.ts';
-import type { AnyMenu, OpenMenu } from '../../core/scene/scene.ts';
+import type { AnyMenu, OpenMenu } from '../../core/scene/conditions.ts';
 import type { DeskAct } from '../../core/menus/acts.ts';
 import type { Point } from '../../core/values/geometry.ts';
 import type { SoundAct } from '../../core/sources/sound/player.ts';

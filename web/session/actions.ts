@@ -2,7 +2,7 @@ import { lookUp } from '../../core/values/look-up.ts';
 import { widgetKindOf } from '../../core/widgets/list.ts';
 import { isWebAddress } from '../../core/values/link.ts';
 import { menuOpenedBy, type OpenerAct } from '../../core/menus/openers.ts';
-import type { AnyMenu } from '../../core/scene/scene.ts';
+import type { AnyMenu } from '../../core/scene/conditions.ts';
 import { named } from '../../core/desk/edits/edit.ts';
 import { edits } from '../../core/desk/edits/edits.ts';
 import { isWindowAct, type DeskAct, type WindowAct } from '../../core/menus/acts.ts';

@@ -1,49 +1,21 @@
 import { create } from 'zustand';
-import type { Conditions, OpenMenu, OpenOverview } from '../../core/scene/scene.ts';
-import type { Look } from '../../core/look/schema.ts';
-import type { Handled, WindowHint } from '../../core/windows/now.ts';
+import { atRest, type AllConditions, type OpenMenu } from '../../core/scene/conditions.ts';
+import type { Handled } from '../../core/windows/now.ts';
 import type { TrialWindow } from '../../core/windows/trial.ts';
 import type { Feed } from '../../core/sources/feeds.ts';
 import type { Half } from '../../core/values/roles.ts';
 import { readLately } from './lately.ts';
 
 /** The moment and everything else that is not the document. It lasts as long as this page. */
-interface ConditionsState {
-  /** Epoch ms of the moment shown. */
-  moment: number;
+interface ConditionsState extends AllConditions {
   /** False while the moment is one that somebody chose. */
   isNow: boolean;
   /** The day is being played. */
   isPlaying: boolean;
-  /** The half that is looked at, whatever the desk itself would show; null lets the desk say. */
-  half: Half | null;
-  /** From the back to the front; an application runs while it has one. */
-  windows: readonly TrialWindow[];
-  /** Where a window would go that is being moved. */
-  windowHint: WindowHint | null;
   /** Ids of the windows that were put out of the view, and come back together. */
   cleared: readonly string[];
   /** The window that arrows move or size. */
   handled: Handled | null;
-  overview: OpenOverview | null;
-  workspace: number;
-  /** The menu that is open. */
-  open: OpenMenu | null;
-  /** Ids of applications, the one that was used last first. */
-  lately: readonly string[];
-  /** Id of the edge of which the rest is open. */
-  openMore: string | null;
-  /** Edges that slip away, and widgets that wait for the pointer, which are there; null where all are. */
-  out: readonly string[] | null;
-  /** Surfaces stand without blur and shadow. */
-  isPlain: boolean;
-  /** Nothing sounds, and nothing moves by itself. */
-  isQuiet: boolean;
-  /** Roles that stand in for the look's while something is heard. */
-  roles: Look['roles'] | null;
-  /** How many entries a rotation is ahead of its time. */
-  backdropStep: number;
-  feeds: readonly Feed[];
   /** Sources that somebody looks at besides what the desk shows. */
   alsoWanted: readonly string[];
   wantAlso(sources: readonly string[]): void;
@@ -71,25 +43,13 @@ const MOST_SAMPLES = 3600;
 const MOST_FETCHED = 2;
 
 export const useConditions = create<ConditionsState>()((set) => ({
+  ...atRest,
   moment: Date.now(),
   isNow: true,
   isPlaying: false,
-  half: null,
-  windows: [],
-  windowHint: null,
   cleared: [],
   handled: null,
-  overview: null,
-  workspace: 0,
-  open: null,
   lately: readLately(),
-  openMore: null,
-  out: null,
-  isPlain: false,
-  isQuiet: false,
-  roles: null,
-  backdropStep: 0,
-  feeds: [],
   alsoWanted: [],
   wantAlso: (alsoWanted) => set({ alsoWanted }),
   hold: (moment) => set({ moment, isNow: false }),
@@ -109,21 +69,8 @@ export const useConditions = create<ConditionsState>()((set) => ({
   setMore: (openMore) => set({ openMore, open: null }),
   setOut: (out) => set({ out }),
   startAnew: () =>
-    set({
-      half: null,
-      windows: [],
-      windowHint: null,
-      cleared: [],
-      handled: null,
-      overview: null,
-      workspace: 0,
-      open: null,
-      openMore: null,
-      out: null,
-      isPlain: false,
-      isQuiet: false,
-      backdropStep: 0,
-    }),
+    // What was used lately, what comes from outside and what is heard go on from one desk to the next.
+    set(({ feeds, lately, roles }) => ({ ...atRest, feeds, lately, roles, cleared: [], handled: null })),
   takeFeed: ({ source, origin, samples, problem = null }) =>
     set(({ feeds }) => {
       const isMeant = (feed: Feed) => feed.source === source && feed.origin === origin;
@@ -138,26 +85,3 @@ export const useConditions = create<ConditionsState>()((set) => ({
       };
     }),
 }));
-
-export function conditionsOf(state: ConditionsState): Conditions {
-  const { moment, half, windows, windowHint, overview, workspace, open, lately, openMore, out, feeds } =
-    state;
-  const { isPlain, isQuiet, roles, backdropStep } = state;
-  return {
-    moment,
-    half: half ?? undefined,
-    windows,
-    windowHint,
-    overview,
-    workspace,
-    open,
-    lately,
-    openMore,
-    out,
-    feeds,
-    isPlain,
-    isQuiet,
-    roles,
-    backdropStep,
-  };
-}

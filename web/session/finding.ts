@@ -2,7 +2,7 @@ import { lookUp } from '../../core/values/look-up.ts';
 import { sumOf } from '../../core/menus/sums.ts';
 import { findIn } from '../../core/scene/menus/find.ts';
 import { findableOf, findablesOf } from '../../core/scene/menus/entries.ts';
-import type { OpenMenu } from '../../core/scene/scene.ts';
+import type { OpenMenu } from '../../core/scene/conditions.ts';
 import { createReadings } from '../../core/sources/readings.ts';
 import { useConditions } from './conditions.ts';
 import { presentDesk } from './desk.ts';

@@ -2,13 +2,14 @@ import { create } from 'zustand';
 import { halfAt } from '../../core/timeline/half/half.ts';
 import { createSolver } from '../../core/scene/solver.ts';
 import { sameFields } from '../../core/scene/memory.ts';
-import type { Conditions, Scene } from '../../core/scene/scene.ts';
+import { conditionsOf, type Conditions } from '../../core/scene/conditions.ts';
+import type { Scene } from '../../core/scene/scene.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import type { Half } from '../../core/values/roles.ts';
 import { ownLibrary } from '../../core/values/library.ts';
 import { learnWindows, windowSolver } from '../../core/scene/windows/learn.ts';
 import { persist } from '../later.ts';
-import { conditionsOf, useConditions } from './conditions.ts';
+import { useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
 import { prepareChanged } from './drawing.ts';
 

@@ -3,7 +3,8 @@ import { surfaceOf } from '../../colour/look.ts';
 import { putLine, setLine, type Run } from '../../kinds/layout.ts';
 import { bottom, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
 import { besideOf, opposite, solidFinish } from '../sections/beside.ts';
-import type { OpenMenu, SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
+import type { OpenMenu } from '../conditions.ts';
+import type { SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { findableOf, keyOfApplication } from './entries.ts';
 import { groupsOf, type Group } from './groups.ts';
@@ -56,7 +57,7 @@ export function solveAppList(open: OpenMenu, ground: MenuGround, solving: Solvin
 }
 
 /** What there is to choose from: what a search found, or everything. */
-function listGroups({ found }: OpenMenu, { desk, lately }: Solving): Group[] {
+function listGroups({ found }: OpenMenu, { desk, conditions: { lately } }: Solving): Group[] {
   const { appList } = desk.menus;
   const byId = new Map(desk.applications.map((application) => [application.id, application]));
   const named = (ids: readonly string[]) => ids.map((id) => byId.get(id)).filter((one) => one !== undefined);

@@ -2,7 +2,8 @@ import type { Surface } from '../../colour/look.ts';
 import { cutLine, middleBaseline, putLine, type Fonts, type Run } from '../../kinds/layout.ts';
 import { menuTitles } from '../../menus/schema.ts';
 import { clamp, moveInside, type Rect, type Size } from '../../values/geometry.ts';
-import type { AnyMenu, OpenMenu, SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
+import type { AnyMenu, OpenMenu } from '../conditions.ts';
+import type { SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
 
 /** A menu that hangs from a lit line: what is typed, or a title, stands on the line, and the entries hang beneath. */
 

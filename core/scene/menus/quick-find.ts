@@ -1,7 +1,8 @@
 import { hangFromPoint } from '../../arrange/place.ts';
 import { surfaceOf } from '../../colour/look.ts';
 import { cutLine, middleBaseline, putLine, setLine, type Run } from '../../kinds/layout.ts';
-import type { OpenMenu, SceneMenu, SceneMenuEntry } from '../scene.ts';
+import type { OpenMenu } from '../conditions.ts';
+import type { SceneMenu, SceneMenuEntry } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { solidFinish } from '../sections/beside.ts';
 import { findablesOf, keyOfApplication, type Findable } from './entries.ts';
@@ -64,7 +65,11 @@ export function solveQuickFind(open: OpenMenu, ground: MenuGround, solving: Solv
 }
 
 /** What was found; while nothing is typed, what was used lately and then the applications. */
-function shownIn({ found }: OpenMenu, all: readonly Findable[], { desk, lately }: Solving): Findable[] {
+function shownIn(
+  { found }: OpenMenu,
+  all: readonly Findable[],
+  { desk, conditions: { lately } }: Solving,
+): Findable[] {
   const byKey = new Map(all.map((entry) => [entry.key, entry]));
   const keys = found ?? [
     ...new Set([...lately, ...desk.applications.map(({ id }) => id)].map(keyOfApplication)),

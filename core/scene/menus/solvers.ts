@@ -1,4 +1,5 @@
-import type { AnyMenu, OpenMenu, SceneMenu } from '../scene.ts';
+import type { AnyMenu, OpenMenu } from '../conditions.ts';
+import type { SceneMenu } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { solveAppList } from './app-list.ts';
 import { solveAppWall } from './app-wall.ts';

@@ -33,6 +33,7 @@ import { shareUnchanged } from '../../values/share.ts';
 /** Each edge takes its strip off the free area: the first owns the corners. */
 export const edges = defineSceneSection({
   key: 'edges',
+  isArranged: true,
   remembers: true,
   solve(ground, solving) {
     const { memory } = ground;

@@ -8,7 +8,7 @@ import { placedTexts } from './texts.ts';
 export const menu = defineSceneSection({
   key: 'menu',
   solve({ id, rect, free, solved: { edges = [] } }, solving) {
-    const { open } = solving;
+    const { open } = solving.conditions;
     const known = menuSolvers(solving.library);
     return open?.screen === id && known ? known[open.menu](open, { rect, free, edges }, solving) : null;
   },

@@ -5,10 +5,11 @@ import { placedTexts } from './texts.ts';
 /** All workspaces and their windows at once, where that was asked for. */
 export const overview = defineSceneSection({
   key: 'overview',
-  solve: (ground, solving) =>
-    solving.overview?.screen === ground.id
-      ? (windowSolver(solving.library)?.overview(ground, solving.overview, solving) ?? null)
-      : null,
+  solve(ground, solving) {
+    const { overview: open } = solving.conditions;
+    if (open?.screen !== ground.id) return null;
+    return windowSolver(solving.library)?.overview(ground, open, solving) ?? null;
+  },
   parts: (open) =>
     open
       ? [

@@ -16,7 +16,7 @@ const OFF = 10;
 export const rest = defineSceneSection({
   key: 'rest',
   solve({ rect, solved: { edges = [] } }, solving) {
-    const edge = edges.find(({ id, more }) => id === solving.openMore && more !== null);
+    const edge = edges.find(({ id, more }) => id === solving.conditions.openMore && more !== null);
     return edge ? solveRest(edge, rect, solving) : null;
   },
   parts: (open) =>

@@ -24,6 +24,8 @@ export interface SceneSection<Key extends keyof SceneSections> {
   key: Key;
   solve(ground: Ground, solving: Solving): SceneSections[Key];
   parts(solved: SceneSections[Key]): ScenePart[];
+  /** Its parts are the document's own: they are arranged, and others hang from them and catch on them. */
+  isArranged?: true;
   /** It gives back what there was by itself, where that is the same. */
   remembers?: true;
   /** Where they are, as far as others stand clear of them or hang from them. */

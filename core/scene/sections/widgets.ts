@@ -35,6 +35,7 @@ const UNKNOWN: Layout = { size: { width: 160, height: 90 }, runs: [] };
 /** Each widget where it hangs. */
 export const widgets = defineSceneSection({
   key: 'widgets',
+  isArranged: true,
   remembers: true,
   solve: solveWidgets,
   rects: (list) => list,

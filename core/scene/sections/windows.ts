@@ -11,7 +11,10 @@ export const windows = defineSceneSection({
   key: 'windows',
   remembers: true,
   solve(ground, solving) {
-    const { desk, windowHint: hint } = solving;
+    const {
+      desk,
+      conditions: { windowHint: hint },
+    } = solving;
     const known = windowSolver(solving.library);
     const { memory } = ground;
     const before = memory.windows;

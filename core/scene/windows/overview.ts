@@ -4,7 +4,8 @@ import { clamp, type Rect } from '../../values/geometry.ts';
 import { rectOf } from '../../windows/place.ts';
 import { titleOf } from '../../windows/contents/list.ts';
 import { solveBackdrop } from '../backdrop.ts';
-import type { OpenOverview, SceneOverview, SceneOverviewWorkspace } from '../scene.ts';
+import type { OpenOverview } from '../conditions.ts';
+import type { SceneOverview, SceneOverviewWorkspace } from '../scene.ts';
 import type { Ground } from '../sections/section.ts';
 import type { Solving } from '../solving.ts';
 

@@ -1,6 +1,6 @@
 import { memo, useMemo, useRef, useState } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
-import type { OpenMenu } from '../../../core/scene/scene.ts';
+import type { OpenMenu } from '../../../core/scene/conditions.ts';
 import type { Feed } from '../../../core/sources/feeds.ts';
 import { createSolver } from '../../../core/scene/solver.ts';
 import type { Half } from '../../../core/values/roles.ts';

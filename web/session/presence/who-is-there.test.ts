@@ -4,7 +4,7 @@ import { windowOf } from '../../../tests/support/windows.ts';
 import { createDock, createItem } from '../../../core/desk/defaults.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
 import type { Edge } from '../../../core/desk/shapes/edges.ts';
-import type { Conditions } from '../../../core/scene/scene.ts';
+import type { Conditions } from '../../../core/scene/conditions.ts';
 import { solve } from '../../../core/scene/solve.ts';
 import { isThereInRehearsal } from '../../../core/timeline/visits/visits.ts';
 import { calledAt, hasMovers, isInCorner, presentAt, type Asking, type States } from './who-is-there.ts';

@@ -13,7 +13,8 @@ import { isThereInRehearsal } from '../../../core/timeline/visits/visits.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
 import type { Widget } from '../../../core/desk/shapes/widgets.ts';
 import type { Edge } from '../../../core/desk/shapes/edges.ts';
-import type { OpenMenu, SceneEdge, SceneScreen } from '../../../core/scene/scene.ts';
+import type { OpenMenu } from '../../../core/scene/conditions.ts';
+import type { SceneEdge, SceneScreen } from '../../../core/scene/scene.ts';
 import { isHorizontal, isWithin, type Rect } from '../../../core/values/geometry.ts';
 import type { PointOnScreen } from '../../render/screen/on-screen.ts';
 

@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { dawnCount } from '../../../tests/support/desks.ts';
-import { conditionsOf, useConditions } from '../conditions.ts';
+import { useConditions } from '../conditions.ts';
 import { useDesk } from '../desk.ts';
 import { readHistory } from './kept-history.ts';
 import { openSession } from './session.ts';
@@ -273,7 +273,7 @@ describe('the conditions', () => {
     used('wavebox');
     used('files');
     used('wavebox');
-    expect(conditionsOf(useConditions.getState()).lately?.slice(0, 2)).to.deep.equal(['wavebox', 'files']);
+    expect(useConditions.getState().lately.slice(0, 2)).to.deep.equal(['wavebox', 'files']);
   });
 
   it('take each of the machine’s readings once, in order', () => {
