@@ -57,6 +57,11 @@ export interface FieldFacts {
   variants?: Readonly<Record<string, { label: string; start: object }>>;
   /** For a list of records: what one of them is called. */
   one?: string;
+  /** What a new one starts as beside those that there are, and the fields beside the list; null where there is no room. */
+  starts?(
+    entries: readonly Readonly<Record<string, unknown>>[],
+    beside: { values: Readonly<Record<string, unknown>>; face: string | null },
+  ): Readonly<Record<string, unknown>> | null;
   /** Which control, where the schema alone would ask for another one. */
   control?: ControlName;
   /** Without a label before it: it takes the whole width. */

@@ -94,7 +94,15 @@ const WindowButtons = z.looseObject({
       )
       .max(3)
       .meta({ description: 'From left to right' }),
-    { label: 'Buttons', one: 'Button' },
+    {
+      label: 'Buttons',
+      one: 'Button',
+      // The next that a title has not got yet.
+      starts(entries) {
+        const does = windowButtons.find((one) => entries.every((entry) => entry['does'] !== one));
+        return does ? { does } : null;
+      },
+    },
   ),
   side: field(z.enum(['left', 'right']), { label: 'Side', choices: { left: 'Left', right: 'Right' } }),
   shape: field(z.enum(buttonShapes), {

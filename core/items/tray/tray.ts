@@ -9,7 +9,7 @@ import { formatRate } from '../../sources/machine/units.ts';
 import type { Rect, Size } from '../../values/geometry.ts';
 import { itemText, paddingOf } from '../text.ts';
 
-export const signIds = ['network', 'processor', 'daylight'] as const;
+const signIds = ['network', 'processor', 'daylight'] as const;
 type SignId = (typeof signIds)[number];
 const signTitles = { network: 'Network', processor: 'Processor', daylight: 'Daylight' } as const;
 
@@ -28,7 +28,16 @@ const options = z.looseObject({
       )
       .max(12)
       .default(() => signIds.map((sign) => ({ sign, shows: 'always' as const }))),
-    { label: 'Signs', one: 'Sign', is: 'content' },
+    {
+      label: 'Signs',
+      one: 'Sign',
+      is: 'content',
+      // One that is not there yet.
+      starts(entries) {
+        const sign = signIds.find((id) => entries.every((entry) => entry['sign'] !== id));
+        return sign ? { sign, shows: 'always' } : null;
+      },
+    },
   ),
 });
 

@@ -29,7 +29,15 @@ type Constituent = TypeOf<typeof Constituent>;
 
 export const Tide = z.looseObject({
   mean: field(z.number().min(-20).max(20), { label: 'Mean height', unit: 'm', step: 0.1, decimals: 2 }),
-  constituents: field(z.array(Constituent).max(24), { label: 'Constituents', one: 'Constituent' }),
+  constituents: field(z.array(Constituent).max(24), {
+    label: 'Constituents',
+    one: 'Constituent',
+    // One that is not there yet.
+    starts(entries) {
+      const name = constituentNames.find((one) => entries.every((entry) => entry['name'] !== one));
+      return name ? { name, amplitude: 0.1, phase: 0 } : null;
+    },
+  }),
 });
 export type Tide = TypeOf<typeof Tide>;
 

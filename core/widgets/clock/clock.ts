@@ -38,7 +38,13 @@ const options = z.looseObject({
         { zone: '', name: '' },
         { zone: 'UTC', name: '' },
       ]),
-    { label: 'Zones', is: 'content', one: 'Zone', when: (_, face) => face === 'zones' },
+    {
+      label: 'Zones',
+      is: 'content',
+      one: 'Zone',
+      starts: () => ({ zone: 'UTC', name: '' }),
+      when: (_, face) => face === 'zones',
+    },
   ),
   until: field(
     z

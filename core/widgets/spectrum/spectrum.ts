@@ -39,7 +39,12 @@ const options = z.looseObject({
       .min(1)
       .max(4)
       .default(() => [{ colour: 'accent' as const }, { colour: 'second' as const }]),
-    { label: 'Colours', one: 'Colour', group: 'Letters and colours' },
+    {
+      label: 'Colours',
+      one: 'Colour',
+      starts: (entries) => ({ colour: entries.at(-1)?.['colour'] ?? 'accent' }),
+      group: 'Letters and colours',
+    },
   ),
   along: field(z.enum(['bands', 'level']).default('bands'), {
     label: 'They change',

@@ -27,7 +27,7 @@ const options = z.looseObject({
         { act: 'effects' as const, number: 1 },
         { act: 'quiet' as const, number: 1 },
       ]),
-    { label: 'Switches', one: 'Switch', is: 'content' },
+    { label: 'Switches', one: 'Switch', starts: () => ({ act: 'workspace', number: 1 }), is: 'content' },
   ),
   ...buttonShape(48),
 });

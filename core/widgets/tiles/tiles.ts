@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { lattices } from '../../arrange/lattice.ts';
+import { nextSlot, type LatticeSize, type lattices } from '../../arrange/lattice.ts';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption } from '../../kinds/options.ts';
 import { linkUpTo } from '../../values/link.ts';
@@ -74,14 +74,8 @@ const starters: Cell[] = [
   b: [0, 1, 1, -1, -1, 0, 0][index] ?? 0,
 }));
 
-const options = z.looseObject({
-  cells: field(
-    z
-      .array(Cell)
-      .max(MOST_CELLS)
-      .default(() => starters.map((cell) => ({ ...cell }))),
-    { label: 'Cells', one: 'Cell', is: 'content' },
-  ),
+/** How large a cell is, and how far off the next. */
+const Spacing = z.looseObject({
   size: field(z.number().min(24).max(400).default(96), {
     label: 'Size',
     unit: 'px',
@@ -94,6 +88,27 @@ const options = z.looseObject({
     control: 'slider',
     group: 'Shape',
   }),
+});
+
+const options = z.looseObject({
+  cells: field(
+    z
+      .array(Cell)
+      .max(MOST_CELLS)
+      .default(() => starters.map((cell) => ({ ...cell }))),
+    {
+      label: 'Cells',
+      one: 'Cell',
+      is: 'content',
+      // In the free place that is nearest to the others.
+      starts(entries, { values, face }) {
+        const lattice = order.find((one) => one === face) ?? order[0];
+        const size = sizeFor(lattice, Spacing.parse(values));
+        return { ...Cell.parse({}), ...nextSlot(z.array(Cell).parse(entries), size) };
+      },
+    },
+  ),
+  ...Spacing.shape,
   rounded: field(z.number().min(0).max(100).default(20), {
     label: 'Rounded',
     unit: '%',
@@ -145,3 +160,16 @@ export const tiles = defineWidget({
   needs: () => [],
   load: () => import('./work.ts'),
 });
+
+/** Of a triangle the circle within is small beside it. */
+const RADIUS: Record<TilesFace, number> = {
+  squares: 0.5,
+  hexagons: 0.5,
+  circles: 0.5,
+  diamonds: 0.44,
+  triangles: 0.36,
+};
+
+export function sizeFor(face: TilesFace, { size, gap }: z.output<typeof Spacing>): LatticeSize {
+  return { lattice: face, radius: size * RADIUS[face], gap };
+}

@@ -4,7 +4,7 @@ import { fitLine, type Layout } from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import { createSheet } from '../../kinds/sheet.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
-import type { Cell, TilesFace, TilesOptions } from './tiles.ts';
+import { sizeFor, type Cell, type TilesFace, type TilesOptions } from './tiles.ts';
 
 export interface TilesView {
   cells: {
@@ -40,19 +40,6 @@ export interface TilesLayout extends Layout {
   radius: number;
   /** px that corners are rounded by. */
   round: number;
-}
-
-/** Of a triangle the circle within is small beside it. */
-const RADIUS: Record<TilesFace, number> = {
-  squares: 0.5,
-  hexagons: 0.5,
-  circles: 0.5,
-  diamonds: 0.44,
-  triangles: 0.36,
-};
-
-export function sizeFor(face: TilesFace, { size, gap }: Pick<TilesOptions, 'size' | 'gap'>): LatticeSize {
-  return { lattice: face, radius: size * RADIUS[face], gap };
 }
 
 export function view(

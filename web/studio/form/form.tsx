@@ -24,7 +24,7 @@ export interface FormProps {
   only?: readonly string[];
   /** Fields of which several things that are edited together have other values than the first, which `values` has. */
   differing?: ReadonlySet<string>;
-  /** For lists of records, by their field: what is added to one. */
+  /** For lists of records, by their field: what is added to one, where that follows from more than stands in the document. */
   adders?: Readonly<Record<string, (entries: readonly Values[]) => Values | null>>;
 }
 
@@ -41,6 +41,7 @@ export function Fields({ schema, values, face = null, only, differing, ...rest }
         shape={shape}
         values={values}
         value={lookUp(values, key)}
+        face={face}
         isDiffering={differing?.has(key)}
       />
     ));
@@ -52,9 +53,11 @@ function AnyField({
   shape,
   values,
   value,
+  face,
   onTurn,
   ...rest
 }: Pick<FormProps, 'onTurn' | 'onEnd' | 'of' | 'adders'> & {
+  face: string | null;
   isDiffering?: boolean;
   name: string;
   shape: FieldShape;
@@ -96,7 +99,10 @@ function AnyField({
         entries={value as Values[]}
         onTurn={turn}
         onEnd={rest.onEnd}
-        add={lookUp(rest.adders ?? {}, name)}
+        add={
+          lookUp(rest.adders ?? {}, name) ??
+          (facts.starts && ((entries) => facts.starts?.(entries, { values, face }) ?? null))
+        }
         told={fieldsOf(inner.schema).length > MOST_OPEN ? (entry) => toldOf(inner.schema, entry) : undefined}
         inside={(entry, title, onEntry) => (
           <Fields schema={inner.schema} values={entry} of={title} onTurn={onEntry} onEnd={rest.onEnd} />

@@ -6,7 +6,8 @@ import { together } from '../../../core/desk/edits/edit.ts';
 import type { SceneScreen, SceneWidget } from '../../../core/scene/scene.ts';
 import type { Point } from '../../../core/values/geometry.ts';
 import type { TilesFace, TilesOptions } from '../../../core/widgets/tiles/tiles.ts';
-import { sizeFor, spreadOf, type TilesLayout, type TilesView } from '../../../core/widgets/tiles/work.ts';
+import { spreadOf, type TilesLayout, type TilesView } from '../../../core/widgets/tiles/work.ts';
+import { sizeFor } from '../../../core/widgets/tiles/tiles.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
 
 import { currentScreen } from '../../stores/screen.ts';

@@ -10,8 +10,6 @@ import { itemKindOf, itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
-import { signIds } from '../../../../core/items/tray/tray.ts';
-import type { Values } from '../../form/control.ts';
 import { Fields } from '../../form/form.tsx';
 import { duplicateSelection, removeSelection, swapItem } from '../../parts/acts.ts';
 import { dressAlike, dressItems } from '../../parts/dress.ts';
@@ -49,14 +47,6 @@ function OnAll({ item, edge }: { item: Item; edge: Edge }) {
     </div>
   );
 }
-
-/** What is added to the lists of options: a sign that is not there yet. */
-const adders = {
-  signs: (entries: readonly Values[]) => {
-    const sign = signIds.find((id) => entries.every((entry) => entry['sign'] !== id));
-    return sign ? { sign, shows: 'always' } : null;
-  },
-};
 
 /** Another kind of item in its place. */
 function Swap({ item }: { item: Item }) {
@@ -116,7 +106,6 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
             schema={kind.options}
             values={item.options}
             face={item.face}
-            adders={adders}
             onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
             onEnd={endGesture}
           />

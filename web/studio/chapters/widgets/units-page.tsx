@@ -2,13 +2,7 @@ import { RotateCcw } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import type { Sources } from '../../../../core/desk/shapes/sources.ts';
-import {
-  constituentNames,
-  marrowTide,
-  Tide,
-  tideTurns,
-  type ConstituentName,
-} from '../../../../core/sources/tide/tide.ts';
+import { marrowTide, Tide, tideTurns } from '../../../../core/sources/tide/tide.ts';
 import { formatMoment } from '../../../../core/sources/time/time.ts';
 import { Units } from '../../../../core/sources/units.ts';
 import { useConditions } from '../../../session/conditions.ts';
@@ -16,7 +10,6 @@ import { useDesk } from '../../../session/desk.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
-import type { Values } from '../../form/control.ts';
 
 /** What the desk's readings are shown in. */
 export function UnitsPage({ units }: Pick<Sources, 'units'>) {
@@ -70,18 +63,10 @@ export function TidePage({ tide }: Pick<Sources, 'tide'>) {
         <Fields
           schema={Tide}
           values={{ ...tide }}
-          adders={{ constituents: nextConstituent }}
           onTurn={(change, label) => turn(named(label, edits.setTide(change)))}
           onEnd={endGesture}
         />
       </Section>
     </>
   );
-}
-
-/** One that is not there yet. */
-function nextConstituent(entries: readonly Values[]): Values | null {
-  const used = new Set(entries.map((entry) => entry['name'] as ConstituentName));
-  const name = constituentNames.find((one) => !used.has(one));
-  return name ? { name, amplitude: 0.1, phase: 0 } : null;
 }

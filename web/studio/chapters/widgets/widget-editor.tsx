@@ -103,7 +103,7 @@ const Readings = memo(function Readings({ id, type, face, options }: KindProps) 
       schema={kind.options}
       values={options}
       face={face}
-      adders={columnTools.get(type)?.adders?.({ face, options })}
+      adders={columnTools.get(type)?.adders}
       onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
       onEnd={endGesture}
     />

@@ -1,10 +1,8 @@
 import type { Desk } from '../../../../core/desk/desk.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { windowButtons } from '../../../../core/values/window-buttons.ts';
 import { windowForms, type WindowForm } from '../../../../core/windows/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
-import type { Values } from '../../form/control.ts';
 import { GroupedFields } from '../../form/form.tsx';
 import { DifferenceSection } from './difference.tsx';
 import { MovesCost } from './moves-cost.tsx';
@@ -25,17 +23,10 @@ export function FormPage({ form, title, desk }: { form: WindowForm; title: strin
           turn(named(`${title}: ${label.toLowerCase()}`, edits.setWindows(form, change)))
         }
         onEnd={endGesture}
-        adders={{ list: missingButton }}
         rest={form === 'workspaces' ? 'How they stand' : title}
       />
       {form === 'behind' && <DifferenceSection desk={desk} />}
       {form === 'moves' && <MovesCost moves={desk.windows.moves} />}
     </>
   );
-}
-
-/** The next button that a title has not got yet. */
-function missingButton(entries: readonly Values[]): Values | null {
-  const does = windowButtons.find((one) => entries.every((entry) => entry['does'] !== one));
-  return does ? { does } : null;
 }
