@@ -82,7 +82,8 @@ function paid(name: string, args: readonly CelType[], pay: (...values: CelValue[
   if (!own) throw new Error(`CEL has no function "${name}"`);
   return celFunc(name, args, DYN, (...values) => {
     pay(...values);
-    return own.call(0, undefined, values) as never;
+    // An error of its own goes on as what it gives.
+    return own.call(0, undefined, values) as CelValue;
   });
 }
 
@@ -203,14 +204,14 @@ const ofNumbers: CelFunc[] = numbers.flatMap((type) => {
     name: string,
     args: readonly CelType[],
     result: CelType,
-    work: (value: number, ...more: never[]) => unknown,
+    work: (value: number, ...more: CelValue[]) => CelValue,
   ) =>
-    celMethod(name, type, args, result, function (this: unknown, ...more: unknown[]) {
-      return work(Number(this), ...(more as never[])) as never;
-    } as never);
+    celMethod(name, type, args, result, function (...more) {
+      return work(Number(this), ...more);
+    });
   return [
     on('round', [], INT, (value) => whole(Math.round(value))),
-    on('round', [INT], STRING, (value, many: bigint) => digits(value, Number(many))),
+    on('round', [INT], STRING, (value, many) => digits(value, Number(many))),
     on('floor', [], INT, (value) => whole(Math.floor(value))),
     on('ceil', [], INT, (value) => whole(Math.ceil(value))),
     on('abs', [], DOUBLE, (value) => Math.abs(value)),
@@ -220,7 +221,9 @@ const ofNumbers: CelFunc[] = numbers.flatMap((type) => {
     on('degrees', [], STRING, (value) => told(temperatureIn(telling().facts.units.temperature, value))),
     on('speed', [], STRING, (value) => told(windIn(telling().facts.units.wind, value))),
     on('pressure', [], STRING, (value) => told(pressureIn(telling().facts.units.pressure, value))),
-    on('choose', [LIST, LIST], DYN, chooseFrom as never),
+    celMethod('choose', type, [LIST, LIST], DYN, function (limits, words) {
+      return chooseFrom(Number(this), limits, words);
+    }),
     ...numbers.flatMap((other) => [
       celFunc('min', [type, other], DOUBLE, (a, b) => Math.min(Number(a), Number(b))),
       celFunc('max', [type, other], DOUBLE, (a, b) => Math.max(Number(a), Number(b))),

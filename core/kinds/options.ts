@@ -47,10 +47,13 @@ export function colourOption(start: z.output<typeof Colour>, label = 'Colour') {
 }
 
 /** Where a part's readings of a source come from. */
-export function originOption<Id extends SourceId>(id: Id, label = 'Read from') {
+export function originOption<Id extends SourceId>(
+  id: Id,
+  label?: string,
+): z.ZodDefault<z.ZodType<OriginOf<Id>, OriginOf<Id>>>;
+export function originOption(id: SourceId, label = 'Read from') {
   const fed = sources[id].fed ?? {};
-  const origins = [SIMULATED, ...Object.keys(fed)] as [OriginOf<Id>, ...OriginOf<Id>[]];
-  return field(z.enum(origins).default(SIMULATED as never), {
+  return field(z.enum([SIMULATED, ...Object.keys(fed)]).default(SIMULATED), {
     label,
     is: 'content',
     choices: { [SIMULATED]: 'Simulated', ...fed },

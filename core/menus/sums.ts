@@ -33,7 +33,6 @@ import {
   piDependencies,
   eDependencies,
   tauDependencies,
-  type FactoryFunctionMap,
   type MathNode,
 } from 'mathjs';
 
@@ -75,7 +74,10 @@ const needed = {
   createUnitDependencies,
 };
 
-const math = create(needed as unknown as FactoryFunctionMap);
+// Its types have each of them as one that may be missing.
+const math = create(
+  Object.fromEntries(Object.entries(needed).flatMap(([name, made]) => (made ? [[name, made]] : []))),
+);
 
 // Of the sea: by the International Bureau of Weights and Measures' table of other units.
 math.createUnit('nmi', { definition: '1852 m', aliases: ['nauticalmile', 'nauticalmiles'] });

@@ -189,8 +189,8 @@ function solveScreen(screen: Screen, solving: Solving): SceneScreen {
   const solved: Partial<SceneSections> = {};
   const ground: Ground = { id: screen.id, rect, free: rect, rects: new Map(), solved, memory };
   for (const section of sceneSections) {
-    const made: unknown = section.solve(ground, solving);
-    const those = section.remembers ? made : shareUnchanged<unknown>(before?.[section.key], made);
+    const made = section.solve(ground, solving);
+    const those = section.remembers ? made : shareUnchanged(before?.[section.key], made);
     Object.assign(solved, { [section.key]: those });
     for (const { id: part, rect: at } of section.rects?.(those) ?? section.parts(those))
       ground.rects.set(part, at);

@@ -36,18 +36,16 @@ export const plainUnits: Units = {
 };
 
 /** A part's own choice of one of these; `desk` follows the desk. */
-function ownUnit<Key extends string>(label: string, titles: Record<Key, string>) {
-  return field(z.enum(['desk', ...keysOf(titles)]).default('desk' as never), {
-    label,
-    group: 'Units',
-    choices: { desk: 'Desk’s', ...titles },
-  });
+const own = <Key extends string>(titles: Record<Key, string>) => z.enum(['desk', ...keysOf(titles)]);
+
+function ownUnit<S extends z.ZodType>(schema: S, label: string, titles: Record<string, string>): S {
+  return field(schema, { label, group: 'Units', choices: { desk: 'Desk’s', ...titles } });
 }
 
-export const OwnTemperature = ownUnit('Temperature', temperatures);
-export const OwnWind = ownUnit('Wind', winds);
-export const OwnPressure = ownUnit('Pressure', pressures);
-export const OwnWeek = ownUnit('Weeks begin on', weeks);
+export const OwnTemperature = ownUnit(own(temperatures).default('desk'), 'Temperature', temperatures);
+export const OwnWind = ownUnit(own(winds).default('desk'), 'Wind', winds);
+export const OwnPressure = ownUnit(own(pressures).default('desk'), 'Pressure', pressures);
+export const OwnWeek = ownUnit(own(weeks).default('desk'), 'Weeks begin on', weeks);
 
 /** What a part shows its readings in: its own choice, or the desk's. */
 export function unitOf<Unit extends string>(own: Unit | 'desk', ofDesk: Unit): Unit {

@@ -153,7 +153,7 @@ function perform(helper: ChildProcess, job: Job, onEnd: (isBroken: boolean) => v
   const abort = () => fail(new Cancelled('Cancelled'));
   const gone = () => fail(new Error('The work ended before it was done'));
   const answer = (message: unknown) => {
-    const given = message as Answer;
+    const given = message as Answer<never>;
     if ('begun' in given) watch.begun();
     else if ('tooMuchMemory' in given) fail(new TooMuchMemory('Needs too much memory'));
     else

@@ -1,7 +1,7 @@
 /** What a helper answers: that it begins, and what came of it; `memory` is what it holds, in MiB. */
-export type Answer =
+export type Answer<Value = unknown> =
   | { begun: true }
-  | { ok: true; value: never; memory: number }
+  | { ok: true; value: Value; memory: number }
   | { ok: false; message: string; code?: string | undefined; memory: number }
   | { tooMuchMemory: true };
 
@@ -56,7 +56,7 @@ process.on('message', (order: Order) => {
   }, WATCH_MS);
   carryOut(order)
     .then(
-      (value: unknown) => tell({ ok: true, value: value as never, memory: heldMiB() }),
+      (value: unknown) => tell({ ok: true, value, memory: heldMiB() }),
       (error: unknown) =>
         tell({
           ok: false,

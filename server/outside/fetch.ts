@@ -2,7 +2,7 @@ import { request as httpRequest, type IncomingMessage } from 'node:http';
 import { request as httpsRequest } from 'node:https';
 import { createGunzip, createInflate, createBrotliDecompress } from 'node:zlib';
 import { isIP } from 'node:net';
-import type { Readable } from 'node:stream';
+import type { Transform } from 'node:stream';
 import { isAddress } from '../../core/sources/outside.ts';
 import { FetchProblem, reachable, resolveByName, type Reach } from './addresses.ts';
 
@@ -156,7 +156,7 @@ async function take(
 }
 
 /** What a server may have packed it with. */
-const unpackers = new Map<string, () => NodeJS.ReadWriteStream>([
+const unpackers = new Map<string, () => Transform>([
   ['gzip', createGunzip],
   ['x-gzip', createGunzip],
   ['deflate', createInflate],
@@ -164,7 +164,7 @@ const unpackers = new Map<string, () => NodeJS.ReadWriteStream>([
 ]);
 
 /** What takes apart what was packed; null where nothing was. Throws FetchProblem. */
-function unpackerOf(encoding: string): NodeJS.ReadWriteStream | null {
+function unpackerOf(encoding: string): Transform | null {
   const [packing, ...more] = encoding
     .toLowerCase()
     .split(',')
@@ -181,7 +181,7 @@ function unpackerOf(encoding: string): NodeJS.ReadWriteStream | null {
 async function bytesOf(response: IncomingMessage, limits: typeof FETCH_LIMITS): Promise<Buffer> {
   const unpacked = unpackerOf(response.headers['content-encoding'] ?? '');
   if (unpacked) {
-    response.on('error', (error) => (unpacked as unknown as Readable).destroy(error));
+    response.on('error', (error) => unpacked.destroy(error));
     response.pipe(unpacked);
   }
   const chunks: Buffer[] = [];

@@ -71,10 +71,8 @@ const readers = new Map<string, (item: Record<string, unknown>) => Found>([
  * Throws where it is none of them.
  */
 export function readHeadlines({ text, address }: { text: string; address: string }): FetchedHeadlines {
-  const { format, feed } = parseFeed(text, { maxItems: MOST_ITEMS }) as unknown as {
-    format: string;
-    feed: Record<string, unknown>;
-  };
+  const { format, feed: parsed } = parseFeed(text, { maxItems: MOST_ITEMS });
+  const feed: Record<string, unknown> = { ...parsed };
   const list = (feed['items'] ?? feed['entries'] ?? []) as Record<string, unknown>[];
   const read = readers.get(format) ?? fromRss;
   const isText = format === 'json' || (format === 'atom' && typeIn(feed['title']) === 'text');

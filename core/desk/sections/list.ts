@@ -1,4 +1,4 @@
-import type { Part, Sections } from '../desk.ts';
+import type { Sections } from '../desk.ts';
 import { applications } from './applications.ts';
 import { backdrops } from './backdrops.ts';
 import { desktopIcons } from './desktop-icons.ts';
@@ -8,7 +8,7 @@ import { keys } from './keys.ts';
 import { look } from './look.ts';
 import { menus } from './menus.ts';
 import { screens } from './screens.ts';
-import type { Path, Section } from './section.ts';
+import type { Section } from './section.ts';
 import { sources } from './sources.ts';
 import { widgets } from './widgets.ts';
 import { windows } from './windows.ts';
@@ -31,11 +31,5 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
   desktopIcons,
 };
 
-/** A section where any may stand. */
-type AnySection = Omit<Section<keyof Sections>, 'ids' | 'parts'> & {
-  ids?(value: unknown): Iterable<readonly [Path, string]>;
-  parts?(value: unknown): Part[];
-};
-
-/** The sections one after another, their own types erased. */
-export const sections = Object.values(all) as unknown as readonly AnySection[];
+/** The sections one after another. */
+export const sections: readonly Section<keyof Sections>[] = Object.values(all);

@@ -1,3 +1,4 @@
+import { atLeastOne } from '../../values/types.ts';
 import { z } from 'zod';
 import { EdgeFrame, ItemFrame } from '../../arrange/schema.ts';
 import { itemKinds, type ItemType } from '../../items/list.ts';
@@ -19,7 +20,7 @@ export interface Item extends ItemFrame {
 }
 
 /** The schema of an item, whatever its kind. */
-export const ItemSchema = z.discriminatedUnion('type', itemSchemas as never);
+export const ItemSchema = z.discriminatedUnion('type', atLeastOne(itemSchemas));
 
 /** The schema of an edge, for forms too. */
 export const Edge = dress(

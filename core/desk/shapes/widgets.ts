@@ -4,7 +4,7 @@ import { field } from '../../values/field.ts';
 import { Id } from '../../values/id.ts';
 import { MOST_EXPRESSION } from '../../expressions/text.ts';
 import { Place } from '../../values/place.ts';
-import type { TypeOf } from '../../values/types.ts';
+import { atLeastOne, type TypeOf } from '../../values/types.ts';
 import { widgetKinds, type WidgetType } from '../../widgets/list.ts';
 import { content, dress } from '../../values/dress.ts';
 
@@ -78,7 +78,7 @@ export interface Widget extends TypeOf<typeof WidgetFrame> {
 }
 
 /** The schema of a widget, whatever its kind. */
-export const WidgetSchema = z.discriminatedUnion('type', widgetSchemas as never);
+export const WidgetSchema = z.discriminatedUnion('type', atLeastOne(widgetSchemas));
 
 /** Ids of the widgets from which following what they hang from leads back to them. Each is passed once. */
 export function widgetsInCircles(list: readonly Widget[]): Set<string> {

@@ -1,4 +1,3 @@
-import type { Rect } from '../../values/geometry.ts';
 import type { SceneSections } from '../scene.ts';
 import { edges } from './edges.ts';
 import { icons } from './icons.ts';
@@ -31,14 +30,10 @@ const order: readonly (keyof SceneSections)[] = [
   'menu',
 ];
 
-/** A section where any may stand. */
-type AnySection = Omit<SceneSection<keyof SceneSections>, 'parts' | 'rects'> & {
-  rects?(solved: unknown): readonly { id: string; rect: Rect }[];
-  parts(solved: unknown): ReturnType<SceneSection<keyof SceneSections>['parts']>;
-};
+type AnySection = SceneSection<keyof SceneSections>;
 
-/** The sections one after another, their own types erased. */
-export const sceneSections = Object.values(all) as unknown as readonly AnySection[];
+/** The sections one after another. */
+export const sceneSections: readonly AnySection[] = Object.values(all);
 
 /** The same in the order in which they are painted. */
-export const paintedSections = order.map((key) => all[key]) as unknown as readonly AnySection[];
+export const paintedSections: readonly AnySection[] = order.map((key) => all[key]);

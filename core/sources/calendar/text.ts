@@ -108,7 +108,7 @@ export function readPart({ lines }: Part): ReadPart | null {
 
 function component(lines: readonly string[]): ICAL.Component | null {
   try {
-    const parsed = ICAL.parse(lines.join('\r\n')) as never;
+    const parsed = ICAL.parse(lines.join('\r\n'));
     const read = new ICAL.Component(parsed);
     // Values are read when they are asked for: what is wrong with one shows here.
     for (const property of read.getAllProperties()) property.getValues();

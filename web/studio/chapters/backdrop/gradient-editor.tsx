@@ -1,4 +1,5 @@
-import { Gradient, type GradientPoint } from '../../../../core/backdrop/schema.ts';
+import { z } from 'zod';
+import { Gradient, GradientPoint } from '../../../../core/backdrop/schema.ts';
 import { paletteOf, type Palette } from '../../../../core/colour/look.ts';
 import { mix } from '../../../../core/values/colour.ts';
 import { useDesk } from '../../../session/desk.ts';
@@ -19,7 +20,7 @@ export function GradientEditor({ edited, gradient }: { edited: EditedSource; gra
         values={gradient}
         onTurn={(change) => edited.turn('Gradient', { ...gradient, ...change })}
         onEnd={useDesk.getState().endGesture}
-        adders={{ points: (points) => another(points as unknown as GradientPoint[], palette) }}
+        adders={{ points: (points) => another(z.array(GradientPoint).parse(points), palette) }}
       />
     </Section>
   );
