@@ -4,7 +4,7 @@ import { Id } from '../values/id.ts';
 import { Name } from '../values/name.ts';
 import { FORMAT, type Desk } from './desk.ts';
 import { partsOf } from './parts.ts';
-import { sections } from './sections/list.ts';
+import { schemas, sections } from './sections/list.ts';
 import type { Path, Say } from './sections/section.ts';
 
 /** The document's shape: a few values of its own, then the sections. */
@@ -19,7 +19,7 @@ export const DeskShape = z.looseObject({
     .min(0)
     .max(2 ** 31 - 1)
     .meta({ description: 'Of everything simulated on the desk' }),
-  ...Object.fromEntries(sections.map(({ key, schema }) => [key, schema])),
+  ...schemas,
 });
 
 /** What the JSON Schema can't say: ids are unique, and whatever is named is there. */
@@ -39,11 +39,9 @@ export function checkDesk(desk: Desk, say: Say): void {
   for (const { check } of sections) check?.(desk, known, say);
 }
 
-export const DeskSchema = DeskShape.superRefine((value, context) => {
-  checkDesk(value as unknown as Desk, (path: Path, message) =>
-    context.addIssue({ code: 'custom', path: [...path], message }),
-  );
-}) as unknown as z.ZodType<Desk>;
+export const DeskSchema: z.ZodType<Desk> = DeskShape.superRefine((value, context) =>
+  checkDesk(value, (path: Path, message) => context.addIssue({ code: 'custom', path: [...path], message })),
+);
 
 /** The format as JSON Schema (draft 2020-12), as it stands in docs/. */
 export function deskJsonSchema(): object {

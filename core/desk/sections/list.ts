@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import type { Sections } from '../desk.ts';
 import { applications } from './applications.ts';
 import { backdrops } from './backdrops.ts';
@@ -33,3 +34,8 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
 
 /** The sections one after another. */
 export const sections: readonly Section<keyof Sections>[] = Object.values(all);
+
+/** Their schemas, by their keys. */
+export const schemas = Object.fromEntries(sections.map(({ key, schema }) => [key, schema])) as {
+  [Key in keyof Sections]: z.ZodType<Sections[Key]>;
+};

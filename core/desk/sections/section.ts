@@ -18,7 +18,7 @@ interface Known {
 /** A section of the document: what it holds and what happens to it. */
 export interface Section<Key extends keyof Sections> {
   key: Key;
-  schema: z.ZodType;
+  schema: z.ZodType<Sections[Key]>;
   /** How many must stay. */
   least?: number;
   /** Everything in it that is known by its id, and where. */
