@@ -339,6 +339,10 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
         { id: 'two', title: 'Two', colour: '#123456', from: { by: 'observatory' } },
       ],
     }),
+  removeOutside: (desk, choose) => {
+    const list = choose.of(['calendars', 'headlines'] as const);
+    return edits.removeOutside(list, choose.of([...idsOf(desk.sources.outside[list]), 'gone']));
+  },
   setCalendarText: (desk) =>
     edits.setCalendarText(
       desk.sources.outside.calendars.find(({ from }) => from.by === 'file')?.id ?? 'gone',

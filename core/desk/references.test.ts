@@ -151,12 +151,37 @@ describe('what names an application', () => {
     for (const desk of demoDesks()) expect(without(desk, 'nobody'), desk.name).to.deep.equal(desk);
   });
 
-  it('is declared wherever a form asks for an application or a folder', () => {
+  it('is declared wherever a form asks for an application, a folder, a calendar or a source of headlines', () => {
     const asked = [...within(DeskShape)].filter((schema) =>
-      ['application', 'wall-folder'].includes(fieldOf(schema)?.control ?? ''),
+      ['application', 'wall-folder', 'calendar', 'headlines'].includes(fieldOf(schema)?.control ?? ''),
     );
     expect(asked.length).to.be.at.least(5);
     for (const schema of asked) expect(referenceOf(schema), fieldOf(schema)?.label).not.to.equal(null);
+  });
+});
+
+describe('what shows one calendar or one source alone', () => {
+  it('shows all of them once that is removed, and is told until then', () => {
+    const desk = structuredClone(dawnCount());
+    const place = { hangs: { from: 'screen', screen: 'main', point: 'centre' }, x: 0, y: 0 } as const;
+    const deskFinish = desk.look.finish;
+    for (const [type, list, to] of [
+      ['calendar', 'calendars', 'calendar'],
+      ['headlines', 'headlines', 'headlines'],
+    ] as const) {
+      const [first] = desk.sources.outside[list];
+      const id = first?.id ?? '';
+      desk.widgets = [
+        createWidget({ id: 'of-one', type, place, deskFinish, options: { only: id } }),
+        createWidget({ id: 'of-all', type, place, deskFinish }),
+      ];
+      expect(usesOf(desk, to, id).map(({ part }) => part)).to.deep.equal(['of-one']);
+      const after = produce(desk, (draft) => edits.removeOutside(list, id).apply(draft));
+      expect(after.sources.outside[list].map((one) => one.id)).not.to.include(id);
+      expect(after.widgets.map(({ options }) => options['only'])).to.deep.equal(['', '']);
+      expect(usesOf(after, to, id)).to.deep.equal([]);
+      expect(DeskSchema.safeParse(after).success).to.equal(true);
+    }
   });
 });
 

@@ -3,6 +3,7 @@ import { defineWidget } from '../../kinds/kind.ts';
 import { HourStyle, TypeOption, colourOption } from '../../kinds/options.ts';
 import { OwnWeek } from '../../sources/units.ts';
 import { field, fieldWhen } from '../../values/field.ts';
+import { refers } from '../../values/references.ts';
 
 const faces = [
   { id: 'month', title: 'Month' },
@@ -13,12 +14,16 @@ const faces = [
 ] as const;
 
 const options = z.looseObject({
-  only: field(z.string().max(64).default(''), {
-    is: 'content',
-    label: 'Calendar',
-    control: 'calendar',
-    placeholder: 'all of them',
-  }),
+  only: refers(
+    field(z.string().max(64).default(''), {
+      is: 'content',
+      label: 'Calendar',
+      control: 'calendar',
+      placeholder: 'all of them',
+    }),
+    'calendar',
+    'name',
+  ),
   rows: field(z.number().int().min(1).max(14).default(6), {
     label: 'Rows',
     control: 'slider',

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { defineWidget } from '../../kinds/kind.ts';
 import { TypeOption, colourOption } from '../../kinds/options.ts';
 import { field } from '../../values/field.ts';
+import { refers } from '../../values/references.ts';
 
 const faces = [
   { id: 'list', title: 'List' },
@@ -10,12 +11,16 @@ const faces = [
 ] as const;
 
 const options = z.looseObject({
-  only: field(z.string().max(64).default(''), {
-    is: 'content',
-    label: 'Source',
-    control: 'headlines',
-    placeholder: 'all of them',
-  }),
+  only: refers(
+    field(z.string().max(64).default(''), {
+      is: 'content',
+      label: 'Source',
+      control: 'headlines',
+      placeholder: 'all of them',
+    }),
+    'headlines',
+    'name',
+  ),
   rows: field(z.number().int().min(1).max(12).default(5), {
     label: 'Rows',
     control: 'slider',

@@ -9,8 +9,20 @@ import { Section } from '../../ui/section.tsx';
 import { chapterOf } from '../chapters/list.ts';
 
 /** Where something of the desk is used; each leads there. */
-export function UsedBy({ desk, to, id }: { desk: Desk; to: ReferenceTo; id: string }) {
+export function UsedBy({
+  desk,
+  to,
+  id,
+  isOnlyWhereUsed = false,
+}: {
+  desk: Desk;
+  to: ReferenceTo;
+  id: string;
+  /** Nothing is said where nothing uses it. */
+  isOnlyWhereUsed?: boolean;
+}) {
   const uses = usesOf(desk, to, id);
+  if (isOnlyWhereUsed && uses.length === 0) return null;
   return (
     <Section title="Used by" note={uses.length === 0 ? 'nothing on this desk' : undefined}>
       {uses.length > 0 && (

@@ -8,6 +8,7 @@ import type { Outside } from '../../../../../core/sources/outside.ts';
 import { useDesk } from '../../../../session/desk.ts';
 import { Button } from '../../../../ui/buttons.tsx';
 import { OrderedList } from '../../../../ui/ordered-list.tsx';
+import { UsedBy } from '../../../parts/used-by.tsx';
 import { Fields } from '../../../form/form.tsx';
 
 type Key = 'calendars' | 'headlines';
@@ -44,6 +45,7 @@ export function OutsideList<K extends Key>({
   /** What else is drawn beneath an entry's fields. */
   more: (entry: Entry<K>) => ReactNode;
 }) {
+  const desk = useDesk(({ history }) => history?.present);
   const titleOf = ({ title }: Entry<K>, index: number) => title || `${one} ${index + 1}`;
   return (
     <div className="grid gap-2">
@@ -53,11 +55,9 @@ export function OutsideList<K extends Key>({
           title: titleOf(entry, index),
           content: <span className="truncate font-medium">{titleOf(entry, index)}</span>,
           onRemove: () =>
-            setOutside(
-              list,
-              entries.filter(({ id }) => id !== entry.id),
-              `Remove ${titleOf(entry, index)}`,
-            ),
+            useDesk
+              .getState()
+              .edit(named(`Remove ${titleOf(entry, index)}`, edits.removeOutside(list, entry.id))),
           inside: (
             <div className="grid gap-1.5">
               <Fields
@@ -75,6 +75,14 @@ export function OutsideList<K extends Key>({
                 onEnd={() => useDesk.getState().endGesture()}
               />
               {more(entry)}
+              {desk && (
+                <UsedBy
+                  desk={desk}
+                  to={list === 'calendars' ? 'calendar' : list}
+                  id={entry.id}
+                  isOnlyWhereUsed
+                />
+              )}
             </div>
           ),
         }))}
