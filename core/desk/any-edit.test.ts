@@ -21,7 +21,7 @@ import { edgesWithWay } from './ways.ts';
 import type { Edit } from './edits/edit.ts';
 import { dressOfEdge, dressOfItem, dressOfWidget, type Dress } from './edits/dress.ts';
 import { edits } from './edits/edits.ts';
-import type { Ground } from './ground.ts';
+import type { Whereabouts } from './whereabouts.ts';
 import { edit, redo, startHistory, undo } from './history.ts';
 import { fits, towards } from '../backdrop/schema.ts';
 import { iconSets, stylesOf, tileShapes } from '../icons/schema.ts';
@@ -56,7 +56,7 @@ function choices(picks: readonly number[], step: number): Choices {
 }
 
 /** Where everything stands on one of the screens. */
-function groundOf(desk: Desk, { of }: Choices): Ground & { widgets: string[] } {
+function whereaboutsOf(desk: Desk, { of }: Choices): Whereabouts & { widgets: string[] } {
   const screen = of(solve(desk, { moment: DAWN }).screens);
   return {
     screen: { id: screen.id, rect: screen.rect },
@@ -271,13 +271,17 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
   moveEdge: (desk, choose) =>
     edits.moveEdge(choose.of(orGone(desk.edges)), choose.of(sides), choose.of(desk.screens).id),
   moveToScreen(desk, choose) {
-    const ground = groundOf(desk, choose);
+    const whereabouts = whereaboutsOf(desk, choose);
     const rect = { x: choose.upTo(900), y: choose.upTo(500), width: 120, height: 60 };
-    return edits.moveToScreen(new Map([[choose.of(orGone(desk.widgets)), rect]]), ground);
+    return edits.moveToScreen(new Map([[choose.of(orGone(desk.widgets)), rect]]), whereabouts);
   },
   paste(desk, choose) {
-    const ground = groundOf(desk, choose);
-    const text = writeParts(desk, [choose.of(orGone(desk.widgets)), choose.of(orGone(desk.edges))], ground);
+    const whereabouts = whereaboutsOf(desk, choose);
+    const text = writeParts(
+      desk,
+      [choose.of(orGone(desk.widgets)), choose.of(orGone(desk.edges))],
+      whereabouts,
+    );
     const carried = readParts(text);
     if (!carried || 'problem' in carried) throw new Error('what was written can’t be read');
     let count = 0;
@@ -353,13 +357,13 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
   nameGroup: (desk, choose) =>
     edits.nameGroup(choose.of([...idsOf(desk.groups), 'gone']), choose.of(['Column', 'Säule'])),
   scaleTogether(desk, choose) {
-    const ground = groundOf(desk, choose);
+    const whereabouts = whereaboutsOf(desk, choose);
     const rects = new Map(
-      ground.widgets.flatMap((id) =>
-        ground.rects.has(id) ? [[id, ground.rects.get(id) as Rect] as const] : [],
+      whereabouts.widgets.flatMap((id) =>
+        whereabouts.rects.has(id) ? [[id, whereabouts.rects.get(id) as Rect] as const] : [],
       ),
     );
-    return edits.scaleTogether(0.5 + choose.upTo(2), rects, { x: choose.of([-1, 1]), y: 1 }, ground);
+    return edits.scaleTogether(0.5 + choose.upTo(2), rects, { x: choose.of([-1, 1]), y: 1 }, whereabouts);
   },
   setSound: (desk, choose) =>
     edits.setSound({
@@ -421,31 +425,33 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       colour: choose.of([...roles, '#a0b0c0']),
     }),
   moveWidgets(desk, choose) {
-    const ground = groundOf(desk, choose);
-    const moved = ground.widgets
+    const whereabouts = whereaboutsOf(desk, choose);
+    const moved = whereabouts.widgets
       .filter(() => choose.upTo(1) === 1)
       .map((id) => {
-        const rect = ground.rects.get(id) ?? { x: 0, y: 0, width: 1, height: 1 };
+        const rect = whereabouts.rects.get(id) ?? { x: 0, y: 0, width: 1, height: 1 };
         return [id, { ...rect, x: rect.x + choose.upTo(400) - 200 }] as const;
       });
-    return edits.moveWidgets(new Map(moved), ground);
+    return edits.moveWidgets(new Map(moved), whereabouts);
   },
   hangWidget(desk, choose) {
-    const ground = groundOf(desk, choose);
-    const parts = [...ground.rects.keys()];
+    const whereabouts = whereaboutsOf(desk, choose);
+    const parts = [...whereabouts.rects.keys()];
     const hangs: Hanging =
       parts.length > 0 && choose.upTo(1) === 1
         ? { from: 'part', part: choose.of(parts), side: choose.of(sides), align: choose.of(alignments) }
-        : { from: 'free', screen: ground.screen.id, point: choose.of(points) };
-    return edits.hangWidget(choose.of([...ground.widgets, 'gone']), hangs, ground);
+        : { from: 'free', screen: whereabouts.screen.id, point: choose.of(points) };
+    return edits.hangWidget(choose.of([...whereabouts.widgets, 'gone']), hangs, whereabouts);
   },
   remove(desk, choose) {
-    const ground = groundOf(desk, choose);
-    const items = desk.edges.filter(({ id }) => ground.rects.has(id)).flatMap((edge) => idsOf(edge.items));
-    const parts = [...ground.rects.keys(), ...items].filter(() => choose.upTo(3) === 0);
+    const whereabouts = whereaboutsOf(desk, choose);
+    const items = desk.edges
+      .filter(({ id }) => whereabouts.rects.has(id))
+      .flatMap((edge) => idsOf(edge.items));
+    const parts = [...whereabouts.rects.keys(), ...items].filter(() => choose.upTo(3) === 0);
     const others = [...desk.backdrops, ...desk.workspaces].filter(() => choose.upTo(7) === 0);
-    const whole = choose.upTo(9) === 0 ? [ground.screen.id, ...ground.widgets] : [];
-    return edits.remove([...parts, ...idsOf(others), ...whole], choose.of([ground, null]));
+    const whole = choose.upTo(9) === 0 ? [whereabouts.screen.id, ...whereabouts.widgets] : [];
+    return edits.remove([...parts, ...idsOf(others), ...whole], choose.of([whereabouts, null]));
   },
   addEntry: (desk, choose) =>
     edits.addEntry(choose.of(orGone(desk.backdrops)), {

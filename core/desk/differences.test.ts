@@ -26,11 +26,15 @@ describe('differences', () => {
   const desk = dawnCount();
   const [screen] = solve(desk, { moment: DAWN }).screens;
   if (!screen) throw new Error('no screen');
-  const ground = { screen: { id: screen.id, rect: screen.rect }, free: screen.free, rects: rectsOn(screen) };
+  const whereabouts = {
+    screen: { id: screen.id, rect: screen.rect },
+    free: screen.free,
+    rects: rectsOn(screen),
+  };
   const moved = (by: number) => {
-    const rect = ground.rects.get('clock');
+    const rect = whereabouts.rects.get('clock');
     if (!rect) throw new Error('no clock');
-    return edits.moveWidgets(new Map([['clock', { ...rect, x: rect.x + by }]]), ground);
+    return edits.moveWidgets(new Map([['clock', { ...rect, x: rect.x + by }]]), whereabouts);
   };
 
   it('of a drag name the offset that moved, however many turns it took', () => {

@@ -9,13 +9,13 @@ import { drawRoles } from '../colour/scheme.ts';
 import { createBackdrop, createMotif } from './defaults.ts';
 import { edits } from './edits/edits.ts';
 import { strayParts } from './edits/parts.ts';
-import type { Ground } from './ground.ts';
+import type { Whereabouts } from './whereabouts.ts';
 import type { Desk } from './desk.ts';
 import { readParts, writeParts } from './parts-text.ts';
 import { readDesk } from './read.ts';
 import { keysFor } from '../menus/keys.ts';
 
-function groundOf(desk: Desk): Ground {
+function whereaboutsOf(desk: Desk): Whereabouts {
   const [screen] = solve(desk, { moment: DAWN }).screens;
   if (!screen) throw new Error('no screen');
   return {
@@ -26,7 +26,7 @@ function groundOf(desk: Desk): Ground {
 }
 
 const rectOf = (desk: Desk, id: string): Rect =>
-  groundOf(desk).rects.get(id) ?? { x: NaN, y: NaN, width: NaN, height: NaN };
+  whereaboutsOf(desk).rects.get(id) ?? { x: NaN, y: NaN, width: NaN, height: NaN };
 
 describe('edits', () => {
   it('moves a widget to where it was put, whatever it hangs from', () => {
@@ -35,10 +35,10 @@ describe('edits', () => {
         ...emptyDesk(),
         widgets: [clockAt('clock', { hangs: { from: 'free', screen: 'main', point }, x: 5, y: 5 })],
       };
-      const ground = groundOf(desk);
+      const whereabouts = whereaboutsOf(desk);
       const wanted = { ...rectOf(desk, 'clock'), x: 321, y: 123 };
       const moved = produce(desk, (draft) =>
-        edits.moveWidgets(new Map([['clock', wanted]]), ground).apply(draft),
+        edits.moveWidgets(new Map([['clock', wanted]]), whereabouts).apply(draft),
       );
       expect(rectOf(moved, 'clock').x, point).to.be.closeTo(321, 0.5);
       expect(rectOf(moved, 'clock').y, point).to.be.closeTo(123, 0.5);
@@ -48,20 +48,20 @@ describe('edits', () => {
 
   it('does not move what is locked', () => {
     const desk = { ...emptyDesk(), widgets: [{ ...clockAt('clock', fromCorner(10, 10)), locked: true }] };
-    const ground = groundOf(desk);
+    const whereabouts = whereaboutsOf(desk);
     const moved = produce(desk, (draft) =>
-      edits.moveWidgets(new Map([['clock', { ...rectOf(desk, 'clock'), x: 99 }]]), ground).apply(draft),
+      edits.moveWidgets(new Map([['clock', { ...rectOf(desk, 'clock'), x: 99 }]]), whereabouts).apply(draft),
     );
     expect(moved).to.equal(desk);
   });
 
   it('keeps a guest at its distance when it is moved together with its host', () => {
     const desk = dawnCount();
-    const ground = groundOf(desk);
+    const whereabouts = whereaboutsOf(desk);
     const both = new Map(
       ['load', 'elsewhere'].map((id) => [id, { ...rectOf(desk, id), x: rectOf(desk, id).x - 200 }]),
     );
-    const moved = produce(desk, (draft) => edits.moveWidgets(both, ground).apply(draft));
+    const moved = produce(desk, (draft) => edits.moveWidgets(both, whereabouts).apply(draft));
     expect(moved.widgets.find(({ id }) => id === 'elsewhere')?.place).to.deep.equal(
       desk.widgets.find(({ id }) => id === 'elsewhere')?.place,
     );
@@ -76,13 +76,13 @@ describe('edits', () => {
     const before = rectOf(desk, 'guest');
     const hung = produce(desk, (draft) =>
       edits
-        .hangWidget('guest', { from: 'part', part: 'host', side: 'right', align: 'end' }, groundOf(desk))
+        .hangWidget('guest', { from: 'part', part: 'host', side: 'right', align: 'end' }, whereaboutsOf(desk))
         .apply(draft),
     );
     expect(rectOf(hung, 'guest')).to.deep.equal(before);
     const circle = produce(hung, (draft) =>
       edits
-        .hangWidget('host', { from: 'part', part: 'guest', side: 'right', align: 'end' }, groundOf(hung))
+        .hangWidget('host', { from: 'part', part: 'guest', side: 'right', align: 'end' }, whereaboutsOf(hung))
         .apply(draft),
     );
     expect(circle.widgets[0]?.place).to.deep.equal(hung.widgets[0]?.place);
@@ -91,7 +91,7 @@ describe('edits', () => {
   it('leaves what hung from a removed part where it stands', () => {
     const desk = dawnCount();
     const before = rectOf(desk, 'elsewhere');
-    const after = produce(desk, (draft) => edits.remove(['load'], groundOf(desk)).apply(draft));
+    const after = produce(desk, (draft) => edits.remove(['load'], whereaboutsOf(desk)).apply(draft));
     expect(after.widgets.map(({ id }) => id)).not.to.include('load');
     expect(rectOf(after, 'elsewhere').x).to.be.closeTo(before.x, 0.5);
     expect(rectOf(after, 'elsewhere').y).to.be.closeTo(before.y, 0.5);
@@ -100,7 +100,9 @@ describe('edits', () => {
 
   it('removes items and edges', () => {
     const desk = dawnCount();
-    const after = produce(desk, (draft) => edits.remove(['dock', 'panel-2'], groundOf(desk)).apply(draft));
+    const after = produce(desk, (draft) =>
+      edits.remove(['dock', 'panel-2'], whereaboutsOf(desk)).apply(draft),
+    );
     expect(after.edges.map(({ id }) => id)).to.deep.equal(['panel']);
     expect(after.edges[0]?.items.map(({ id }) => id)).to.deep.equal([
       'panel-1',
@@ -145,7 +147,7 @@ describe('edits', () => {
     expect(copied('a', 'b', 'c')[1]).to.deep.equal({ id: 'new', name: 'Pair 2', widgets: ['a2', 'b2'] });
     expect(copied('a', 'c')).to.deep.equal(desk.groups);
 
-    const carried = readParts(writeParts(desk, ['a', 'b', 'c'], groundOf(desk)));
+    const carried = readParts(writeParts(desk, ['a', 'b', 'c'], whereaboutsOf(desk)));
     if (!carried || 'problem' in carried) throw new Error('it can’t be read');
     let count = 0;
     const landing = { screen: 'main', edge: null, off: 0, newId: () => `n${count++}` };

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { findOutOfBounds } from './bounds.ts';
 import { FORMAT, type Desk } from './desk.ts';
-import { freePlace, type Ground } from './ground.ts';
+import { freePlace, type Whereabouts } from './whereabouts.ts';
 import { edges } from './sections/edges.ts';
 import { groups } from './sections/groups.ts';
 import { widgets } from './sections/widgets.ts';
@@ -32,11 +32,13 @@ const Carried = z.object({
 });
 
 /** Some of a desk's parts and items as text. A widget that hangs from what does not come along stands where it is. */
-export function writeParts(desk: Desk, ids: readonly string[], ground: Ground): string {
+export function writeParts(desk: Desk, ids: readonly string[], whereabouts: Whereabouts): string {
   const chosen = new Set(ids);
   const carried: CarriedParts = {
     edges: desk.edges.filter(({ id }) => chosen.has(id)),
-    widgets: desk.widgets.filter(({ id }) => chosen.has(id)).map((widget) => alone(widget, chosen, ground)),
+    widgets: desk.widgets
+      .filter(({ id }) => chosen.has(id))
+      .map((widget) => alone(widget, chosen, whereabouts)),
     items: desk.edges
       .filter(({ id }) => !chosen.has(id))
       .flatMap(({ items }) => items.filter(({ id }) => chosen.has(id))),
@@ -45,11 +47,11 @@ export function writeParts(desk: Desk, ids: readonly string[], ground: Ground): 
   return JSON.stringify({ [MARK]: FORMAT, ...carried }, null, 2);
 }
 
-function alone(widget: Widget, chosen: ReadonlySet<string>, ground: Ground): Widget {
+function alone(widget: Widget, chosen: ReadonlySet<string>, whereabouts: Whereabouts): Widget {
   const { hangs } = widget.place;
-  const rect = ground.rects.get(widget.id);
+  const rect = whereabouts.rects.get(widget.id);
   return hangs.from === 'part' && !chosen.has(hangs.part) && rect
-    ? { ...widget, place: freePlace(rect, ground) }
+    ? { ...widget, place: freePlace(rect, whereabouts) }
     : widget;
 }
 

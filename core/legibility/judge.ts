@@ -184,8 +184,8 @@ function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only:
   const target = parts.find(({ id }) => id === only);
   for (const part of parts) {
     // What does not lie beneath the one part makes no difference to it.
-    if (target && !intersection(part.ground ?? part.rect, target.rect)) continue;
-    paintSurface(pixels, part.ground ?? part.rect, part.surface, density, part.scale);
+    if (target && !intersection(part.surfaceRect ?? part.rect, target.rect)) continue;
+    paintSurface(pixels, part.surfaceRect ?? part.rect, part.surface, density, part.scale);
     if (only === null || part.id === only) {
       for (const { rect, colour, opacity } of part.backings?.() ?? [])
         tint(pixels, pixelRect(pixels, rect, density), paintOn(part.surface, colour), opacity);

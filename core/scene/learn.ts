@@ -55,7 +55,7 @@ async function learnNeeds(needs: readonly Need[], library: Library): Promise<voi
   ]);
 }
 
-/** Parts and looks of which all was found to be there. */
+/** Parts and desks' looks of which all was found to be there. */
 const completed = new Subject(() => new WeakSet<object>());
 
 /** What is missing for solving a desk, some of it as it turned out when it was solved; null when nothing is. */

@@ -7,7 +7,7 @@ import type { Need } from '../sources/readings.ts';
 import type { Rect, Size } from '../values/geometry.ts';
 import type { Content } from '../windows/contents/page.ts';
 import type { Frame } from '../windows/frame.ts';
-import type { ItemStand, Look, Seen, Stand, Truth } from './looks.ts';
+import type { ItemStand, Shown, Seen, Stand, Truth } from './shown.ts';
 import type { Scene, SceneEdge, SceneScreen, SceneWidget, SceneWindow } from './scene.ts';
 
 /** What a solver remembers of the scene before: what did not change comes out as the very same object. */
@@ -24,7 +24,7 @@ export interface ScreenMemory {
   widgets: Map<string, KeptWidget>;
   /** All of the widgets that are seen; null where that has to be asked of each of them. */
   allWidgets: KeptWidgets | null;
-  /** For how long all looks of the widgets are true. */
+  /** For how long it is true what the widgets show. */
   truth: Truth | null;
   windows: Map<string, KeptWindow>;
 }
@@ -48,7 +48,7 @@ export interface KeptEdge {
   stand: Stand;
   isAway: boolean;
   /** What was looked at for it, in the order in which it was, and for how long all of it is true. */
-  looks: readonly LookedItem[];
+  looked: readonly LookedItem[];
   truth: Truth;
   /** What all of that reads, each list once. */
   needs: readonly (readonly Need[])[];
@@ -60,7 +60,7 @@ export interface KeptWidget extends Size {
   widget: Widget;
   stand: Stand;
   seen: Seen;
-  look: Look;
+  shown: Shown;
   surface: Surface;
   scale: number;
   padding: number;
@@ -68,7 +68,7 @@ export interface KeptWidget extends Size {
   scene: SceneWidget | null;
 }
 
-/** The widgets of a screen in their places, and all that they follow from besides what their looks read. */
+/** The widgets of a screen in their places, and all that they follow from besides what they read. */
 export interface KeptWidgets {
   of: readonly unknown[];
   needs: readonly (readonly Need[])[];

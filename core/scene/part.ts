@@ -19,7 +19,7 @@ export interface ScenePart {
   id: string;
   rect: Rect;
   /** Where its surface lies, if not where it stands. */
-  ground?: Rect;
+  surfaceRect?: Rect;
   surface: Surface;
   /** Of its drawing, and of all that it does to what lies beneath. */
   scale: number;

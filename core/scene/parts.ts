@@ -1,4 +1,4 @@
-import type { Ground } from '../desk/ground.ts';
+import type { Whereabouts } from '../desk/whereabouts.ts';
 import type { Rect } from '../values/geometry.ts';
 import type { SceneScreen, SceneWidget } from './scene.ts';
 import type { ScenePart } from './part.ts';
@@ -26,7 +26,7 @@ export function linesOf({ rect, scale, padding, layout: { runs } }: SceneWidget)
 }
 
 /** What edits need to know of where things are. */
-export function groundOf(screen: SceneScreen): Ground {
+export function whereaboutsOf(screen: SceneScreen): Whereabouts {
   return {
     screen: { id: screen.id, rect: screen.rect },
     free: screen.free,

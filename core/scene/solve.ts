@@ -14,11 +14,11 @@ import type { Glance, Scene, SceneScreen, SceneSections } from './scene.ts';
 import { rectOf } from '../windows/place.ts';
 import { factsOf, onDesk, type TrialWindow } from '../windows/trial.ts';
 import { shareUnchanged } from '../values/share.ts';
-import { baseUnder, nowOf } from './looks.ts';
+import { baseUnder, nowOf } from './shown.ts';
 import { createMemory, sameFields, sameList, sameRect, screenMemory, type Memory } from './memory.ts';
 import { Needs, type Solving } from './solving.ts';
 import { sceneSections } from './sections/list.ts';
-import type { Ground } from './sections/section.ts';
+import type { ScreenContext } from './sections/section.ts';
 import { groupByScreen } from './sections/widgets.ts';
 
 const MINUTE = 60_000;
@@ -187,13 +187,13 @@ function solveScreen(screen: Screen, solving: Solving): SceneScreen {
   const before = memory.screen;
   const rect: Rect = sameRect(before?.rect, { x: 0, y: 0, width: screen.width, height: screen.height });
   const solved: Partial<SceneSections> = {};
-  const ground: Ground = { id: screen.id, rect, free: rect, rects: new Map(), solved, memory };
+  const context: ScreenContext = { id: screen.id, rect, free: rect, rects: new Map(), solved, memory };
   for (const section of sceneSections) {
-    const made = section.solve(ground, solving);
+    const made = section.solve(context, solving);
     const those = section.remembers ? made : shareUnchanged(before?.[section.key], made);
     Object.assign(solved, { [section.key]: those });
     for (const { id: part, rect: at } of section.rects?.(those) ?? section.parts(those))
-      ground.rects.set(part, at);
+      context.rects.set(part, at);
   }
   const { id, name, x, y } = screen;
   return (memory.screen = sameFields(before, {
@@ -201,7 +201,7 @@ function solveScreen(screen: Screen, solving: Solving): SceneScreen {
     name,
     rect,
     at: shareUnchanged(before?.at, { x, y }),
-    free: sameRect(before?.free, ground.free),
+    free: sameRect(before?.free, context.free),
     backdrop: shareUnchanged(before?.backdrop, solveBackdrop(screen, solving)),
     ...(solved as SceneSections),
   }));

@@ -9,7 +9,7 @@ import type { AllConditions } from './conditions.ts';
 import { SIMULATED } from '../sources/source.ts';
 import type { Finish } from '../values/finish.ts';
 import type { Half } from '../values/roles.ts';
-import { standOn, type Base, type Now, type Stand } from './looks.ts';
+import { standOn, type Base, type Now, type Stand } from './shown.ts';
 import type { Memory } from './memory.ts';
 import type { Library } from '../values/library.ts';
 
@@ -31,7 +31,7 @@ export interface Solving {
   needs: Needs;
   /** What was seen before under the same circumstances. */
   base: Base;
-  /** For looks: what they are asked for under. */
+  /** What parts are looked at under. */
   now: Now;
   /** What was solved before. */
   memory: Memory;
@@ -70,7 +70,7 @@ export class Needs {
 }
 
 /** A part's surface, and what it stands on. */
-export function groundFor(
+export function standingFor(
   own: Finish | null,
   { desk, palette, base }: Solving,
 ): { surface: Surface; beneath: string; stand: Stand } {

@@ -8,7 +8,7 @@ import type { HalfBy } from '../look/schema.ts';
 import { dayOf } from '../sources/time/time.ts';
 import { half } from './half/half.ts';
 import { triggers } from './list.ts';
-import type { TimelineGround, Trigger } from './trigger.ts';
+import type { TimelineContext, Trigger } from './trigger.ts';
 
 const MINUTE = 60_000;
 const { place: marrowPoint } = bareDesk();
@@ -45,7 +45,7 @@ function restless(by: HalfBy, minutes: number): Desk {
   return { ...desk, look: { ...desk.look, half: by } };
 }
 
-const groundOf = (desk: Desk, place = desk.place): TimelineGround => ({
+const contextOf = (desk: Desk, place = desk.place): TimelineContext => ({
   place,
   seed: desk.seed,
   screen: desk.screens[0]?.id ?? '',
@@ -56,18 +56,18 @@ const groundOf = (desk: Desk, place = desk.place): TimelineGround => ({
 function walk(
   trigger: Trigger,
   desk: Desk,
-  ground: TimelineGround,
+  context: TimelineContext,
   day: { start: number; end: number },
 ): void {
-  const subject = trigger.subject(desk, ground);
+  const subject = trigger.subject(desk, context);
   if (subject === null) return;
-  const changes = trigger.changesBetween(subject, ground, day.start, day.end).map(({ at }) => at);
+  const changes = trigger.changesBetween(subject, context, day.start, day.end).map(({ at }) => at);
   for (const at of changes) expect(at).to.be.within(day.start, day.end - 1);
-  let before = trigger.stateAt(subject, ground, day.start);
+  let before = trigger.stateAt(subject, context, day.start);
   for (let at = day.start; at + MINUTE < day.end; at += MINUTE) {
-    const now = trigger.stateAt(subject, ground, at + MINUTE);
+    const now = trigger.stateAt(subject, context, at + MINUTE);
     const between = changes.filter((change) => change > at && change <= at + MINUTE).length;
-    const where = `${trigger.key} at ${new Date(at).toISOString()} in ${ground.place.zone}`;
+    const where = `${trigger.key} at ${new Date(at).toISOString()} in ${context.place.zone}`;
     if (between === 0) expect(now, where).to.equal(before);
     if (between === 1) expect(now, where).not.to.equal(before);
     before = now;
@@ -85,7 +85,7 @@ describe('what follows the clock', () => {
         (moment, place, by, minutes) => {
           const desk = restless(by, minutes);
           for (const trigger of triggers)
-            walk(trigger, desk, groundOf(desk, place), dayOf(moment, place.zone));
+            walk(trigger, desk, contextOf(desk, place), dayOf(moment, place.zone));
         },
       ),
       { numRuns: 25 },
@@ -96,9 +96,9 @@ describe('what follows the clock', () => {
     const found = (desk: Desk) =>
       triggers
         .filter((trigger) => {
-          const subject = trigger.subject(desk, groundOf(desk));
+          const subject = trigger.subject(desk, contextOf(desk));
           const { start, end } = dayOf(Date.UTC(2026, 10, 24, 12), desk.place.zone);
-          return subject !== null && trigger.changesBetween(subject, groundOf(desk), start, end).length > 0;
+          return subject !== null && trigger.changesBetween(subject, contextOf(desk), start, end).length > 0;
         })
         .map(({ key }) => key);
     expect(found(restless({ by: 'sun' }, 360))).to.deep.equal(triggers.map(({ key }) => key));
@@ -110,12 +110,12 @@ describe('what follows the clock', () => {
 });
 
 describe('the half by hours', () => {
-  const ground = { place: marrowPoint, seed: 1, screen: '', backdrop: '' };
+  const context = { place: marrowPoint, seed: 1, screen: '', backdrop: '' };
   const hours: HalfBy = { by: 'hours', light: '01:30', dark: '20:00' };
   const on = (day: number) => {
     const { start, end } = dayOf(day + 12 * 3_600_000, marrowPoint.zone);
     return half
-      .changesBetween(hours, ground, start, end)
+      .changesBetween(hours, context, start, end)
       .map(({ at }) => new Date(at).toISOString().slice(11, 16));
   };
 
@@ -124,12 +124,12 @@ describe('the half by hours', () => {
     expect(on(Date.UTC(2026, 9, 25))).to.deep.equal(['01:30', '20:00']);
     expect(on(Date.UTC(2026, 2, 29))).to.deep.equal(['01:00', '19:00']);
     const at = (hour: number, minute: number) =>
-      half.stateAt(hours, ground, Date.UTC(2026, 9, 25, hour, minute));
+      half.stateAt(hours, context, Date.UTC(2026, 9, 25, hour, minute));
     expect([at(0, 40), at(1, 10), at(1, 31)]).to.deep.equal(['dark', 'dark', 'light']);
   });
 
   it('does not turn where the sun does not rise, or where both turns fall together', () => {
-    const dark = { ...ground, place: places[2] ?? marrowPoint };
+    const dark = { ...context, place: places[2] ?? marrowPoint };
     const { start, end } = dayOf(Date.UTC(2026, 11, 20, 12), dark.place.zone);
     expect(half.changesBetween({ by: 'sun' }, dark, start, end)).to.deep.equal([]);
     const together: HalfBy = { by: 'hours', light: '06:00', dark: '06:00' };

@@ -8,7 +8,7 @@ interface TimelineView {
   backdrop: string;
 }
 
-export interface TimelineGround extends TimelineView {
+export interface TimelineContext extends TimelineView {
   place: GeoPlace;
   seed: number;
 }
@@ -26,11 +26,11 @@ export interface Trigger<Subject = unknown, State extends string | number = stri
   /** What of the desk it goes by, as it stands in the document; null where nothing of it follows the clock. */
   subject(desk: Desk, view: TimelineView): Subject | null;
   /** How it is at a moment. */
-  stateAt(subject: Subject, ground: TimelineGround, moment: number): State;
+  stateAt(subject: Subject, context: TimelineContext, moment: number): State;
   /** When it becomes another, from `start` up to `end`. */
   changesBetween(
     subject: Subject,
-    ground: TimelineGround,
+    context: TimelineContext,
     start: number,
     end: number,
   ): readonly TimelineChange[];

@@ -1,5 +1,5 @@
 import { bottom, boundsOf, clamp, right, type Rect } from '../../values/geometry.ts';
-import type { Ground } from '../ground.ts';
+import type { Whereabouts } from '../whereabouts.ts';
 import { byId, editOf } from './edit.ts';
 import { standAt } from './widgets.ts';
 
@@ -37,7 +37,7 @@ export const groupEdits = {
     factor: number,
     rects: ReadonlyMap<string, Rect>,
     from: { x: number; y: number },
-    ground: Ground,
+    whereabouts: Whereabouts,
   ) =>
     editOf('Scale together', (desk) => {
       const around = boundsOf([...rects.values()]);
@@ -58,6 +58,6 @@ export const groupEdits = {
         const widget = byId(desk.widgets, id);
         if (widget && !widget.locked) widget.scale = clamp(widget.scale * factor, LEAST, MOST);
       }
-      standAt(desk, scaled, ground);
+      standAt(desk, scaled, whereabouts);
     }),
 };

@@ -3,7 +3,7 @@ import { lookUp } from '../../values/look-up.ts';
 import { isRole } from '../../values/roles.ts';
 import { widgetKindOf } from '../../widgets/list.ts';
 import type { Desk, DeskDraft } from '../desk.ts';
-import type { Ground } from '../ground.ts';
+import type { Whereabouts } from '../whereabouts.ts';
 import { partsOf } from '../parts.ts';
 import { sections } from '../sections/list.ts';
 import type { Widget } from '../shapes/widgets.ts';
@@ -15,11 +15,11 @@ export const partEdits = {
    * Takes away whatever has one of these ids, with what goes with it. What hung from it stays where it stands. Nothing
    * goes when one of them is the last of something of which one must stay.
    */
-  remove: (ids: readonly string[], ground: Ground | null = null) =>
+  remove: (ids: readonly string[], whereabouts: Whereabouts | null = null) =>
     editOf('Remove', (desk) => {
       const gone = new Set(ids);
       if (sections.some((section) => isLast(section, desk, gone))) return;
-      for (const { forget } of sections) forget?.(desk, gone, ground);
+      for (const { forget } of sections) forget?.(desk, gone, whereabouts);
     }),
 
   /** A part's own finish; null follows the desk's. */

@@ -2,15 +2,15 @@ import type { Draft } from 'immer';
 import type { Rect } from '../../values/geometry.ts';
 import type { Hanging } from '../../values/place.ts';
 import type { DeskDraft } from '../desk.ts';
-import { freePlace, placeAt, type Ground } from '../ground.ts';
+import { freePlace, placeAt, type Whereabouts } from '../whereabouts.ts';
 import { widgetsInCircles, type Widget } from '../shapes/widgets.ts';
 import { copyGroups } from './copies.ts';
 import { byId, editOf } from './edit.ts';
 
 /** Lets widgets stand at rectangles; each keeps what it hangs from. Locked ones stay. */
-export function standAt(desk: DeskDraft, rects: ReadonlyMap<string, Rect>, ground: Ground): void {
+export function standAt(desk: DeskDraft, rects: ReadonlyMap<string, Rect>, whereabouts: Whereabouts): void {
   // A neighbour may be among what moves: offsets are measured to where it will be.
-  const after: Ground = { ...ground, rects: new Map([...ground.rects, ...rects]) };
+  const after: Whereabouts = { ...whereabouts, rects: new Map([...whereabouts.rects, ...rects]) };
   for (const [id, rect] of rects) {
     const widget = byId(desk.widgets, id);
     if (!widget || widget.locked) continue;
@@ -40,29 +40,29 @@ export const widgetEdits = {
     }),
 
   /** Puts widgets at solved rectangles; each keeps what it hangs from. Locked ones stay. */
-  moveWidgets: (rects: ReadonlyMap<string, Rect>, ground: Ground) =>
-    editOf('Move', (desk) => standAt(desk, rects, ground)),
+  moveWidgets: (rects: ReadonlyMap<string, Rect>, whereabouts: Whereabouts) =>
+    editOf('Move', (desk) => standAt(desk, rects, whereabouts)),
 
   /** Takes widgets to another screen, to rectangles on it; what hangs from them, or from one another, goes along. */
-  moveToScreen: (rects: ReadonlyMap<string, Rect>, ground: Ground) =>
+  moveToScreen: (rects: ReadonlyMap<string, Rect>, whereabouts: Whereabouts) =>
     editOf('To another screen', (desk) => {
       for (const [id, rect] of rects) {
         const widget = byId(desk.widgets, id);
         const hangs = widget?.place.hangs;
         if (!widget || widget.locked || (hangs?.from === 'part' && rects.has(hangs.part))) continue;
-        widget.place = freePlace(rect, ground);
+        widget.place = freePlace(rect, whereabouts);
       }
     }),
 
   /** Hangs a widget from something else; it stays where it stands. */
-  hangWidget: (id: string, hangs: Hanging, ground: Ground) =>
+  hangWidget: (id: string, hangs: Hanging, whereabouts: Whereabouts) =>
     editOf('Hang', (desk) => {
       const widget = byId(desk.widgets, id);
-      const rect = ground.rects.get(id);
+      const rect = whereabouts.rects.get(id);
       if (!widget || !rect) return;
       const before = widget.place;
       // Exact: what changes is what it hangs from, not where it stands.
-      widget.place = placeAt(hangs, rect, ground, 0.01);
+      widget.place = placeAt(hangs, rect, whereabouts, 0.01);
       if (widgetsInCircles(desk.widgets).has(id)) widget.place = before;
     }),
 

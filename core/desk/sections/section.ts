@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Desk, DeskDraft, Part, Sections } from '../desk.ts';
-import type { Ground } from '../ground.ts';
+import type { Whereabouts } from '../whereabouts.ts';
 
 /** Where in the document something stands. */
 export type Path = readonly (string | number)[];
@@ -28,7 +28,7 @@ export interface Section<Key extends keyof Sections> {
   /** Those of its things that are parts. */
   parts?(value: Sections[Key]): Part[];
   /** Takes out what goes when these ids are gone, and lets go of what is gone. */
-  forget?(desk: DeskDraft, gone: ReadonlySet<string>, ground: Ground | null): void;
+  forget?(desk: DeskDraft, gone: ReadonlySet<string>, whereabouts: Whereabouts | null): void;
 }
 
 export function defineSection<const Key extends keyof Sections>(section: Section<Key>): Section<Key> {

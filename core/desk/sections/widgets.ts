@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { content } from '../../values/dress.ts';
-import { freePlace } from '../ground.ts';
+import { freePlace } from '../whereabouts.ts';
 import { WidgetSchema, widgetsInCircles } from '../shapes/widgets.ts';
 import { defineSection, idsIn, without } from './section.ts';
 
@@ -29,7 +29,7 @@ export const widgets = defineSection({
   },
   parts: (list) => list,
   /** What hung from a part that is gone stays where it stands, hanging from the desk. */
-  forget(desk, gone, ground) {
+  forget(desk, gone, whereabouts) {
     desk.widgets = without(
       desk.widgets,
       ({ id, place: { hangs } }) => gone.has(id) || (hangs.from !== 'part' && gone.has(hangs.screen)),
@@ -38,11 +38,11 @@ export const widgets = defineSection({
       widget.workspaces = without(widget.workspaces, (id) => gone.has(id));
       const { hangs } = widget.place;
       if (hangs.from !== 'part' || !gone.has(hangs.part)) continue;
-      const rect = ground?.rects.get(widget.id);
-      const screen = ground?.screen.id ?? desk.screens[0]?.id ?? '';
+      const rect = whereabouts?.rects.get(widget.id);
+      const screen = whereabouts?.screen.id ?? desk.screens[0]?.id ?? '';
       widget.place =
-        rect && ground
-          ? freePlace(rect, ground)
+        rect && whereabouts
+          ? freePlace(rect, whereabouts)
           : { hangs: { from: 'free', screen, point: 'centre' }, x: 0, y: 0 };
     }
   },

@@ -5,7 +5,7 @@ import { edits } from '../../desk/edits/edits.ts';
 import { nameOfPart } from '../../desk/part-names.ts';
 import { partOf } from '../../desk/parts.ts';
 import { coversOn, movedOff, type Cover } from '../../scene/covers.ts';
-import { groundOf } from '../../scene/parts.ts';
+import { whereaboutsOf } from '../../scene/parts.ts';
 import type { SceneScreen } from '../../scene/scene.ts';
 import { moveInside } from '../../values/geometry.ts';
 import type { Finding, Mend, Rule } from '../finding.ts';
@@ -38,7 +38,7 @@ function mendsOf(cover: Cover, screen: SceneScreen): Mend[] {
   const widget = screen.widgets.find(({ id }) => id === cover.part);
   if (!edge || !widget) return [];
   const rect = moveInside(movedOff(widget.rect, edge, MARGIN), screen.rect);
-  const moved = edits.moveWidgets(new Map([[widget.id, rect]]), groundOf(screen));
+  const moved = edits.moveWidgets(new Map([[widget.id, rect]]), whereaboutsOf(screen));
   return [{ title: 'Move it off', edit: named('Move it off', moved) }];
 }
 

@@ -8,7 +8,7 @@ import type { SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { findableOf, keyOfApplication } from './entries.ts';
 import { groupsOf, type Group } from './groups.ts';
-import { AROUND, hang, type MenuGround } from './hanging.ts';
+import { AROUND, hang, type MenuContext } from './hanging.ts';
 import { layRow, leastCell, rowHeight, type RowStyle } from './row.ts';
 
 /** Px off its edge, and of the head of a group. */
@@ -16,13 +16,13 @@ const OFF = 10;
 const GROUP = 38;
 
 /** The compact list: what stands first, what was used lately, then all, in groups or one after another. */
-export function solveAppList(open: OpenMenu, ground: MenuGround, solving: Solving): SceneMenu {
+export function solveAppList(open: OpenMenu, context: MenuContext, solving: Solving): SceneMenu {
   const { desk, palette, facts } = solving;
   const menu = desk.menus.appList;
-  const beside = menu.place.by === 'button' ? buttonOf(open, ground, desk.edges) : null;
+  const beside = menu.place.by === 'button' ? buttonOf(open, context, desk.edges) : null;
   const own = menu.finish ?? solidFinish(beside?.source.finish ?? desk.look.finish);
   const surface = surfaceOf(own, palette);
-  const width = Math.min(menu.width, ground.rect.width);
+  const width = Math.min(menu.width, context.rect.width);
   const columns = Math.min(
     menu.columns,
     Math.max(1, Math.floor((width - 2 * AROUND) / leastCell(menu.iconSize, menu.labels))),
@@ -49,10 +49,10 @@ export function solveAppList(open: OpenMenu, ground: MenuGround, solving: Solvin
     most: menu.rows * style.height,
     surface,
     fonts: facts.fonts,
-    screen: ground.rect,
-    tallest: beside ? roomBeside(beside, ground.rect) : undefined,
+    screen: context.rect,
+    tallest: beside ? roomBeside(beside, context.rect) : undefined,
     ...laid,
-    place: (size) => (beside ? besideButton(beside, size) : atPoint(menu.place, ground.free, size)),
+    place: (size) => (beside ? besideButton(beside, size) : atPoint(menu.place, context.free, size)),
   });
 }
 
@@ -113,7 +113,7 @@ interface Beside {
 /** The button beside which a list opens: the one that was pressed, or the first of its kind on the screen. */
 function buttonOf(
   { item }: OpenMenu,
-  { edges }: MenuGround,
+  { edges }: MenuContext,
   sources: Solving['desk']['edges'],
 ): Beside | null {
   const pressed = item ?? edges.flatMap(({ items }) => items).find(({ type }) => type === 'app-list')?.id;

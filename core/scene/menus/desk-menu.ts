@@ -6,15 +6,15 @@ import type { OpenMenu } from '../conditions.ts';
 import type { SceneMenu } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { findableAct, findableOf, type Findable } from './entries.ts';
-import { AROUND, hang, type MenuGround } from './hanging.ts';
+import { AROUND, hang, type MenuContext } from './hanging.ts';
 import { layRows, rowHeight, type RowStyle } from './row.ts';
 
 /** The menu on the bare desk, where the pointer asked for it. */
-export function solveDeskMenu(open: OpenMenu, ground: MenuGround, solving: Solving): SceneMenu {
+export function solveDeskMenu(open: OpenMenu, context: MenuContext, solving: Solving): SceneMenu {
   const { desk, palette, facts } = solving;
   const menu = desk.menus.deskMenu;
   const surface = surfaceOf(menu.finish ?? solidFinish(desk.look.finish), palette);
-  const width = Math.min(menu.width, ground.rect.width);
+  const width = Math.min(menu.width, context.rect.width);
   const style: RowStyle = {
     width: width - 2 * AROUND,
     height: rowHeight(menu.iconSize, false),
@@ -27,7 +27,7 @@ export function solveDeskMenu(open: OpenMenu, ground: MenuGround, solving: Solvi
   };
   const rows = menu.entries.flatMap((entry) => rowOf(entry, solving) ?? []);
   const { entries, lines, height } = layRows(rows, style);
-  const at = open.at ?? centreOf(ground.rect);
+  const at = open.at ?? centreOf(context.rect);
   return hang({
     menu: 'deskMenu',
     open,
@@ -39,10 +39,10 @@ export function solveDeskMenu(open: OpenMenu, ground: MenuGround, solving: Solvi
     entries,
     lines,
     content: { width: style.width, height },
-    most: ground.rect.height,
+    most: context.rect.height,
     surface,
     fonts: facts.fonts,
-    screen: ground.rect,
+    screen: context.rect,
     place: (size) => ({ ...at, ...size }),
   });
 }

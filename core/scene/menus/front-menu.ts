@@ -9,19 +9,19 @@ import type { OpenMenu } from '../conditions.ts';
 import type { SceneMenu } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import type { Findable } from './entries.ts';
-import { AROUND, hang, type MenuGround } from './hanging.ts';
+import { AROUND, hang, type MenuContext } from './hanging.ts';
 import { layRows, rowHeight, type RowStyle } from './row.ts';
 
 const WIDTH = 300;
 
 /** One of the front window's menus, or all of them where they hang from one name. */
-export function solveFrontMenu(open: OpenMenu, ground: MenuGround, solving: Solving): SceneMenu {
+export function solveFrontMenu(open: OpenMenu, context: MenuContext, solving: Solving): SceneMenu {
   const { desk, palette, facts } = solving;
   const surface = surfaceOf(solidFinish(desk.look.finish), palette);
   const front = facts.windows.find(({ isFront }) => isFront);
   const application = desk.applications.find(({ id }) => id === front?.application);
   const all = application ? frontMenusOf(application) : [];
-  const anchor = anchorOf(open, ground);
+  const anchor = anchorOf(open, context);
   const one = anchor?.isOne ? null : (all[open.index ?? 0] ?? null);
   const shown = one ? [one] : all;
   const style: RowStyle = {
@@ -54,12 +54,12 @@ export function solveFrontMenu(open: OpenMenu, ground: MenuGround, solving: Solv
       entries,
       lines,
       content: { width: style.width, height },
-      most: ground.rect.height,
+      most: context.rect.height,
       surface,
       fonts: facts.fonts,
-      screen: ground.rect,
+      screen: context.rect,
       place: (size) =>
-        anchor ? anchor.place(size) : { x: ground.free.x + 24, y: ground.free.y + 24, ...size },
+        anchor ? anchor.place(size) : { x: context.free.x + 24, y: context.free.y + 24, ...size },
     }),
     label: one?.name ?? application?.Name ?? 'Menus',
     beside: one ? { at: open.index ?? 0, count: all.length } : null,
@@ -67,7 +67,7 @@ export function solveFrontMenu(open: OpenMenu, ground: MenuGround, solving: Solv
 }
 
 /** Where it hangs: beneath the name that was pressed. */
-function anchorOf({ item: id, index = 0 }: OpenMenu, { edges, rect: screen }: MenuGround) {
+function anchorOf({ item: id, index = 0 }: OpenMenu, { edges, rect: screen }: MenuContext) {
   for (const edge of edges) {
     const item = edge.items.find((one) => one.type === 'front-menus' && (!id || one.id === id));
     if (!item) continue;

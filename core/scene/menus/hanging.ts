@@ -8,7 +8,7 @@ import type { SceneEdge, SceneMenu, SceneMenuEntry } from '../scene.ts';
 /** A menu that hangs from a lit line: what is typed, or a title, stands on the line, and the entries hang beneath. */
 
 /** What a menu may know of the screen that it opens on. */
-export interface MenuGround {
+export interface MenuContext {
   rect: Rect;
   free: Rect;
   edges: readonly SceneEdge[];

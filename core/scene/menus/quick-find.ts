@@ -6,7 +6,7 @@ import type { SceneMenu, SceneMenuEntry } from '../scene.ts';
 import type { Solving } from '../solving.ts';
 import { solidFinish } from '../sections/beside.ts';
 import { findablesOf, keyOfApplication, type Findable } from './entries.ts';
-import { AROUND, hang, type MenuGround } from './hanging.ts';
+import { AROUND, hang, type MenuContext } from './hanging.ts';
 import { layRow, rowHeight, type RowStyle } from './row.ts';
 
 /** The height of what a sum comes to, and of its figures, px. */
@@ -16,11 +16,11 @@ const SUM_SIZE = 30;
 const SUM_KEY = 'sum';
 
 /** One line of type with the answers hanging beneath, the computed one first. */
-export function solveQuickFind(open: OpenMenu, ground: MenuGround, solving: Solving): SceneMenu {
+export function solveQuickFind(open: OpenMenu, context: MenuContext, solving: Solving): SceneMenu {
   const { desk, palette, facts, readings, needs } = solving;
   const menu = desk.menus.quickFind;
   const surface = surfaceOf(menu.finish ?? solidFinish(desk.look.finish), palette);
-  const width = Math.min(menu.width, ground.rect.width);
+  const width = Math.min(menu.width, context.rect.width);
   if (menu.readings) needs.every('minute');
   const style: RowStyle = {
     width: width - 2 * AROUND,
@@ -56,11 +56,11 @@ export function solveQuickFind(open: OpenMenu, ground: MenuGround, solving: Solv
     none: 'Nothing like that',
     entries,
     content: { width: style.width, height: y },
-    most: ground.rect.height,
+    most: context.rect.height,
     surface,
     fonts: facts.fonts,
-    screen: ground.rect,
-    place: (size) => hangFromPoint(menu.place.point, ground.free, size, menu.place),
+    screen: context.rect,
+    place: (size) => hangFromPoint(menu.place.point, context.free, size, menu.place),
   });
 }
 

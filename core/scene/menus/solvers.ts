@@ -5,10 +5,10 @@ import { solveAppList } from './app-list.ts';
 import { solveAppWall } from './app-wall.ts';
 import { solveDeskMenu } from './desk-menu.ts';
 import { solveFrontMenu } from './front-menu.ts';
-import type { MenuGround } from './hanging.ts';
+import type { MenuContext } from './hanging.ts';
 import { solveQuickFind } from './quick-find.ts';
 
-type Solve = (open: OpenMenu, ground: MenuGround, solving: Solving) => SceneMenu;
+type Solve = (open: OpenMenu, context: MenuContext, solving: Solving) => SceneMenu;
 
 /** How each menu is worked out. */
 export const solvers: Record<AnyMenu, Solve> = {

@@ -23,11 +23,11 @@ import {
   truthOf,
   type Eye,
   type ItemStand,
-  type Look,
+  type Shown,
   type Stand,
-} from '../looks.ts';
+} from '../shown.ts';
 import { sameFields, sameList, sameRect, type KeptEdge, type LookedItem } from '../memory.ts';
-import { groundFor, type Solving } from '../solving.ts';
+import { standingFor, type Solving } from '../solving.ts';
 import { shareUnchanged } from '../../values/share.ts';
 
 /** Each edge takes its strip off the free area: the first owns the corners. */
@@ -35,15 +35,15 @@ export const edges = defineSceneSection({
   key: 'edges',
   isArranged: true,
   remembers: true,
-  solve(ground, solving) {
-    const { memory } = ground;
+  solve(context, solving) {
+    const { memory } = context;
     const before = memory.edges;
     memory.edges = new Map();
-    const here = solving.desk.edges.filter(({ screen }) => screen === ground.id);
+    const here = solving.desk.edges.filter(({ screen }) => screen === context.id);
     const solved = here.map((edge) => {
-      const kept = solveEdge(edge, ground.free, solving, before.get(edge.id));
+      const kept = solveEdge(edge, context.free, solving, before.get(edge.id));
       memory.edges.set(edge.id, kept);
-      ground.free = freeAfter(edge, ground.free);
+      context.free = freeAfter(edge, context.free);
       return kept.scene;
     });
     return sameList(memory.screen?.edges, solved);
@@ -53,7 +53,7 @@ export const edges = defineSceneSection({
     list.map(({ id, rect, backing, surface, items, more, plate }) => ({
       id,
       rect,
-      ground: backing ?? rect,
+      surfaceRect: backing ?? rect,
       surface,
       scale: 1,
       texts: () => [
@@ -99,7 +99,7 @@ export function lookAtItem(item: Item, on: ItemStand, solving: Solving): LookedI
   const iconSize = clamp(item.iconSize ?? context.iconSize, 1, context.thickness);
   const stand = iconSize === context.iconSize ? on : withIcons(on, iconSize);
   const seen = lookAt(solving.now, stand, item, eye);
-  const { view, layout, needs } = seen.look;
+  const { view, layout, needs } = seen.shown;
   solving.needs.add(needs);
   return {
     item,
@@ -187,12 +187,12 @@ function bareOf(own: Finish): Finish {
 /** An edge; the very one of before where nothing that it follows from is another. */
 function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | undefined): KeptEdge {
   const own = finishOf(edge, solving);
-  const { surface, stand } = groundFor(
+  const { surface, stand } = standingFor(
     edge.backing === 'none' && own.kind !== 'bare' ? bareOf(own) : own,
     solving,
   );
   const tells = edge.kind === 'dock' && edge.labels;
-  const plate = tells ? groundFor(solidFinish(own), solving).surface : null;
+  const plate = tells ? standingFor(solidFinish(own), solving).surface : null;
   const isAway = edge.shows.by !== 'always' && solving.out !== null && !solving.out.has(edge.id);
   const frame = sameRect(before?.frame, free);
   const isSame =
@@ -209,61 +209,61 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | 
     const again = isTrue ? before : shownAnew(before, solving);
     if (again) {
       for (const list of again.needs) solving.needs.add(list);
-      return isTrue ? before : { ...before, ...again, truth: truthOf(seenOf(again.looks), now) };
+      return isTrue ? before : { ...before, ...again, truth: truthOf(seenOf(again.looked), now) };
     }
   }
-  const looks: LookedItem[] = [];
+  const looked: LookedItem[] = [];
   const look = (item: Item, on: ItemStand) => {
     // Items are looked at in the same order each time, but where some are given another room.
-    const last = before?.looks[looks.length];
+    const last = before?.looked[looked.length];
     const isKnown =
       last?.item === item && last.on === on && Object.isFrozen(item) && isStill(last.seen.truth, now);
-    const looked = isKnown ? last : lookAtItem(item, on, solving);
-    if (isKnown) solving.needs.add(last.seen.look.needs);
-    looks.push(looked);
-    return looked;
+    const one = isKnown ? last : lookAtItem(item, on, solving);
+    if (isKnown) solving.needs.add(last.seen.shown.needs);
+    looked.push(one);
+    return one;
   };
   const laying = { edge, frame, surface, plate, stand, isAway };
   const scene = layItems(laying, look, before?.scene);
-  return { ...laying, looks, truth: truthOf(seenOf(looks), now), needs: needsIn(looks), scene };
+  return { ...laying, looked, truth: truthOf(seenOf(looked), now), needs: needsIn(looked), scene };
 }
 
-const seenOf = (looks: KeptEdge['looks']) => looks.map(({ seen }) => seen);
-const needsIn = (looks: KeptEdge['looks']) => [...new Set(looks.map(({ seen }) => seen.look.needs))];
+const seenOf = (looked: KeptEdge['looked']) => looked.map(({ seen }) => seen);
+const needsIn = (looked: KeptEdge['looked']) => [...new Set(looked.map(({ seen }) => seen.shown.needs))];
 
 /** An edge with what its items show now, where each takes as much room as before; null where one does not. */
 function shownAnew(
-  { looks, needs, scene }: KeptEdge,
+  { looked, needs, scene }: KeptEdge,
   solving: Solving,
-): Pick<KeptEdge, 'looks' | 'needs' | 'scene'> | null {
+): Pick<KeptEdge, 'looked' | 'needs' | 'scene'> | null {
   const again: LookedItem[] = [];
   /** By id of the item, in each of the rooms that it was looked at in. */
-  const changed = new Map<string, { before: Look; now: Look }[]>();
-  for (const last of looks) {
+  const changed = new Map<string, { before: Shown; now: Shown }[]>();
+  for (const last of looked) {
     const { item, on, seen: before } = last;
     if (isStill(before.truth, solving.now)) {
       again.push(last);
       continue;
     }
-    const looked = lookAtItem(item, on, solving);
-    const { look } = looked.seen;
-    again.push(looked);
-    if (look === before.look) continue;
-    if (!isAsLarge(look.layout.size, before.look.layout.size)) return null;
-    const both = { before: before.look, now: look };
+    const anew = lookAtItem(item, on, solving);
+    const { shown } = anew.seen;
+    again.push(anew);
+    if (shown === before.shown) continue;
+    if (!isAsLarge(shown.layout.size, before.shown.layout.size)) return null;
+    const both = { before: before.shown, now: shown };
     const those = changed.get(item.id);
     if (those) those.push(both);
     else changed.set(item.id, [both]);
   }
-  if (changed.size === 0) return { looks: again, needs, scene };
+  if (changed.size === 0) return { looked: again, needs, scene };
   const items = scene.items.map((item) => {
-    const shown = changed
+    const both = changed
       .get(item.id)
       ?.find(({ before: { view, layout } }) => view === item.view && layout === item.layout);
-    return shown ? ({ ...item, view: shown.now.view, layout: shown.now.layout } as SceneItem) : item;
+    return both ? ({ ...item, view: both.now.view, layout: both.now.layout } as SceneItem) : item;
   });
   return {
-    looks: again,
+    looked: again,
     needs: needsIn(again),
     scene: sameFields(scene, { ...scene, items: sameList(scene.items, items) }),
   };

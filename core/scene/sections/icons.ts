@@ -4,7 +4,7 @@ import type { Application } from '../../desk/shapes/applications.ts';
 import { cutLine, putLine, type Run } from '../../kinds/layout.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
 import type { SceneIcon } from '../scene.ts';
-import { groundFor } from '../solving.ts';
+import { standingFor } from '../solving.ts';
 import { solidFinish } from './beside.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts, plateAround } from './texts.ts';
@@ -35,7 +35,7 @@ export const icons = defineSceneSection({
     const width = labels ? Math.max(LEAST, Math.round(size * WIDE)) : size + 2 * AROUND;
     const height = size + 2 * AROUND + (labels ? GAP + LABEL + DEEP : 0);
     const grid = { cell: { width, height }, spacing, margin: MARGIN, from, flow };
-    const { surface } = groundFor(solidFinish(desk.look.finish), solving);
+    const { surface } = standingFor(solidFinish(desk.look.finish), solving);
     return iconCells(shown.length, free, grid, [...rects.values()]).flatMap((rect, index): SceneIcon[] => {
       const application = shown[index];
       if (!application) return [];
@@ -60,7 +60,7 @@ export const icons = defineSceneSection({
     list.map(({ id, rect, surface, label }) => ({
       id,
       rect,
-      ground: label ? plateOf(label, rect) : { x: rect.x, y: rect.y, width: 0, height: 0 },
+      surfaceRect: label ? plateOf(label, rect) : { x: rect.x, y: rect.y, width: 0, height: 0 },
       surface,
       scale: 1,
       texts: () => placedTexts(null, label ? [label] : [], rect),

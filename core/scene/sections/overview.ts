@@ -5,10 +5,10 @@ import { placedTexts } from './texts.ts';
 /** All workspaces and their windows at once, where that was asked for. */
 export const overview = defineSceneSection({
   key: 'overview',
-  solve(ground, solving) {
+  solve(context, solving) {
     const { overview: open } = solving.conditions;
-    if (open?.screen !== ground.id) return null;
-    return windowSolver(solving.library)?.overview(ground, open, solving) ?? null;
+    if (open?.screen !== context.id) return null;
+    return windowSolver(solving.library)?.overview(context, open, solving) ?? null;
   },
   parts: (open) =>
     open

@@ -1,5 +1,5 @@
 import { hangFromNeighbour } from '../../arrange/place.ts';
-import { groundFor } from '../solving.ts';
+import { standingFor } from '../solving.ts';
 import { isHorizontal, moveInside, type Rect } from '../../values/geometry.ts';
 import type { SceneEdge, SceneRest } from '../scene.ts';
 import type { Solving } from '../solving.ts';
@@ -37,7 +37,7 @@ function solveRest(edge: SceneEdge, screen: Rect, solving: Solving): SceneRest |
   const source = solving.desk.edges.find(({ id }) => id === edge.id);
   const { more } = edge;
   if (!source || !more) return null;
-  const { surface, stand } = groundFor(solidFinish(source.finish ?? solving.desk.look.finish), solving);
+  const { surface, stand } = standingFor(solidFinish(source.finish ?? solving.desk.look.finish), solving);
   const on = itemStand(stand, {
     screen: source.screen,
     // Each lies flat, as on a panel, whatever side the edge is on.

@@ -5,7 +5,7 @@ import type { ScreenMemory } from '../memory.ts';
 import type { Solving } from '../solving.ts';
 
 /** A screen while its sections are solved one after the other. */
-export interface Ground {
+export interface ScreenContext {
   id: string;
   /** At 0, 0. */
   rect: Rect;
@@ -22,7 +22,7 @@ export interface Ground {
 /** A section of what is on a screen: how it is solved, and which parts come of it. */
 export interface SceneSection<Key extends keyof SceneSections> {
   key: Key;
-  solve(ground: Ground, solving: Solving): SceneSections[Key];
+  solve(context: ScreenContext, solving: Solving): SceneSections[Key];
   parts(solved: SceneSections[Key]): ScenePart[];
   /** Its parts are the document's own: they are arranged, and others hang from them and catch on them. */
   isArranged?: true;

@@ -13,9 +13,9 @@ import { workOf } from '../../widgets/learn.ts';
 import { widgetKindOf } from '../../widgets/list.ts';
 import { partsOf } from '../../desk/parts.ts';
 import type { SceneWidget } from '../scene.ts';
-import { defineSceneSection, type Ground } from './section.ts';
+import { defineSceneSection, type ScreenContext } from './section.ts';
 import { placedTexts } from './texts.ts';
-import { isStill, lookAt, truthOf, type Eye, type Truth } from '../looks.ts';
+import { isStill, lookAt, truthOf, type Eye, type Truth } from '../shown.ts';
 import {
   isMadeOf,
   sameList,
@@ -24,7 +24,7 @@ import {
   type KeptWidgets,
   type ScreenMemory,
 } from '../memory.ts';
-import { groundFor, type Solving } from '../solving.ts';
+import { standingFor, type Solving } from '../solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
 const WIDGET_PADDING = 22;
@@ -60,10 +60,10 @@ export const widgets = defineSceneSection({
     })),
 });
 
-function solveWidgets(ground: Ground, solving: Solving): SceneWidget[] {
-  const { memory } = ground;
-  const here = solving.widgets.get(ground.id) ?? [];
-  const of = whatTheyFollow(here, ground, solving);
+function solveWidgets(context: ScreenContext, solving: Solving): SceneWidget[] {
+  const { memory } = context;
+  const here = solving.widgets.get(context.id) ?? [];
+  const of = whatTheyFollow(here, context, solving);
   const last = memory.allWidgets;
   const again = last && isMadeOf(last, of) ? shownAnew(last, memory, solving) : null;
   if (again) {
@@ -71,13 +71,13 @@ function solveWidgets(ground: Ground, solving: Solving): SceneWidget[] {
     memory.allWidgets = again;
     return again.list;
   }
-  const list = placeAll(here, ground, solving);
+  const list = placeAll(here, context, solving);
   memory.allWidgets = here.every(isFixed) ? { of, needs: needsIn(memory.widgets), list } : null;
   return list;
 }
 
 const needsIn = (widgets: ReadonlyMap<string, KeptWidget>) => [
-  ...new Set([...widgets.values()].map(({ look }) => look.needs)),
+  ...new Set([...widgets.values()].map(({ shown }) => shown.needs)),
 ];
 
 /** The widgets where they are with what they show now, where each is as large as before; null where one is not. */
@@ -87,29 +87,29 @@ function shownAnew(last: KeptWidgets, memory: ScreenMemory, solving: Solving): K
   for (const kept of memory.widgets.values()) {
     if (isStill(kept.seen.truth, solving.now)) continue;
     const seen = lookAt(solving.now, kept.stand, kept.widget, eye);
-    if (!isAsLarge(seen.look.layout.size, kept.look.layout.size)) return null;
-    looked.push({ ...kept, seen, look: seen.look });
+    if (!isAsLarge(seen.shown.layout.size, kept.shown.layout.size)) return null;
+    looked.push({ ...kept, seen, shown: seen.shown });
   }
-  const shown = new Map<SceneWidget, SceneWidget>();
+  const anew = new Map<SceneWidget, SceneWidget>();
   for (const kept of looked) {
-    const { widget, look, scene } = kept;
-    if (scene && look !== memory.widgets.get(widget.id)?.look) {
+    const { widget, shown, scene } = kept;
+    if (scene && shown !== memory.widgets.get(widget.id)?.shown) {
       kept.scene = sceneOf(kept, scene.rect, solving);
-      shown.set(scene, kept.scene);
+      anew.set(scene, kept.scene);
     }
     memory.widgets.set(widget.id, kept);
   }
   memory.truth = truthOf(new Set([...memory.widgets.values()].map(({ seen }) => seen)), solving.now);
   const list = sameList(
     last.list,
-    last.list.map((scene) => shown.get(scene) ?? scene),
+    last.list.map((scene) => anew.get(scene) ?? scene),
   );
   return { of: last.of, needs: needsIn(memory.widgets), list };
 }
 
-/** All that the widgets of a screen follow from, in their places, besides what their looks read. */
-function whatTheyFollow(here: readonly Widget[], ground: Ground, solving: Solving): unknown[] {
-  const { rect, free, rects, memory } = ground;
+/** All that the widgets of a screen follow from, in their places, besides what they read. */
+function whatTheyFollow(here: readonly Widget[], context: ScreenContext, solving: Solving): unknown[] {
+  const { rect, free, rects, memory } = context;
   const { base, desk, palette, out, facts } = solving;
   return [
     here,
@@ -131,7 +131,7 @@ const isFixed = ({ shows, options }: Widget) => shows.by !== 'while' && Object.i
 /** Those of the widgets that are seen, each in its place. */
 function placeAll(
   here: readonly Widget[],
-  { rect, free, rects, memory }: Ground,
+  { rect, free, rects, memory }: ScreenContext,
   solving: Solving,
 ): SceneWidget[] {
   const placed = new Map(rects);
@@ -181,12 +181,12 @@ function placeAll(
 
 /** A widget in its place; the very one of before where it is the same. */
 function sceneOf(
-  { widget, look, surface, scale, padding, scene: before }: KeptWidget,
+  { widget, shown, surface, scale, padding, scene: before }: KeptWidget,
   rect: Rect,
   solving: Solving,
 ): SceneWidget {
   const { id, type, face, locked, clicksThrough } = widget;
-  const { view, layout, trouble } = look;
+  const { view, layout, trouble } = shown;
   const away = isAway(widget, solving);
   const isSame =
     before !== null &&
@@ -277,7 +277,7 @@ const widened = new WeakMap<Widget, { width: number; widget: Widget }>();
 function asWideAs(widget: Widget, wide: number, solving: Solving): Widget {
   const schema = lookUp(widgetKindOf(widget.type).options.shape, 'width') as z.ZodType | undefined;
   if (!schema) return widget;
-  const { surface } = groundFor(widget.finish, solving);
+  const { surface } = standingFor(widget.finish, solving);
   const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
   const width = Math.round(wide / widget.scale - 2 * padding);
   const known = widened.get(widget);
@@ -319,7 +319,7 @@ function sizeWidget(
   isTrue: boolean,
   solving: Solving,
 ): KeptWidget {
-  const { surface, stand } = groundFor(widget.finish, solving);
+  const { surface, stand } = standingFor(widget.finish, solving);
   const isKnown =
     before?.widget.options === widget.options &&
     before.widget.face === widget.face &&
@@ -328,9 +328,9 @@ function sizeWidget(
     Object.isFrozen(widget.options) &&
     (isTrue || isStill(before.seen.truth, solving.now));
   const seen = isKnown ? before.seen : lookAt(solving.now, stand, widget, eye);
-  const { look } = seen;
-  solving.needs.add(look.needs);
-  const { size } = look.layout;
+  const { shown } = seen;
+  solving.needs.add(shown.needs);
+  const { size } = shown.layout;
   const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
   const width = Math.max(1, size.width + 2 * padding);
   const height = Math.max(1, size.height + 2 * padding);
@@ -342,7 +342,7 @@ function sizeWidget(
     widget,
     stand,
     seen,
-    look,
+    shown,
     surface,
     scale,
     padding,

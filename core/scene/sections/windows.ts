@@ -10,13 +10,13 @@ import { placedTexts } from './texts.ts';
 export const windows = defineSceneSection({
   key: 'windows',
   remembers: true,
-  solve(ground, solving) {
+  solve(context, solving) {
     const {
       desk,
       conditions: { windowHint: hint },
     } = solving;
     const known = windowSolver(solving.library);
-    const { memory } = ground;
+    const { memory } = context;
     const before = memory.windows;
     memory.windows = new Map();
     // Only where there is a window at all.
@@ -25,19 +25,19 @@ export const windows = defineSceneSection({
     );
     const list = solving.windows.flatMap((window) => {
       const isHere =
-        window.screen === ground.id && window.workspace === solving.atWorkspace && !window.isMinimised;
+        window.screen === context.id && window.workspace === solving.atWorkspace && !window.isMinimised;
       const application = isHere ? applications.get(window.application) : undefined;
       if (!known || !application) return [];
-      return [known.window(window, application, ground, solving, before.get(window.id)).scene];
+      return [known.window(window, application, context, solving, before.get(window.id)).scene];
     });
     const last = memory.screen?.windows;
     const minimised = solving.windows.filter(
-      ({ isMinimised, screen }) => isMinimised && screen === ground.id,
+      ({ isMinimised, screen }) => isMinimised && screen === context.id,
     );
     const elsewhere = solving.windows.filter(
-      ({ screen, workspace }) => screen !== ground.id || workspace !== solving.atWorkspace,
+      ({ screen, workspace }) => screen !== context.id || workspace !== solving.atWorkspace,
     );
-    const at = hint?.screen === ground.id ? (known?.hint(hint, ground, solving) ?? null) : null;
+    const at = hint?.screen === context.id ? (known?.hint(hint, context, solving) ?? null) : null;
     return sameFields(last, {
       list: sameList(last?.list, list),
       workspace: solving.atWorkspace,
@@ -59,7 +59,7 @@ function partOf({ id, rect, surface, frame, back, content, isFront }: SceneWindo
   return {
     id,
     rect,
-    ground: { ...inside, width: body.width, height: body.height },
+    surfaceRect: { ...inside, width: body.width, height: body.height },
     surface,
     scale: 1,
     texts: () => [

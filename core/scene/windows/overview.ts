@@ -6,7 +6,7 @@ import { titleOf } from '../../windows/contents/list.ts';
 import { solveBackdrop } from '../backdrop.ts';
 import type { OpenOverview } from '../conditions.ts';
 import type { SceneOverview, SceneOverviewWorkspace } from '../scene.ts';
-import type { Ground } from '../sections/section.ts';
+import type { ScreenContext } from '../sections/section.ts';
 import type { Solving } from '../solving.ts';
 
 /** Px around all of it, of the head, of its line, between two workspaces, and of what stands beneath each. */
@@ -21,7 +21,7 @@ const MOST_FOUND = 8;
 
 /** Every workspace small, in its backdrop, with its windows where they stand. */
 export function solveOverview(
-  { id: screen, rect, free }: Ground,
+  { id: screen, rect, free }: ScreenContext,
   open: OpenOverview,
   solving: Solving,
 ): SceneOverview | null {

@@ -18,17 +18,17 @@ import type { TrialWindow } from '../../windows/trial.ts';
 import type { Application } from '../../desk/shapes/applications.ts';
 import { shareUnchanged } from '../../values/share.ts';
 import { remade, sameFields, sameRect, type KeptWindow, type Made } from '../memory.ts';
-import type { Ground } from '../sections/section.ts';
+import type { ScreenContext } from '../sections/section.ts';
 import type { WindowHint } from '../../windows/now.ts';
 import type { SceneEdge, SceneWindow } from '../scene.ts';
 import { solveOverview } from './overview.ts';
-import { groundFor, type Solving } from '../solving.ts';
+import { standingFor, type Solving } from '../solving.ts';
 
 /** A window as it is drawn: its frame by the desk's, its content in the palette. */
 function solveWindow(
   window: TrialWindow,
   application: Application,
-  { rect: screen, free, solved, memory }: Ground,
+  { rect: screen, free, solved, memory }: ScreenContext,
   solving: Solving,
   known: KeptWindow | undefined,
 ): KeptWindow {
@@ -38,7 +38,7 @@ function solveWindow(
   const { windows } = desk;
   const isFront = solving.front === window.id;
   const habit = windows.habits.find((one) => one.application === window.application) ?? null;
-  const { surface, beneath } = groundFor(windowFinish(windows.finish, desk.look.finish), solving);
+  const { surface, beneath } = standingFor(windowFinish(windows.finish, desk.look.finish), solving);
   const rect = sameRect(before?.scene.rect, rectOf(window, free, screen, windows.gaps));
   const back = titleBack(windows.title.back, surface, palette);
   const ink = palette.textOn('ink', back.beneath);
@@ -105,7 +105,7 @@ function toldOf(application: Application): Told {
 }
 
 /** The place that a window would take which is being moved. */
-function solveHint(hint: WindowHint, { free }: Ground, { desk }: Solving): Rect {
+function solveHint(hint: WindowHint, { free }: ScreenContext, { desk }: Solving): Rect {
   return hint.slot ? slotRect(hint.slot, free, desk.windows.gaps) : hint.rect;
 }
 

@@ -1,4 +1,4 @@
-import { groundOf } from '../../../core/scene/parts.ts';
+import { whereaboutsOf } from '../../../core/scene/parts.ts';
 import { memo, type KeyboardEvent } from 'react';
 import { nearestFree, middleOf, type Slot } from '../../../core/arrange/lattice.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
@@ -84,7 +84,7 @@ function moveCell(
   };
   const edit = together('Move a cell', [
     edits.setWidgetOptions(id, { cells: next }),
-    edits.moveWidgets(new Map([[id, moved]]), groundOf(screen)),
+    edits.moveWidgets(new Map([[id, moved]]), whereaboutsOf(screen)),
   ]);
   if (isTurn) useDesk.getState().turn(edit);
   else useDesk.getState().edit(edit);

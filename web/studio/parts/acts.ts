@@ -1,4 +1,4 @@
-import { groundOf } from '../../../core/scene/parts.ts';
+import { whereaboutsOf } from '../../../core/scene/parts.ts';
 import { named, together } from '../../../core/desk/edits/edit.ts';
 import { nanoid } from 'nanoid';
 import { toast } from '../../ui/toast.ts';
@@ -9,7 +9,7 @@ import { createDock, createItem, createPanel, createWidget } from '../../../core
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { nameOfPart, titleOfEdge, titleOfWidget } from '../../../core/desk/part-names.ts';
 import { partOf } from '../../../core/desk/parts.ts';
-import { freePlace } from '../../../core/desk/ground.ts';
+import { freePlace } from '../../../core/desk/whereabouts.ts';
 import type { Strip } from '../../../core/desk/strips.ts';
 import type { Edge, Item } from '../../../core/desk/shapes/edges.ts';
 import type { Widget } from '../../../core/desk/shapes/widgets.ts';
@@ -85,7 +85,7 @@ export function addWidget(type: WidgetType, face: string, at?: Point): void {
         screen.free,
         screen.widgets.map((other) => other.rect),
       );
-  widget.place = freePlace(rect, groundOf(screen));
+  widget.place = freePlace(rect, whereaboutsOf(screen));
   if (useDesk.getState().edit(named(`Add ${titleOfWidget(widget).toLowerCase()}`, edits.addWidget(widget))))
     useView.getState().select([id], 'widgets');
 }
@@ -173,7 +173,7 @@ export function removeParts(ids: readonly string[]): void {
   if (!screen || ids.length === 0) return;
   const { item, edge } = selectedParts(presentDesk(), ids);
   const what = nameOfParts(ids);
-  const removed = named(`Remove ${what}`, edits.remove(ids, groundOf(screen)));
+  const removed = named(`Remove ${what}`, edits.remove(ids, whereaboutsOf(screen)));
   if (!editAndSay(removed, `Removed ${what}.`)) return;
   // After an item its edge is at hand; after anything else, nothing.
   useView.getState().select(item && !edge ? [item.edge.id] : []);
@@ -219,7 +219,7 @@ export function moveToNextScreen(): void {
   const there = [...rects].map(([id, rect]) => [id, moveInside(rect, next.rect)] as const);
   const moves = [
     ...(edge ? [edits.moveEdge(edge.id, edge.side, next.id)] : []),
-    ...(there.length > 0 ? [edits.moveToScreen(new Map(there), groundOf(next))] : []),
+    ...(there.length > 0 ? [edits.moveToScreen(new Map(there), whereaboutsOf(next))] : []),
   ];
   if (moves.length === 0) {
     if (widgets.length > 0) toast('Locked: press L to unlock it first.', { id: 'locked' });
@@ -292,7 +292,7 @@ function arrange(label: string, make: (rects: Rect[]) => Rect[]): void {
   if (!screen || rects.size < 2) return;
   const moved = make([...rects.values()]);
   const after = new Map([...rects.keys()].map((id, index) => [id, moved[index] as Rect]));
-  useDesk.getState().edit(named(label, edits.moveWidgets(after, groundOf(screen))));
+  useDesk.getState().edit(named(label, edits.moveWidgets(after, whereaboutsOf(screen))));
 }
 
 let nudge: { start: Map<string, Rect>; by: Point } | null = null;
@@ -328,8 +328,8 @@ export function nudgeSelection(by: Point): void {
   const moved = new Map(
     [...nudge.start].map(([id, rect]) => [id, { ...rect, x: rect.x + total.x, y: rect.y + total.y }]),
   );
-  const ground = groundOf(screen);
-  const frozen = { ...ground, rects: new Map([...ground.rects, ...nudge.start]) };
+  const whereabouts = whereaboutsOf(screen);
+  const frozen = { ...whereabouts, rects: new Map([...whereabouts.rects, ...nudge.start]) };
   useDesk
     .getState()
     .turn(named(`Nudge ${nameOfParts([...nudge.start.keys()])}`, edits.moveWidgets(moved, frozen)));

@@ -1,4 +1,4 @@
-import { groundOf } from '../../../core/scene/parts.ts';
+import { whereaboutsOf } from '../../../core/scene/parts.ts';
 import { nanoid } from 'nanoid';
 import { useEffect } from 'react';
 import { edits } from '../../../core/desk/edits/edits.ts';
@@ -22,7 +22,7 @@ function copied(): string | null {
   const screen = currentScreen();
   const { selection } = useView.getState();
   if (!desk || !screen || selection.length === 0) return null;
-  return (last = writeParts(desk, selection, groundOf(screen)));
+  return (last = writeParts(desk, selection, whereaboutsOf(screen)));
 }
 
 function paste(text: string): void {

@@ -8,7 +8,7 @@ import { solve } from '../../../../core/scene/solve.ts';
 import { EdgeView } from '../../../render/edges/edge-view.tsx';
 import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { CardGround } from '../../card-ground.tsx';
+import { CardBackdrop } from '../../card-backdrop.tsx';
 import { useHalf } from '../../../session/scene.ts';
 
 /** What a card is drawn for, px, and what is free around the item on it. */
@@ -83,7 +83,7 @@ const ItemSketch = memo(function ItemSketch({ item, edge, face }: { item: Item; 
   const room = { width: CARD.width - 2 * CARD.around, height: CARD.height - CARD.name - CARD.around };
   const scale = shown ? Math.min(1, room.width / shown.rect.width, room.height / shown.rect.height) : 1;
   return (
-    <CardGround card={CARD} scene={scene}>
+    <CardBackdrop card={CARD} scene={scene}>
       {shown && (
         <div
           className="absolute origin-top-left"
@@ -96,6 +96,6 @@ const ItemSketch = memo(function ItemSketch({ item, edge, face }: { item: Item; 
           <EdgeView edge={shown} />
         </div>
       )}
-    </CardGround>
+    </CardBackdrop>
   );
 });

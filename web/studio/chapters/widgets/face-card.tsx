@@ -11,7 +11,7 @@ import { useConditions } from '../../../session/conditions.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useKind } from '../../../session/drawing.ts';
 import { takeCard, useCardInHand } from '../../card-drag.ts';
-import { CardGround } from '../../card-ground.tsx';
+import { CardBackdrop } from '../../card-backdrop.tsx';
 
 /** What a card is drawn for; it is as wide as its column lets it. */
 const CARD = { width: 129, height: 84 };
@@ -105,13 +105,13 @@ const FaceSketch = memo(function FaceSketch({
   }, [type, face, options, minute, half, look, place, seed, isKnown]);
   const widget = scene?.screens[0]?.widgets[0];
   return (
-    <CardGround card={CARD} scene={scene}>
+    <CardBackdrop card={CARD} scene={scene}>
       {widget && (
         <div className="absolute origin-top-left" style={placeOnCard(widget.rect)}>
           <WidgetView widget={{ ...widget, id: 'sketch', rect: { ...widget.rect, x: 0, y: 0 } }} />
         </div>
       )}
-    </CardGround>
+    </CardBackdrop>
   );
 });
 

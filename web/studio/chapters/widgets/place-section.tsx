@@ -1,4 +1,4 @@
-import { groundOf } from '../../../../core/scene/parts.ts';
+import { whereaboutsOf } from '../../../../core/scene/parts.ts';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { WidgetFrame, type Widget } from '../../../../core/desk/shapes/widgets.ts';
@@ -19,7 +19,7 @@ export function PlaceSection({ widget }: { widget: Widget }) {
   /** What it hangs from changes, and it stays where it is. */
   function hang(next: Hanging) {
     const screen = currentScreen();
-    if (screen) turn(edits.hangWidget(widget.id, next, groundOf(screen)));
+    if (screen) turn(edits.hangWidget(widget.id, next, whereaboutsOf(screen)));
   }
   return (
     <Section title="Place" note={`snaps ${MARGIN} px from edges`}>

@@ -12,7 +12,7 @@ import {
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { thicknessAfter, withEndMoved } from '../../../../core/arrange/spans.ts';
 import type { Edge } from '../../../../core/desk/shapes/edges.ts';
-import { groundOf, linesOf } from '../../../../core/scene/parts.ts';
+import { whereaboutsOf, linesOf } from '../../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../../core/scene/scene.ts';
 import { toast } from '../../../ui/toast.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
@@ -54,9 +54,9 @@ export function dragWidgets(): Drag | null {
   const bounds = boundsOf([...start.values()]);
   if (!screen) return null;
   if (!bounds) return sayLocked();
-  const ground = groundOf(screen);
+  const whereabouts = whereaboutsOf(screen);
   const lines = new Map(screen.widgets.map((widget) => [widget.id, linesOf(widget)]));
-  const others = [...ground.rects]
+  const others = [...whereabouts.rects]
     .filter(([id]) => !start.has(id))
     .map(([id, rect]): Written => ({ ...rect, lines: lines.get(id) }));
   const [only] = start.size === 1 ? start.keys() : [];
@@ -93,7 +93,7 @@ export function dragWidgets(): Drag | null {
       const moved = new Map(
         [...start].map(([id, rect]) => [id, { ...rect, x: rect.x + shift.x, y: rect.y + shift.y }]),
       );
-      useDesk.getState().turn(named(label, edits.moveWidgets(moved, ground)));
+      useDesk.getState().turn(named(label, edits.moveWidgets(moved, whereabouts)));
       target = otherScreenAt(at, screen);
       wanted = new Map([...start].map(([id, rect]) => [id, { ...rect, x: rect.x + by.x, y: rect.y + by.y }]));
       useView.getState().setHints({
@@ -133,7 +133,7 @@ function takeWidgetsTo(target: SceneScreen, rects: ReadonlyMap<string, Rect>, fr
   const there = [...rects].map(
     ([id, rect]) => [id, moveInside({ ...rect, ...onOther(rect, from, target) }, target.rect)] as const,
   );
-  if (useDesk.getState().edit(edits.moveToScreen(new Map(there), groundOf(target))))
+  if (useDesk.getState().edit(edits.moveToScreen(new Map(there), whereaboutsOf(target))))
     followTo(target, [...rects.keys()]);
 }
 
@@ -166,12 +166,12 @@ export function dragTogether(corner: Point): Drag | null {
   const bounds = boundsOf([...start.values()]);
   if (!screen) return null;
   if (!bounds) return sayLocked();
-  const ground = groundOf(screen);
+  const whereabouts = whereaboutsOf(screen);
   return {
     turn({ by, passSnaps }) {
       const grown = Math.max((by.x * corner.x) / bounds.width, (by.y * corner.y) / bounds.height);
       const factor = clamp(passSnaps ? 1 + grown : Math.round((1 + grown) * 20) / 20, 0.25, 4);
-      useDesk.getState().turn(edits.scaleTogether(factor, start, corner, ground));
+      useDesk.getState().turn(edits.scaleTogether(factor, start, corner, whereabouts));
     },
     end: () => useDesk.getState().endGesture(),
   };

@@ -14,13 +14,13 @@ import type { Colour } from '../values/roles.ts';
 import { isSame } from '../values/share.ts';
 
 /**
- * What parts show, kept by what it came from. A look stands under what all parts share (`Base`) and what it stands on
+ * What parts show, kept by what it came from. It stands under what all parts share (`Base`) and what it stands on
  * (`Stand`), by its options; besides these it holds for as long as the facts that it read say the same, and until the
  * next tick of what it needs.
  */
 
 /** What a part shows, and its inside; the same object for as long as both say the same. */
-export interface Look {
+export interface Shown {
   readonly view: unknown;
   readonly layout: Layout;
   readonly needs: readonly Need[];
@@ -28,7 +28,7 @@ export interface Look {
   readonly trouble: string | null;
 }
 
-/** What a look is asked for under. */
+/** What parts are looked at under. */
 export interface Now {
   /** What the clock says to those that never look, look with every second (epoch ms) and with every minute. */
   readonly ticks: readonly [number, number, number];
@@ -41,7 +41,7 @@ export interface Now {
 }
 
 /** A part as far as it says what it shows. */
-export interface Shown {
+export interface ToShow {
   readonly type: string;
   readonly face: string;
   readonly options: object;
@@ -49,7 +49,7 @@ export interface Shown {
 
 /** How parts of some kinds are looked at. */
 export interface Eye<Context> {
-  needs(part: Shown): readonly Need[];
+  needs(part: ToShow): readonly Need[];
   /** Null while it is not learned how. */
   work(
     type: string,
@@ -97,7 +97,7 @@ export function isStill(truth: Truth, now: Now): boolean {
   return from.length === 0 || truth.all === feeds || isSameList(truth.own, feedsFor(from, feeds));
 }
 
-/** All of that together, for what was worked out of some looks that are true now. */
+/** All of that together, for what was worked of some parts that is true now. */
 export function truthOf(seen: Iterable<Seen>, now: Now): Truth {
   let holds: Holds = NEVER;
   const facts = new Set<number>();
@@ -119,7 +119,7 @@ export function truthOf(seen: Iterable<Seen>, now: Now): Truth {
 export interface Seen {
   readonly type: string;
   readonly face: string;
-  readonly look: Look;
+  readonly shown: Shown;
   readonly truth: Truth;
   /** Its inside follows from more than its view. */
   readonly isLaidByMore: boolean;
@@ -128,7 +128,7 @@ export interface Seen {
 /** What parts stand on: a colour, for items the edge too. */
 export interface Stand<Context = WidgetContext> {
   readonly context: Context;
-  readonly looks: WeakMap<object, Seen[]>;
+  readonly seen: WeakMap<object, Seen[]>;
 }
 
 /** What items of one edge stand on, in so much room and with icons of such a size. */
@@ -154,7 +154,7 @@ const factNames = [
   'isQuiet',
 ] as const satisfies readonly (keyof DeskFacts)[];
 
-/** What looks are asked for under. */
+/** What parts are looked at under. */
 export function nowOf(now: Omit<Now, 'ticks' | 'values'>): Now {
   const { moment } = now.readings;
   return {
@@ -173,11 +173,11 @@ interface Reading {
 }
 let reading: Reading | null = null;
 
-/** Of how many desks, or states of one, looks are kept. */
+/** Of how many desks, or states of one, it is kept what they show. */
 const MOST_BASES = 4;
 let bases: Base[] = [];
 
-/** The looks under the very same circumstances; none yet where those are new. */
+/** What parts show under the very same circumstances; nothing yet where those are new. */
 export function baseUnder(of: readonly unknown[], now: Now): Base {
   const known = bases.find(
     (one) => one.of.length === of.length && one.of.every((value, index) => Object.is(value, of[index])),
@@ -192,7 +192,7 @@ export function baseUnder(of: readonly unknown[], now: Now): Base {
 export function standOn(base: Base, beneath: string, palette: Palette): Stand {
   let stand = base.stands.get(beneath);
   if (!stand) {
-    stand = { context: createContext(base, beneath, palette), looks: new WeakMap() };
+    stand = { context: createContext(base, beneath, palette), seen: new WeakMap() };
     base.stands.set(beneath, stand);
   }
   return stand;
@@ -230,14 +230,14 @@ export function standWith<Context extends WidgetContext, Own extends object>(
   stand: Stand<Context>,
   own: Own,
 ): Stand<Context & Own> {
-  return { context: Object.assign(Object.create(stand.context) as Context, own), looks: new WeakMap() };
+  return { context: Object.assign(Object.create(stand.context) as Context, own), seen: new WeakMap() };
 }
 
 /** Looks at a part, where what was last seen of it, or of one just like it, is not true any more. */
-export function lookAt<Context>(now: Now, stand: Stand<Context>, part: Shown, eye: Eye<Context>): Seen {
+export function lookAt<Context>(now: Now, stand: Stand<Context>, part: ToShow, eye: Eye<Context>): Seen {
   const key = sayingTheSame(part.options);
-  let list = stand.looks.get(key);
-  if (!list) stand.looks.set(key, (list = []));
+  let list = stand.seen.get(key);
+  if (!list) stand.seen.set(key, (list = []));
   const at = list.findIndex(({ type, face }) => type === part.type && face === part.face);
   const seen = list[at];
   if (seen && isStill(seen.truth, now)) return seen;
@@ -249,7 +249,7 @@ export function lookAt<Context>(now: Now, stand: Stand<Context>, part: Shown, ey
 function see<Context>(
   now: Now,
   { context }: Stand<Context>,
-  { type, face, options }: Shown,
+  { type, face, options }: ToShow,
   eye: Eye<Context>,
   before: Seen | null,
 ): Seen {
@@ -258,16 +258,16 @@ function see<Context>(
   const work = eye.work(type, library);
   // What is not learned yet is blank; it is solved again once it is.
   if (!work || !areLearned(needs, library)) {
-    const look = { view: null, layout: eye.blank(context), needs, trouble: null };
+    const shown = { view: null, layout: eye.blank(context), needs, trouble: null };
     const truth = new Truth(NEVER, 0, [], [], [], [], feeds, true);
-    return { type, face, look, truth, isLaidByMore: false };
+    return { type, face, shown, truth, isLaidByMore: false };
   }
   const last = before?.truth.isUnknown === false ? before : null;
   const bySecond = needs.some(({ every }) => every === 'second');
-  const [view, byView] = noting(bySecond, () => same(last?.look.view, work.view(options, face, context)));
-  const isSeenBefore = last !== null && last.look.view === view && !last.isLaidByMore;
+  const [view, byView] = noting(bySecond, () => same(last?.shown.view, work.view(options, face, context)));
+  const isSeenBefore = last !== null && last.shown.view === view && !last.isLaidByMore;
   const [layout, byLayout] = noting(bySecond, () =>
-    isSeenBefore ? last.look.layout : same(last?.look.layout, work.layout(view, face, context)),
+    isSeenBefore ? last.shown.layout : same(last?.shown.layout, work.layout(view, face, context)),
   );
   const trouble = troubleIn(needs, bySecond ? now.readings : now.ofMinute);
   const hasRead = byView.hasRead || byLayout.hasRead || trouble !== null;
@@ -277,14 +277,14 @@ function see<Context>(
   const from = needs.filter(isBrought);
   const isAsBefore =
     last !== null &&
-    last.look.view === view &&
-    last.look.layout === layout &&
-    last.look.trouble === trouble &&
-    isSame(last.look.needs, needs);
+    last.shown.view === view &&
+    last.shown.layout === layout &&
+    last.shown.trouble === trouble &&
+    isSame(last.shown.needs, needs);
   return {
     type,
     face,
-    look: isAsBefore ? last.look : { view, layout, needs, trouble },
+    shown: isAsBefore ? last.shown : { view, layout, needs, trouble },
     truth: new Truth(holds, now.ticks[holds], facts, said, from, feedsFor(from, feeds), feeds, false),
     isLaidByMore: byLayout.hasRead || byLayout.facts.size > 0,
   };

@@ -9,10 +9,10 @@ import { useScreenInView } from '../stores/screen.ts';
 import { useWidth } from '../ui/use-width.ts';
 
 /**
- * The ground of a small live picture: the backdrop in view, and over it what the card is for, in the desk's type and
+ * What lies behind a small live picture: the backdrop in view, and over it what the card is for, in the desk's type and
  * icons. It is drawn for the card's size and scaled to the width that the card gets.
  */
-export function CardGround({
+export function CardBackdrop({
   card,
   scene,
   children,

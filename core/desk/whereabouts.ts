@@ -3,7 +3,7 @@ import type { Rect } from '../values/geometry.ts';
 import type { Hanging, Place } from '../values/place.ts';
 
 /** What edits need to know of a screen as it was solved. */
-export interface Ground {
+export interface Whereabouts {
   screen: { id: string; rect: Rect };
   free: Rect;
   /** Rectangles of the screen's parts by id. */
@@ -14,23 +14,23 @@ export interface Ground {
 const HALF_PX = 0.5;
 
 /** The place with which a part at `rect` keeps hanging from what it hangs from. */
-export function placeAt(hangs: Hanging, rect: Rect, ground: Ground, step = HALF_PX): Place {
+export function placeAt(hangs: Hanging, rect: Rect, whereabouts: Whereabouts, step = HALF_PX): Place {
   if (hangs.from === 'part') {
-    const neighbour = ground.rects.get(hangs.part);
+    const neighbour = whereabouts.rects.get(hangs.part);
     return neighbour
       ? rounded(hangs, offsetFromNeighbour(hangs.side, hangs.align, neighbour, rect), step)
-      : freePlace(rect, ground);
+      : freePlace(rect, whereabouts);
   }
-  const frame = hangs.from === 'free' ? ground.free : ground.screen.rect;
+  const frame = hangs.from === 'free' ? whereabouts.free : whereabouts.screen.rect;
   return rounded(hangs, offsetFromPoint(hangs.point, frame, rect), step);
 }
 
 /** The place of a part at `rect` that hangs from the nearest point of the free area. */
-export function freePlace(rect: Rect, ground: Ground): Place {
-  const point = nearestPoint(rect, ground.free);
+export function freePlace(rect: Rect, whereabouts: Whereabouts): Place {
+  const point = nearestPoint(rect, whereabouts.free);
   return rounded(
-    { from: 'free', screen: ground.screen.id, point },
-    offsetFromPoint(point, ground.free, rect),
+    { from: 'free', screen: whereabouts.screen.id, point },
+    offsetFromPoint(point, whereabouts.free, rect),
   );
 }
 
