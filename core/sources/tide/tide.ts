@@ -18,7 +18,7 @@ export const speeds = {
   SSA: 0.0821373,
 } as const;
 export type ConstituentName = keyof typeof speeds;
-export const constituentNames = Object.keys(speeds) as [ConstituentName, ...ConstituentName[]];
+const constituentNames = Object.keys(speeds) as [ConstituentName, ...ConstituentName[]];
 
 const Constituent = z.looseObject({
   name: field(z.enum(constituentNames), { label: 'Constituent' }),
