@@ -4,12 +4,15 @@ import { hexOf, withOpacity } from '../values/colour.ts';
 import { readableOn } from './readable.ts';
 import { resolveRoles, type RoleValues, type Roles } from './roles.ts';
 
-/** The colours in force: every role as hex, and text made readable on the surface that it stands on. */
+/** The colours in force: every role as hex, and roles made readable on the surface that they stand on. */
 export interface Palette {
   roles: Readonly<Roles>;
   /** A colour of the document as #rrggbb. */
   colour(colour: Colour): string;
-  /** That colour as text on `surface` (hex); its lightness is moved as little as reaches 4.5:1. */
+  /**
+   * That colour as text on `surface` (hex). A role's lightness is moved as little as reaches 4.5:1; what a person chose
+   * is drawn as chosen.
+   */
   textOn(colour: Colour, surface: string): string;
 }
 
@@ -25,6 +28,7 @@ export function paletteOf(roles: RoleValues): Palette {
     roles: hexes,
     colour: (colour) => (isRole(colour) ? hexes[colour] : hexOf(colour)),
     textOn(colour, surface) {
+      if (!isRole(colour)) return hexOf(colour);
       const key = colour + surface;
       let text = texts.get(key);
       if (text === undefined) {

@@ -434,6 +434,12 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       });
     return edits.moveWidgets(new Map(moved), whereabouts);
   },
+  placeWidget: (desk, choose) =>
+    edits.placeWidget(choose.of(orGone(desk.widgets)), {
+      hangs: { from: 'free', screen: choose.of(idsOf(desk.screens)), point: choose.of(points) },
+      x: choose.upTo(80),
+      y: choose.upTo(80),
+    }),
   hangWidget(desk, choose) {
     const whereabouts = whereaboutsOf(desk, choose);
     const parts = [...whereabouts.rects.keys()];

@@ -148,6 +148,7 @@ describe('findings', () => {
       item: null,
       screen: 'main',
       text,
+      colour: '#ffffff',
       box: { x: 0, y: 0, width: 10, height: 10 },
       isTold: false,
       worst: { x: 0, y: 0 },

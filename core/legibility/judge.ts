@@ -39,6 +39,8 @@ export interface Judgement {
   item: string | null;
   screen: string;
   text: string;
+  /** As it is drawn, #rrggbb. */
+  colour: string;
   /** In px of the screen. */
   box: Rect;
   /** It is there only while something is pointed at. */
@@ -204,6 +206,7 @@ function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only:
             item,
             screen: screen.id,
             text: run.text,
+            colour,
             isTold: plate !== null,
             box,
             ...seen,

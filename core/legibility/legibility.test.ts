@@ -3,8 +3,8 @@ import { DAWN, clockAt, emptyDesk, fromCorner } from '../../tests/support/desks.
 import { bakedPixels, flatPixels } from '../../tests/support/pixels.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { adjustPixels } from '../backdrop/adjust.ts';
-import { contrast } from '../values/colour.ts';
-import { createBackdrop, createMotif, createWidget } from '../desk/defaults.ts';
+import { contrast, toHex, toLch } from '../values/colour.ts';
+import { createBackdrop, createItem, createMotif, createPanel, createWidget } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Widget } from '../desk/shapes/widgets.ts';
 import type { Finish } from '../values/finish.ts';
@@ -222,6 +222,68 @@ describe('mending what can hardly be read', () => {
       }
     });
   }
+
+  it('offers for a colour that was chosen its nearest readable tone first, then a shade, a surface, roles, another place, and the backdrop last', async () => {
+    const cream = '#efe2c0';
+    const desk = deskWith({ kind: 'bare', shadow: 0 });
+    const chosen: Desk = {
+      ...desk,
+      widgets: desk.widgets.map((one) => ({ ...one, options: { ...one.options, colour: cream } })),
+    };
+    // Light where the clock stands, dark elsewhere.
+    const halfLit: PixelsOf = async (drawn, size) => {
+      const pixels = await adjusted([224, 214, 190])(drawn, size);
+      for (let y = 0; y < size.height; y++)
+        for (let x = Math.floor(size.width * 0.55); x < size.width; x++)
+          pixels.data.set([12, 14, 20], (y * size.width + x) * 4);
+      return pixels;
+    };
+    const worst = await worstOf(chosen, halfLit);
+    expect(worst.colour).to.equal(cream);
+    expect(enough(worst)).to.be.below(1);
+    const mends = await mendsFor(chosen, now, worst, halfLit);
+    const orderOf = (id: string) =>
+      ['darker', 'shadow', 'surface', 'role', 'place', 'darken', 'lighten'].findIndex((one) =>
+        id.startsWith(one),
+      );
+    const order = mends.map(({ id }) => orderOf(id));
+    expect(order).not.to.include(-1);
+    expect(order).to.deep.equal([...order].sort((a, b) => a - b));
+    const [tone] = mends;
+    if (tone?.change.kind !== 'options') throw new Error('no tone');
+    const darker = String(tone.change.options['colour']);
+    expect(toLch(darker).h).to.be.closeTo(toLch(cream).h, 12);
+    // A step nearer to what was chosen is not enough.
+    const nearer = toHex({ ...toLch(darker), l: toLch(darker).l + 0.03 });
+    const before = await worstOf(
+      mended(chosen, { change: { ...tone.change, options: { colour: nearer } } }),
+      halfLit,
+    );
+    expect(enough(before)).to.be.below(1);
+    const place = mends.find(({ id }) => id === 'place');
+    if (!place) throw new Error('no place');
+    const elsewhere = await worstOf(mended(chosen, place), halfLit);
+    expect(elsewhere.box.x).to.be.above(worst.box.x);
+    expect(elsewhere.colour).to.equal(cream);
+  });
+
+  it('mends the colour of an item on an edge in that item alone', async () => {
+    const label = (id: string) => createItem(id, 'label', { text: id, colour: '#f4ead0' });
+    const base = emptyDesk();
+    const finish = { ...base.look.finish, kind: 'bare' as const, shadow: 0 };
+    const desk: Desk = {
+      ...base,
+      edges: [{ ...createPanel('panel', 'main', 'top', [label('one'), label('two')]), finish }],
+    };
+    const lit = adjusted([230, 224, 210]);
+    const [worst] = (await judgeDesk(desk, now, lit, 'panel')).filter(({ item }) => item === 'two');
+    if (!worst) throw new Error('nothing was judged');
+    const tone = (await mendsFor(desk, now, worst, lit)).find(({ id }) => id === 'darker');
+    expect(tone?.change).to.deep.include({ kind: 'options', part: 'panel', item: 'two' });
+    const after = tone ? mended(desk, tone).edges[0]?.items : [];
+    expect(after?.[0]).to.equal(desk.edges[0]?.items[0]);
+    expect(after?.[1]?.options['colour']).not.to.equal('#f4ead0');
+  });
 
   it('darkens the backdrop where the text is, or lightens it where the text is dark', async () => {
     const bare: Partial<Finish> = { kind: 'bare', shadow: 0 };

@@ -1,7 +1,17 @@
 import type { Desk } from '../desk/desk.ts';
 import { plainAdjust, type Adjust } from '../backdrop/schema.ts';
+import { MARGIN } from '../arrange/free-spot.ts';
+import { hangFromPoint } from '../arrange/place.ts';
+import { paletteOf } from '../colour/look.ts';
+import type { Part } from '../desk/desk.ts';
 import { partOf } from '../desk/parts.ts';
-import { isRole, roleTitles, type Role } from '../values/roles.ts';
+import { freePlace } from '../desk/whereabouts.ts';
+import { whereaboutsOf } from '../scene/parts.ts';
+import { solve } from '../scene/solve.ts';
+import { toHex, toLch } from '../values/colour.ts';
+import { overlaps, type Rect } from '../values/geometry.ts';
+import { points, type Place } from '../values/place.ts';
+import { Colour, isRole, roleTitles, type Role } from '../values/roles.ts';
 import type { Finish } from '../values/finish.ts';
 import { enough, judgeDesk, type JudgeConditions, type Judgement, type PixelsOf } from './judge.ts';
 
@@ -11,7 +21,9 @@ export interface Mend {
   title: string;
   change:
     | { kind: 'finish'; part: string; finish: Finish | null }
-    | { kind: 'options'; part: string; options: Record<string, unknown> }
+    /** Of the part, or of an item on it. */
+    | { kind: 'options'; part: string; item: string | null; options: Record<string, unknown> }
+    | { kind: 'place'; part: string; place: Place }
     | { kind: 'adjust'; backdrop: string; adjust: Partial<Adjust> };
   /** The contrast of the part's weakest text afterwards, as a share of what it needs. */
   reaches: number;
@@ -28,10 +40,16 @@ export function mended(desk: Desk, { change }: Pick<Mend, 'change'>): Desk {
     case 'options':
       return {
         ...desk,
+        edges: desk.edges.map((edge) =>
+          edge.id === change.part ? { ...edge, items: edge.items.map(withOptions(change)) } : edge,
+        ),
+        widgets: desk.widgets.map(withOptions({ ...change, item: change.part })),
+      };
+    case 'place':
+      return {
+        ...desk,
         widgets: desk.widgets.map((widget) =>
-          widget.id === change.part
-            ? { ...widget, options: { ...widget.options, ...change.options } }
-            : widget,
+          widget.id === change.part ? { ...widget, place: change.place } : widget,
         ),
       };
     case 'adjust':
@@ -46,15 +64,26 @@ export function mended(desk: Desk, { change }: Pick<Mend, 'change'>): Desk {
   }
 }
 
+/** Gives options to the one that is meant. */
+function withOptions({ item, options }: { item: string | null; options: Record<string, unknown> }) {
+  return <One extends { id: string; options: Record<string, unknown> }>(one: One): One =>
+    one.id === item ? { ...one, options: { ...one.options, ...options } } : one;
+}
+
 /** One way of mending: amounts from the least change to the most, and what each does. */
 interface Way {
   id: string;
+  /** More is not better: each is tried until one suffices. */
+  isEach?: true;
   amounts: readonly number[];
   make: (amount: number) => Pick<Mend, 'title' | 'change'>;
 }
 
 /** What is to be mended, and where it lies. */
-type Beneath = Pick<Judgement, 'isShown' | 'part' | 'backdrop' | 'screen' | 'worst'>;
+type Beneath = Pick<
+  Judgement,
+  'isShown' | 'part' | 'item' | 'colour' | 'half' | 'backdrop' | 'screen' | 'worst'
+>;
 
 /** What would make the part of a judgement readable, the least change first; each with the least amount that does. */
 export async function mendsFor(
@@ -64,16 +93,35 @@ export async function mendsFor(
   pixelsOf: PixelsOf,
 ): Promise<Mend[]> {
   const found: Mend[] = [];
-  for (const way of waysFor(desk, judgement)) {
-    const mend = await leastOf(way, async (change) => {
+  for (const way of waysFor(desk, conditions, judgement)) {
+    const mend = await (way.isEach ? firstOf : leastOf)(way, async (change) => {
       const judged = await judgeDesk(mended(desk, { change }), conditions, pixelsOf, judgement.part);
       // What is never shown need not be mended with what is.
-      const counting = judged.filter(({ isShown }) => isShown || !judgement.isShown);
+      const counting = judged.filter(
+        ({ isShown, item }) =>
+          (isShown || !judgement.isShown) && (ofItem(change) === null || item === ofItem(change)),
+      );
       return Math.min(...counting.map(enough));
     });
     if (mend) found.push(mend);
   }
   return found;
+}
+
+/** The item that alone is changed; null where the whole part is. */
+const ofItem = (change: Mend['change']) => (change.kind === 'options' ? change.item : null);
+
+/** The first amount that suffices; null where none does. */
+async function firstOf(
+  { id, amounts, make }: Way,
+  reach: (change: Mend['change']) => Promise<number>,
+): Promise<Mend | null> {
+  for (const amount of amounts) {
+    const { title, change } = make(amount);
+    const reaches = await reach(change);
+    if (reaches >= 1) return { id, title, change, reaches };
+  }
+  return null;
 }
 
 /** Halves the amounts until the least that suffices is found; null when the most does not. */
@@ -107,10 +155,113 @@ async function leastOf(
 const surfaceTints: readonly Role[] = ['ground', 'surface', 'raised'];
 const textRoles: readonly Role[] = ['ink', 'softInk', 'ground', 'accent'];
 
-function waysFor(desk: Desk, judgement: Beneath): Way[] {
-  const { part, backdrop } = judgement;
-  const owner = partOf(desk, part);
+/** Ways for the part first, the least change before others, and for the backdrop last. */
+function waysFor(desk: Desk, conditions: JudgeConditions, judgement: Beneath): Way[] {
+  const owner = partOf(desk, judgement.part);
   if (!owner) return [];
+  const colours = coloursIn(desk, owner, judgement);
+  return [
+    ...colours.flatMap(([key, colour]) => waysOfTone(key, colour, judgement)),
+    ...waysOfFinish(desk, owner),
+    ...colours.flatMap(([key, colour]) => waysOfRoles(key, colour, judgement)),
+    ...('place' in owner ? wayOfPlace(desk, conditions, judgement) : []),
+    ...waysOfBackdrop(desk, judgement),
+  ];
+}
+
+/** Which options give the colour that is hard to read, and what they say. */
+function coloursIn(
+  desk: Desk,
+  owner: Part,
+  { item, colour, half }: Beneath,
+): [key: string, colour: Colour][] {
+  const options = 'items' in owner ? owner.items.find(({ id }) => id === item)?.options : owner.options;
+  const palette = paletteOf(desk.look.roles[half]);
+  return Object.entries(options ?? {}).filter((entry): entry is [string, Colour] => {
+    const read = Colour.safeParse(entry[1]);
+    // A role is fitted to what it is thought to stand on: whichever the text is written in is told by its option's name.
+    return read.success && (isRole(read.data) ? entry[0] === 'colour' : palette.colour(read.data) === colour);
+  });
+}
+
+/** Of lightness, in OKLab: so finely a tone is sought. */
+const TONE_STEP = 0.02;
+
+/** A colour that a person chose becomes lighter or darker, as little as suffices; the nearer of the two comes first. */
+function waysOfTone(key: string, colour: Colour, { part, item }: Beneath): Way[] {
+  if (isRole(colour)) return [];
+  const from = toLch(colour);
+  const way = (id: string, title: string, amounts: readonly number[]): Way => ({
+    id,
+    amounts,
+    make: (l) => {
+      const tone = toHex({ ...from, l });
+      return {
+        title: `${title}: ${tone}`,
+        change: { kind: 'options', part, item, options: { [key]: tone } },
+      };
+    },
+  });
+  return [
+    way('lighter', 'A lighter tone of it', tonesTo(1, from.l)),
+    way('darker', 'A darker tone of it', tonesTo(0, from.l)),
+  ];
+}
+
+/** Lightnesses on the way to white or to black, which comes last. */
+function tonesTo(end: 0 | 1, from: number): number[] {
+  const steps = Math.ceil(Math.abs(end - from) / TONE_STEP);
+  return Array.from({ length: steps }, (_, step) => {
+    const l = from + Math.sign(end - from) * (step + 1) * TONE_STEP;
+    return Math.min(1, Math.max(0, l));
+  });
+}
+
+function waysOfRoles(key: string, colour: Colour, { part, item }: Beneath): Way[] {
+  return textRoles
+    .filter((role) => role !== colour)
+    .map((role) => ({
+      id: `role-${role}`,
+      amounts: [1],
+      make: () => ({
+        title: `${isRole(colour) ? 'Write it' : 'Bind it and write it'} in ${roleTitles[role].toLowerCase()}`,
+        change: { kind: 'options', part, item, options: { [key]: role } },
+      }),
+    }));
+}
+
+/** Another place of the free area where nothing else stands, the nearest first. */
+function wayOfPlace(desk: Desk, conditions: JudgeConditions, { part, screen: on, half }: Beneath): Way[] {
+  const screen = solve(desk, { ...conditions, half }).screens.find(({ id }) => id === on);
+  const whereabouts = screen && whereaboutsOf(screen);
+  const rect = whereabouts?.rects.get(part);
+  if (!rect || !whereabouts) return [];
+  const others = [...whereabouts.rects].filter(([id]) => id !== part).map(([, other]) => other);
+  const { x, y, width, height } = whereabouts.free;
+  const frame = { x: x + MARGIN, y: y + MARGIN, width: width - 2 * MARGIN, height: height - 2 * MARGIN };
+  const size = { width: rect.width, height: rect.height };
+  const far = (at: Rect) => Math.hypot(at.x - rect.x, at.y - rect.y);
+  const spots = points
+    .map((point) => hangFromPoint(point, frame, size, { x: 0, y: 0 }))
+    .filter((spot) => far(spot) > MARGIN && !others.some((other) => overlaps(spot, other)))
+    .sort((a, b) => far(a) - far(b));
+  return [
+    {
+      id: 'place',
+      isEach: true,
+      amounts: spots.map((_, index) => index),
+      make: (index) => {
+        const place = freePlace(spots[index] ?? rect, whereabouts);
+        const { hangs } = place;
+        const where = hangs.from === 'part' ? '' : hangs.point.replace('-', ' ');
+        return { title: `Put it elsewhere: ${where}`, change: { kind: 'place', part, place } };
+      },
+    },
+  ];
+}
+
+function waysOfFinish(desk: Desk, owner: Part): Way[] {
+  const part = owner.id;
   const finish = owner.finish ?? desk.look.finish;
   const withFinish = (change: Partial<Finish>): Mend['change'] => ({
     kind: 'finish',
@@ -164,19 +315,12 @@ function waysFor(desk: Desk, judgement: Beneath): Way[] {
       },
     );
   }
-  const colour = 'options' in owner ? owner.options['colour'] : undefined;
-  if (typeof colour === 'string') {
-    for (const role of textRoles.filter((role) => role !== colour)) {
-      ways.push({
-        id: `role-${role}`,
-        amounts: [1],
-        make: () => ({
-          title: `${isRole(colour) ? 'Write it' : 'Bind it and write it'} in ${roleTitles[role].toLowerCase()}`,
-          change: { kind: 'options', part, options: { colour: role } },
-        }),
-      });
-    }
-  }
+  return ways;
+}
+
+function waysOfBackdrop(desk: Desk, judgement: Beneath): Way[] {
+  const { backdrop } = judgement;
+  const ways: Way[] = [];
   const adjust = desk.backdrops.find(({ id }) => id === backdrop)?.adjust ?? plainAdjust;
   const toward = sideOf(desk, judgement);
   // One darkening at a time: one that comes from elsewhere already stays.

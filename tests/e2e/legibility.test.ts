@@ -10,7 +10,7 @@ import type { Rect } from '../../core/values/geometry.ts';
 import { judgeDesk } from '../../core/legibility/judge.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { solve } from '../../core/scene/solve.ts';
-import { addDesk, handle, withApp } from '../support/app.ts';
+import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
 import { clockAt, fromCorner } from '../support/desks.ts';
 import { bakedPixels, decode } from '../support/pixels.ts';
 
@@ -148,6 +148,67 @@ withApp('legibility', ({ server, open }) => {
     // A part says it of itself, too.
     await handle(page, 'load').click();
     await page.getByRole('button', { name: /^(Reads well|Hard to read)/ }).waitFor();
+  });
+
+  it('draws a colour exactly as it was chosen, says beside its field that it is weak, and mends that part alone', async () => {
+    const desk = bareDesk();
+    const clock = clockAt('clock', fromCorner(300, 240), { date: '', colour: '#efe2c0' });
+    const backdrop = createBackdrop('backdrop', {
+      kind: 'gradient',
+      shape: 'linear',
+      angle: 90,
+      centre: { x: 0.5, y: 0.5 },
+      points: [
+        { at: 0, colour: '#e8dcc0' },
+        { at: 1, colour: '#dccfae' },
+      ],
+    });
+    const inHalf = (half: 'light' | 'dark') =>
+      addDesk(server, {
+        ...desk,
+        name: 'Cream',
+        backdrops: [backdrop],
+        look: { ...desk.look, half: { by: 'choice', half } },
+        widgets: [{ ...clock, finish: { ...desk.look.finish, kind: 'bare', shadow: 0 } }],
+      });
+    const drawnOn = (on: Page) =>
+      on
+        .locator('[data-widget="clock"] .run')
+        .first()
+        .evaluate((run) => getComputedStyle(run).color);
+    const light = await open(`/live/${await inHalf('light')}`, MOMENT);
+    expect(await drawnOn(light)).to.equal('rgb(239, 226, 192)');
+    await light.close();
+    const added = await inHalf('dark');
+    const page = await open(`/desk/${added}`, MOMENT);
+    expect(await drawnOn(page)).to.equal('rgb(239, 226, 192)');
+    await handle(page, 'clock').click();
+    const sign = page.getByRole('button', { name: /^Hard to read: 1\.\d:1, needs/ });
+    await sign.focus();
+    await page.keyboard.press('Enter');
+    const tone = page.getByRole('button', { name: /^A darker tone of it/ });
+    await tone.waitFor();
+    // What is done to the backdrop, which all stand on, comes last.
+    const offered = await page.getByRole('dialog').getByRole('button').allInnerTexts();
+    expect(offered[0]).to.match(/^A darker tone of it/);
+    expect(offered.findIndex((text) => text.includes('backdrop'))).to.be.greaterThan(
+      offered.findIndex((text) => text.includes('soft shade')),
+    );
+    await tone.click();
+    await sign.waitFor({ state: 'detached' });
+    await untilKept(page);
+    const { desk: kept } = await stored(server, added);
+    expect(kept.widgets[0]?.options['colour'])
+      .to.match(/^#[0-9a-f]{6}$/)
+      .and.not.equal('#efe2c0');
+    expect(kept.backdrops).to.deep.equal([backdrop]);
+    // Where the focus was it stays, on what says that it is mended.
+    const mended = page.getByRole('button', { name: /^Reads well: \d/ });
+    await mended.waitFor();
+    expect(await mended.evaluate((button) => button === document.activeElement)).to.equal(true);
+    await page.keyboard.press('Control+z');
+    await sign.waitFor();
+    expect(await drawnOn(page)).to.equal('rgb(239, 226, 192)');
   });
 
   it('judges the very places where the texts stand on the page', async () => {

@@ -1,6 +1,6 @@
 import type { Draft } from 'immer';
 import type { Rect } from '../../values/geometry.ts';
-import type { Hanging } from '../../values/place.ts';
+import type { Hanging, Place } from '../../values/place.ts';
 import type { DeskDraft } from '../desk.ts';
 import { freePlace, placeAt, type Whereabouts } from '../whereabouts.ts';
 import { widgetsInCircles, type Widget } from '../shapes/widgets.ts';
@@ -55,6 +55,13 @@ export const widgetEdits = {
     }),
 
   /** Hangs a widget from something else; it stays where it stands. */
+  /** Puts a widget where a place says. */
+  placeWidget: (id: string, place: Place) =>
+    editOf('Place', (desk) => {
+      const widget = byId(desk.widgets, id);
+      if (widget) widget.place = structuredClone(place);
+    }),
+
   hangWidget: (id: string, hangs: Hanging, whereabouts: Whereabouts) =>
     editOf('Hang', (desk) => {
       const widget = byId(desk.widgets, id);

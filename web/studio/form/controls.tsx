@@ -7,16 +7,19 @@ import {
   RotateCw,
   type LucideIcon,
 } from 'lucide-react';
-import type { FC } from 'react';
+import { Suspense, useContext, type FC } from 'react';
 import type { ControlName } from '../../../core/values/field.ts';
 import { sides, type Side } from '../../../core/values/geometry.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
-import type { Colour } from '../../../core/values/roles.ts';
+import { hexOf } from '../../../core/values/colour.ts';
+import { isRole, type Colour } from '../../../core/values/roles.ts';
+import { later } from '../../later.ts';
 import { useHalfRoles } from '../../session/scene.ts';
 import { IconButton } from '../../ui/buttons.tsx';
 import { Segmented, SelectField } from '../../ui/choice.tsx';
 import { ColourField } from '../../ui/colour-field.tsx';
 import { NumberField, SliderField } from '../../ui/figure.tsx';
+import { OfPart } from './of-part.ts';
 import { taking, type ControlProps, type Values } from './control.ts';
 import {
   ApplicationControl,
@@ -121,17 +124,31 @@ export const VariantControl: FC<ControlProps & { by: string }> = ({ by, ...props
   );
 };
 
+/** Few colours are hard to read. */
+const WeakColour = later(async () => ({
+  default: (await import('../legibility/weak-colour.tsx')).WeakColour,
+}));
+
 const ColourControl: FC<ControlProps> = ({ label, value, isDiffering, onTurn, onEnd }) => {
   const roles = useHalfRoles();
+  const of = useContext(OfPart);
+  const colour = value as Colour;
   return (
     roles && (
-      <ColourField
-        label={label}
-        value={isDiffering ? null : (value as Colour)}
-        roles={roles}
-        onTurn={onTurn}
-        onEnd={onEnd}
-      />
+      <div className="w-full">
+        <ColourField
+          label={label}
+          value={isDiffering ? null : colour}
+          roles={roles}
+          onTurn={onTurn}
+          onEnd={onEnd}
+        />
+        {of && !isDiffering && !isRole(colour) && (
+          <Suspense>
+            <WeakColour {...of} colour={hexOf(colour)} />
+          </Suspense>
+        )}
+      </div>
     )
   );
 };

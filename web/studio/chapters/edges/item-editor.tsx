@@ -1,6 +1,7 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { ArrowLeft, ArrowRight, Copy, Replace, Trash2 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
+import { useMemo } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { ItemFaces } from './item-faces.tsx';
 import { ItemFrame } from '../../../../core/arrange/schema.ts';
@@ -10,6 +11,7 @@ import { itemKindOf, itemKinds } from '../../../../core/items/list.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
+import { OfPart } from '../../form/of-part.ts';
 import { Fields } from '../../form/form.tsx';
 import { duplicateSelection, removeSelection, swapItem } from '../../parts/acts.ts';
 import { dressAlike, dressItems } from '../../parts/dress.ts';
@@ -76,6 +78,7 @@ function Swap({ item }: { item: Item }) {
 export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; index: number }) {
   const { edit, turn, endGesture } = useDesk.getState();
   const kind = itemKindOf(item.type);
+  const of = useMemo(() => ({ part: edge.id, item: item.id }), [edge.id, item.id]);
   const move = (to: number) => edit(edits.moveItem(item.id, edge.id, to));
   return (
     <>
@@ -102,13 +105,15 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
       )}
       {Object.keys(kind.options.shape).length > 0 && (
         <Section title="Options">
-          <Fields
-            schema={kind.options}
-            values={item.options}
-            face={item.face}
-            onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
-            onEnd={endGesture}
-          />
+          <OfPart value={of}>
+            <Fields
+              schema={kind.options}
+              values={item.options}
+              face={item.face}
+              onTurn={(change, label) => turn(named(label, edits.setItem(edge.id, item.id, change)))}
+              onEnd={endGesture}
+            />
+          </OfPart>
         </Section>
       )}
       <Section title="Room" note={<Stretch item={item} edge={edge} />}>

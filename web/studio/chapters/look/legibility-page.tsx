@@ -1,18 +1,16 @@
 import { menuKeys, menuTitles, type MenuKey } from '../../../../core/menus/schema.ts';
 import { idOfMenu } from '../../../../core/scene/menus/hanging.ts';
 import { showLegibility, useLegibilityShown } from './view.ts';
-import { named, type Edit } from '../../../../core/desk/edits/edit.ts';
 import clsx from 'clsx';
 import { ChevronDown } from 'lucide-react';
-import { useEffect, useState, type ReactNode } from 'react';
-import { edits } from '../../../../core/desk/edits/edits.ts';
+import { useState, type ReactNode } from 'react';
 import { enough, type Judgement } from '../../../../core/legibility/judge.ts';
-import type { Mend } from '../../../../core/legibility/mends.ts';
 import { partOf } from '../../../../core/desk/parts.ts';
 import { useConditions } from '../../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { nameOfPart } from '../../../../core/desk/part-names.ts';
-import { findMends, useJudging, useLegibility } from '../../../stores/legibility.ts';
+import { useJudging, useLegibility } from '../../../stores/legibility.ts';
+import { keyOf, Mends } from '../../legibility/mends.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { SwitchField } from '../../../ui/choice.tsx';
 
@@ -140,10 +138,6 @@ function whereIs({ part, half }: Judgement): string {
   return `${name.replace(/^the /, '')}, in the ${half} half`;
 }
 
-function keyOf({ part, item, text, isShown }: Judgement): string {
-  return `${part} ${item ?? ''} ${text} ${isShown}`;
-}
-
 function JudgementRow({
   judgement,
   isOpen,
@@ -177,77 +171,4 @@ function JudgementRow({
       {isOpen && <Mends judgement={judgement} />}
     </div>
   );
-}
-
-/** What would mend it, tried on the desk beforehand. */
-function Mends({ judgement }: { judgement: Judgement }) {
-  const desk = useDesk((state) => state.history?.present);
-  const [found, setFound] = useState<{ key: string; mends: Mend[] } | null>(null);
-  const key = `${keyOf(judgement)} ${judgement.contrast}`;
-  const isFine = enough(judgement) >= 1;
-  useEffect(() => {
-    if (isFine) return;
-    let isStale = false;
-    void findMends(judgement).then((mends) => {
-      if (!isStale) setFound({ key, mends });
-    });
-    return () => {
-      isStale = true;
-    };
-    // Asked again when the text or its contrast has changed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, isFine]);
-  const where = [
-    `${judgement.half} half`,
-    judgement.entry && 'one of the rotation',
-    desk && desk.screens.length > 1 && desk.screens.find(({ id }) => id === judgement.screen)?.name,
-  ]
-    .filter(Boolean)
-    .join(', ');
-  const isKnown = found?.key === key;
-  return (
-    <div className="grid gap-1 px-2 text-[12px]">
-      <p className="text-dust">
-        Worst in the {where}; needs {judgement.needs}:1.
-      </p>
-      {!isFine && !isKnown && <p className="text-dust">Trying what would help…</p>}
-      {!isFine && isKnown && found.mends.length === 0 && (
-        <p className="text-rust">No single change is enough.</p>
-      )}
-      {!isFine &&
-        isKnown &&
-        found.mends.map((mend) => (
-          <button
-            key={mend.id}
-            type="button"
-            onClick={() => apply(mend)}
-            onPointerEnter={() => tryOn(mend)}
-            onPointerLeave={() => useDesk.getState().dropGesture()}
-            className="flex justify-between gap-2 rounded-md bg-pit px-2 py-1.5 text-left text-brass hover:text-chalk"
-          >
-            {mend.title}
-            <span className="font-mono text-moss">{(mend.reaches * judgement.needs).toFixed(1)}:1</span>
-          </button>
-        ))}
-    </div>
-  );
-}
-
-function editOf({ title, change }: Mend): Edit {
-  switch (change.kind) {
-    case 'finish':
-      return named(title, edits.setFinish([change.part], change.finish));
-    case 'options':
-      return named(title, edits.setWidgetOptions(change.part, change.options));
-    case 'adjust':
-      return named(title, edits.setAdjust(change.backdrop, change.adjust));
-  }
-}
-
-function apply(mend: Mend): void {
-  useDesk.getState().edit(editOf(mend));
-}
-
-function tryOn(mend: Mend): void {
-  useDesk.getState().show(editOf(mend));
 }

@@ -12,6 +12,7 @@ import { Button, IconButton } from '../../../ui/buttons.tsx';
 import { Fold } from '../../../ui/fold.tsx';
 import { PickSome } from '../../../ui/pick-some.tsx';
 import { Section } from '../../../ui/section.tsx';
+import { OfPart } from '../../form/of-part.ts';
 import { Fields, GroupedFields } from '../../form/form.tsx';
 import { duplicateSelection, orderSelection, removeSelection } from '../../parts/acts.ts';
 import { copyDress, dressKind } from '../../parts/dress.ts';
@@ -97,16 +98,19 @@ const Faces = memo(function Faces({ id, type, face, options }: KindProps) {
 const Readings = memo(function Readings({ id, type, face, options }: KindProps) {
   const { turn, endGesture } = useDesk.getState();
   const kind = widgetKindOf(type);
+  const of = useMemo(() => ({ part: id, item: null }), [id]);
   return (
-    <GroupedFields
-      rest={kind.needs(options, face).length > 0 ? 'Readings' : 'What it shows'}
-      schema={kind.options}
-      values={options}
-      face={face}
-      adders={columnTools.get(type)?.adders}
-      onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
-      onEnd={endGesture}
-    />
+    <OfPart value={of}>
+      <GroupedFields
+        rest={kind.needs(options, face).length > 0 ? 'Readings' : 'What it shows'}
+        schema={kind.options}
+        values={options}
+        face={face}
+        adders={columnTools.get(type)?.adders}
+        onTurn={(change, label) => turn(named(label, edits.setWidgetOptions(id, change)))}
+        onEnd={endGesture}
+      />
+    </OfPart>
   );
 });
 
