@@ -44,3 +44,45 @@ export function anyColour(text: string): string | null {
   const { l = 0, c = 0, h = 0 } = (toOklch(parsed) ?? {}) as { l?: number; c?: number; h?: number };
   return [l, c, h].every(Number.isFinite) ? toHex({ l, c, h }) : null;
 }
+
+/** Letters of a line that a colour may be pasted in. */
+const MOST_PASTED = 200;
+const FIGURES = /^(\d{1,3})(?:\s*,\s*|\s+)(\d{1,3})(?:\s*,\s*|\s+)(\d{1,3})$/;
+const WRITTEN = /#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]*\)/gi;
+
+/**
+ * A colour however a person writes or pastes it, as #rrggbb: all that `anyColour` reads, digits without their `#`, three
+ * figures from 0 to 255, and any of these with a name before it and a semicolon, a comma or quotes around it. Null where
+ * there is none, or more than one.
+ */
+export function writtenColour(text: string): string | null {
+  if (text.length > MOST_PASTED) return null;
+  const plain = bared(text);
+  return colourAlone(plain) ?? colourNamed(plain) ?? onlyColourIn(plain);
+}
+
+/** Without quotes around it and what ends a line. */
+function bared(text: string): string {
+  const trimmed = text.trim().replace(/\s*!important\b/i, '');
+  const [start, end] = [/^["'`\s]{0,4}/, /["'`;,\s]{0,6}$/];
+  return trimmed.replace(start, '').replace(end, '');
+}
+
+function colourAlone(plain: string): string | null {
+  const known = anyColour(plain);
+  if (known) return known;
+  if (/^(?:[0-9a-f]{3,4}|[0-9a-f]{6}|[0-9a-f]{8})$/i.test(plain)) return anyColour(`#${plain}`);
+  const figures = FIGURES.exec(plain)?.slice(1).map(Number);
+  return figures?.every((value) => value <= 255) ? anyColour(`rgb(${figures.join(' ')})`) : null;
+}
+
+/** `accent: …`, `--accent = …` */
+function colourNamed(plain: string): string | null {
+  const at = Math.max(plain.indexOf(':'), plain.indexOf('='));
+  return at < 0 ? null : colourAlone(bared(plain.slice(at + 1)));
+}
+
+function onlyColourIn(plain: string): string | null {
+  const [found, ...more] = plain.match(WRITTEN) ?? [];
+  return found !== undefined && more.length === 0 ? anyColour(found) : null;
+}

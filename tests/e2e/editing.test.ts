@@ -104,10 +104,16 @@ withApp('editing', ({ server, open }) => {
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Marks: one-off colour, as text' }).fill('reddish');
     await page.keyboard.press('Enter');
-    await page.getByText(/Write #rrggbb or oklch/).waitFor();
+    await page.getByText(/That is no colour/).waitFor();
+    // What is pasted with a name before it and a semicolon behind is understood.
+    await page
+      .getByRole('textbox', { name: 'Marks: one-off colour, as text' })
+      .fill('--accent: rgb(239 226 192);');
+    await page.keyboard.press('Enter');
+    await page.getByText(/That is no colour/).waitFor({ state: 'detached' });
     await page.keyboard.press('Escape');
     await untilKept(page);
-    expect((await widget('sound-room', 'bulletin'))?.options['colour']).to.match(/^#[0-9a-f]{6}$/);
+    expect((await widget('sound-room', 'bulletin'))?.options['colour']).to.equal('#efe2c0');
     await page.getByRole('button', { name: 'Marks: Second' }).click();
     await untilKept(page);
     expect((await widget('sound-room', 'bulletin'))?.options['colour']).to.equal('second');

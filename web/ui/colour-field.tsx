@@ -1,14 +1,16 @@
 import clsx from 'clsx';
 import { Popover } from 'radix-ui';
 import { Pipette } from 'lucide-react';
-import { useContext, useState } from 'react';
+import { Suspense, useContext, useState } from 'react';
 import { HexColorPicker } from 'react-colorful';
-import { hexOf, isColourString } from '../../core/values/colour.ts';
 import { paletteOf } from '../../core/colour/look.ts';
 import type { RoleValues } from '../../core/colour/roles.ts';
 import { isRole, roleTitles, roles as roleNames, type Colour } from '../../core/values/roles.ts';
+import { later } from '../later.ts';
 import { PickFromStage } from './pick-from-stage.ts';
-import { TextField } from './text-field.tsx';
+
+/** Reading all writings of colours comes with the first picker. */
+const ColourText = later(async () => ({ default: (await import('./colour-text.tsx')).ColourText }));
 
 /** A colour of the desk: a role, or a one-off colour, which is marked as one. */
 export function ColourField({
@@ -81,7 +83,6 @@ export function PickerButton({
   /** As wide as there is room. */
   isFilling?: boolean;
 }) {
-  const [error, setError] = useState<string | null>(null);
   const [isOpen, setOpen] = useState(false);
   const pick = useContext(PickFromStage);
   return (
@@ -128,22 +129,16 @@ export function PickerButton({
               <Pipette size={13} /> pick from the stage
             </button>
           )}
-          <TextField
-            label={`${label}, as text`}
-            value={colour}
-            className="font-mono"
-            check={(text) => (isColourString(text.trim()) ? null : 'Write #rrggbb or oklch(…).')}
-            onError={setError}
-            onChange={(text) => {
-              onTurn(hexOf(text.trim()));
-              onEnd();
-            }}
-          />
-          {error && (
-            <p role="alert" className="text-[12px] text-rust">
-              {error}
-            </p>
-          )}
+          <Suspense fallback={<div className="h-8" />}>
+            <ColourText
+              label={`${label}, as text`}
+              colour={colour}
+              onTake={(next) => {
+                onTurn(next);
+                onEnd();
+              }}
+            />
+          </Suspense>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
