@@ -131,6 +131,20 @@ describe('adding', () => {
     expect(new Set(ids).size).to.equal(ids.length);
     expect(selectedParts().item?.index).to.equal(ids.length - 1);
   });
+
+  it('adds an item after the one that is chosen, and at the end where none is', () => {
+    addEdge('dock');
+    const [edge] = desk().edges;
+    const id = edge?.id ?? '';
+    const [first] = edge?.items ?? [];
+    select(first?.id ?? '');
+    addItem(id, 'divider');
+    expect(selectedParts().item?.index).to.equal(1);
+    expect(desk().edges[0]?.items[1]?.type).to.equal('divider');
+    select(id);
+    addItem(id, 'spring');
+    expect(desk().edges[0]?.items.at(-1)?.type).to.equal('spring');
+  });
 });
 
 describe('changing what is selected', () => {

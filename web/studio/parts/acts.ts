@@ -156,6 +156,7 @@ export function swapItem(item: Item, type: ItemType): void {
     .edit(edits.swapItem(item.id, { ...fresh, face, keeps, iconSize, before, after, presses, options }));
 }
 
+/** Adds an item to an edge: at a place of it, or after the item that is chosen there, or at its end. */
 export function addItem(edgeId: string, type: ItemType, index?: number): void {
   const desk = presentDesk();
   const edge = desk?.edges.find(({ id }) => id === edgeId);
@@ -163,7 +164,9 @@ export function addItem(edgeId: string, type: ItemType, index?: number): void {
   const used = new Set(edge.items.map((item) => item.options['application']));
   const application = desk.applications.find(({ id }) => !used.has(id))?.id ?? desk.applications[0]?.id ?? '';
   const item = createItem(newId(), type, type === 'application' ? { application } : {});
-  const add = edits.addItem(edgeId, item, index ?? edge.items.length);
+  const { item: chosen } = selectedParts();
+  const after = chosen?.edge.id === edgeId ? chosen.index + 1 : edge.items.length;
+  const add = edits.addItem(edgeId, item, index ?? after);
   if (useDesk.getState().edit(named(`Add ${titleOfItem(item).toLowerCase()}`, add)))
     useView.getState().select([item.id], 'edges');
 }
