@@ -10,7 +10,7 @@ import type { Rect } from '../../core/values/geometry.ts';
 import { judgeDesk } from '../../core/legibility/judge.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { solve } from '../../core/scene/solve.ts';
-import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
+import { addDesk, drawn, handle, stored, untilKept, withApp } from '../support/app.ts';
 import { clockAt, fromCorner } from '../support/desks.ts';
 import { bakedPixels, decode } from '../support/pixels.ts';
 
@@ -194,6 +194,15 @@ withApp('legibility', ({ server, open }) => {
     expect(offered.findIndex((text) => text.includes('backdrop'))).to.be.greaterThan(
       offered.findIndex((text) => text.includes('soft shade')),
     );
+    // What is pointed at is only shown: closed by a key, the colour is as it was.
+    await tone.hover();
+    await drawn(page);
+    expect(await drawnOn(page)).not.to.equal('rgb(239, 226, 192)');
+    await page.keyboard.press('Escape');
+    await tone.waitFor({ state: 'detached' });
+    await drawn(page);
+    expect(await drawnOn(page)).to.equal('rgb(239, 226, 192)');
+    await sign.press('Enter');
     await tone.click();
     await sign.waitFor({ state: 'detached' });
     await untilKept(page);

@@ -145,7 +145,7 @@ const ColourControl: FC<ControlProps> = ({ label, value, isDiffering, onTurn, on
         />
         {of && !isDiffering && !isRole(colour) && (
           <Suspense>
-            <WeakColour {...of} colour={hexOf(colour)} />
+            <WeakColour key={`${of.part} ${of.item}`} {...of} colour={hexOf(colour)} />
           </Suspense>
         )}
       </div>

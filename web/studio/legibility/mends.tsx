@@ -28,6 +28,8 @@ export function Mends({ judgement, onDone }: { judgement: Judgement; onDone?: ()
     // Asked again when the text or its contrast has changed.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, isFine]);
+  // Closed by a key while one is pointed at, nothing leaves it: what is only shown goes all the same.
+  useEffect(() => dropShown, []);
   const where = [
     `${judgement.half} half`,
     judgement.entry && 'one of the rotation',
@@ -56,7 +58,7 @@ export function Mends({ judgement, onDone }: { judgement: Judgement; onDone?: ()
               onDone?.();
             }}
             onPointerEnter={() => tryOn(mend)}
-            onPointerLeave={() => useDesk.getState().dropGesture()}
+            onPointerLeave={dropShown}
             className="flex justify-between gap-2 rounded-md bg-pit px-2 py-1.5 text-left text-brass hover:text-chalk"
           >
             {mend.title}
@@ -87,6 +89,12 @@ function editOf({ title, change }: Mend): Edit {
 
 function apply(mend: Mend): void {
   useDesk.getState().edit(editOf(mend));
+}
+
+/** Gives back the desk as it is, where a mend is only shown on it: what somebody drags goes on. */
+function dropShown(): void {
+  const { history, dropGesture } = useDesk.getState();
+  if (history?.gesture?.isOnlyShown) dropGesture();
 }
 
 function tryOn(mend: Mend): void {
