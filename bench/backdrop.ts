@@ -4,7 +4,7 @@ import { adjustPixels } from '../core/backdrop/adjust.ts';
 import { sampleOf, type Drawn, type DrawnAdjust } from '../core/backdrop/drawn.ts';
 import type { Pixels } from '../core/colour/extract.ts';
 import { createMotif } from '../core/desk/defaults.ts';
-import { judgeDesk, type PixelsOf } from '../core/legibility/judge.ts';
+import { judgeDesk, sightBy, type PixelsOf } from '../core/legibility/judge.ts';
 import { learnFamilies } from '../core/text/families.ts';
 import { demoDesks } from '../demo/desks.ts';
 import { bake } from '../server/pictures/bake.ts';
@@ -110,11 +110,11 @@ async function judging(): Promise<number> {
     return { ...pixels, data: new Uint8ClampedArray(pixels.data) };
   };
   const conditions = { moment: Date.UTC(2026, 10, 24, 7, 12) };
-  await judgeDesk(desk, conditions, pixelsOf);
+  await judgeDesk(desk, conditions, sightBy(pixelsOf));
   const times: number[] = [];
   for (let round = 0; round < 9; round++) {
     const start = performance.now();
-    await judgeDesk(desk, conditions, pixelsOf);
+    await judgeDesk(desk, conditions, sightBy(pixelsOf));
     times.push(performance.now() - start);
   }
   return times.sort((a, b) => a - b)[4] ?? NaN;

@@ -1,16 +1,23 @@
 import { createHash } from 'node:crypto';
-import { readFile } from 'node:fs/promises';
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import sharp from 'sharp';
-import { readBundle } from '../core/bundle/bundle.ts';
+import { TONES_WIDTH, unpackTones, type Tones } from '../core/backdrop/tones.ts';
+import { readBundle, type Bundle } from '../core/bundle/bundle.ts';
 import { extractPalette } from '../core/colour/extract.ts';
 import { drawRoles } from '../core/colour/scheme.ts';
 import { problemText, refuse, type Result } from '../core/desk/problem.ts';
 import { readDesk } from '../core/desk/read.ts';
 import type { Desk } from '../core/desk/desk.ts';
+import { backdropsOf, nearerOf } from '../core/scene/backdrop.ts';
 import { solve } from '../core/scene/solve.ts';
 import { learnDesk } from '../core/scene/learn.ts';
 import { formatMoment } from '../core/sources/time/time.ts';
+import { bake } from '../server/pictures/bake.ts';
+import { shownSize } from '../server/pictures/render.ts';
+import { tonesIn } from '../server/pictures/tones.ts';
 
 /** Exit codes, for scripts. */
 export const EXIT = { fine: 0, refused: 1, usage: 2, unreadable: 3 } as const;
@@ -97,15 +104,19 @@ async function read(file: string): Promise<Buffer> {
 
 /** A bundle, or the bare JSON of a desk. */
 async function readDeskFile(file: string): Promise<Result<Desk>> {
+  const bundle = await readFileOfDesk(file);
+  return bundle.ok ? { ok: true, value: bundle.value.desk } : bundle;
+}
+
+/** The same with its pictures; the bare JSON of a desk has none. */
+async function readFileOfDesk(file: string): Promise<Result<Pick<Bundle, 'desk' | 'pictures'>>> {
   const bytes = await read(file);
   if (bytes[0] === 0x50 || !file.endsWith('.json')) {
-    const bundle = readBundle(new Uint8Array(bytes), (file) =>
-      createHash('sha256').update(file).digest('hex'),
-    );
-    return bundle.ok ? { ok: true, value: bundle.value.desk } : bundle;
+    return readBundle(new Uint8Array(bytes), (file) => createHash('sha256').update(file).digest('hex'));
   }
   try {
-    return readDesk(JSON.parse(bytes.toString('utf8')));
+    const desk = readDesk(JSON.parse(bytes.toString('utf8')));
+    return desk.ok ? { ok: true, value: { desk: desk.value, pictures: [] } } : desk;
   } catch {
     return refuse('', 'is not JSON');
   }
@@ -129,17 +140,20 @@ async function check(file: string): Promise<Answer> {
 }
 
 async function solveFile(file: string, { screen, at }: Values, now: () => number): Promise<Answer> {
-  const desk = await readDeskFile(file);
-  if (!desk.ok)
+  const read = await readFileOfDesk(file);
+  if (!read.ok)
     throw new Stop(
       EXIT.refused,
-      desk.problems.map((problem) => `${file}: ${problemText(problem)}`).join('\n'),
+      read.problems.map((problem) => `${file}: ${problemText(problem)}`).join('\n'),
     );
+  const { pictures } = read.value;
+  const desk = sized(read.value.desk, screen);
   const moment = at === undefined ? now() : Date.parse(at);
   if (Number.isNaN(moment))
     throw new Stop(EXIT.usage, `--at ${at}: not a moment, such as 2026-11-24T07:12:00Z.`);
-  await learnDesk(desk.value);
-  const scene = solve(sized(desk.value, screen), { moment });
+  await learnDesk(desk);
+  const tones = await tonesBehind(desk, pictures, moment);
+  const scene = solve(desk, { moment, tones });
   const lines = scene.screens.flatMap(({ name, rect, free, edges, widgets }) => [
     `${name}, ${rect.width} × ${rect.height}; free ${box(free)}`,
     ...edges.flatMap((edge) => [
@@ -151,11 +165,38 @@ async function solveFile(file: string, { screen, at }: Values, now: () => number
         `  ${widget.type} ${widget.id}: ${box(widget.rect)}, scale ${Math.round(widget.scale * 100) / 100}`,
     ),
   ]);
-  const time = formatMoment(moment, desk.value.place.zone, 'EEE d MMM yyyy, HH:mm');
+  const time = formatMoment(moment, desk.place.zone, 'EEE d MMM yyyy, HH:mm');
   return {
-    text: [`${desk.value.name}, ${time} (${desk.value.place.zone})`, ...lines].join('\n'),
+    text: [`${desk.name}, ${time} (${desk.place.zone})`, ...lines].join('\n'),
     json: scene,
   };
+}
+
+/** How dark and light it is behind each screen, from the same pictures that the server makes; none where a picture is missing. */
+async function tonesBehind(
+  desk: Desk,
+  pictures: Bundle['pictures'],
+  moment: number,
+): Promise<Map<string, Tones>> {
+  const tones = new Map<string, Tones>();
+  const folder = await mkdtemp(join(tmpdir(), 'velvet-ledge-'));
+  try {
+    for (const [screen, backdrop] of backdropsOf(desk, { moment })) {
+      const drawn = nearerOf(backdrop);
+      const { source } = drawn;
+      const picture = source.kind === 'picture' && pictures.find(({ id }) => id === source.picture);
+      if (source.kind === 'picture' && !picture) continue;
+      const path = picture ? join(folder, picture.id) : null;
+      if (path && picture) await writeFile(path, picture.bytes);
+      const size = shownSize(drawn, TONES_WIDTH);
+      const made = await bake({ drawn, path, ...size, format: 'webp', isForShow: true });
+      const known = unpackTones(await tonesIn(made));
+      if (known) tones.set(screen, known);
+    }
+  } finally {
+    await rm(folder, { recursive: true });
+  }
+  return tones;
 }
 
 /** The desk with its first screen at another size. */

@@ -1,8 +1,9 @@
-import { isRole, type Colour } from '../values/roles.ts';
+import { isRole, roles, type Colour } from '../values/roles.ts';
 import type { Finish } from '../values/finish.ts';
 import { hexOf, withOpacity } from '../values/colour.ts';
 import { readableOn } from './readable.ts';
 import { resolveRoles, type RoleValues, type Roles } from './roles.ts';
+import { readableOver, wayOver, type Tone, type Way } from './tone.ts';
 
 /** The colours in force: every role as hex, and roles made readable on the surface that they stand on. */
 export interface Palette {
@@ -54,6 +55,8 @@ export interface Surface {
   edgeLine: number;
   edgeColour: string;
   shadow: number;
+  /** Every role as text on this surface. */
+  reads: Readonly<Roles>;
   /** The colours of text and marks on this surface. */
   ink: string;
   softInk: string;
@@ -61,6 +64,8 @@ export interface Surface {
   onAccent: string;
   second: string;
   alert: string;
+  /** Of a bare part over a backdrop that is known: which way its ink went. */
+  way: Way | null;
 }
 
 /** The opacity of the deepest shade behind a bare part. */
@@ -84,11 +89,56 @@ export function surfaceOf(finish: Finish, palette: Palette): Surface {
   return surface;
 }
 
-/** Text on a bare part stands on the backdrop, for which the ground role is the nearest thing known. */
+/** The contrast that marks must reach (WCAG 2.2, success criterion 1.4.11). */
+export const MARK_CONTRAST = 3;
+
+const fitted = new WeakMap<Surface, Map<string, Surface>>();
+
+/**
+ * The surface of a bare part with its colours made to be read over a tone; the very same for the same. What was fitted
+ * before is `held` while something moves under the hand: its ink turns only where it has to.
+ */
+export function surfaceOver(bare: Surface, palette: Palette, tone: Tone, held: Surface | null): Surface {
+  let known = fitted.get(bare);
+  if (!known) fitted.set(bare, (known = new Map()));
+  const key = `${held?.way ?? ''} ${tone.dark} ${tone.light}`;
+  let surface = known.get(key);
+  if (!surface) {
+    const way = wayOver(palette.roles.ink, tone, held?.way ?? null);
+    // Where the way is the same, so is all else, whichever it was before.
+    const plain = `${tone.dark} ${tone.light} ${way}`;
+    surface = known.get(plain) ?? fitTo(bare, palette, tone, way);
+    known.set(plain, surface);
+    known.set(key, surface);
+  }
+  return surface;
+}
+
+function fitTo(bare: Surface, palette: Palette, tone: Tone, way: Way): Surface {
+  const text = (colour: string) => readableOver(colour, tone, way);
+  const mark = (colour: string) => readableOver(colour, tone, way, MARK_CONTRAST);
+  const reads = Object.fromEntries(roles.map((role) => [role, text(palette.roles[role])])) as Roles;
+  const accent = mark(palette.roles.accent);
+  return {
+    ...bare,
+    edgeColour: withOpacity(reads.ink, 0.18),
+    reads,
+    ink: reads.ink,
+    softInk: reads.softInk,
+    accent,
+    onAccent: palette.textOn('ink', accent),
+    second: mark(palette.roles.second),
+    alert: mark(palette.roles.alert),
+    way,
+  };
+}
+
+/** Text on a bare part stands on the backdrop, for which the ground role is the nearest thing known as long as nothing is. */
 function workOut(finish: Finish, palette: Palette): Surface {
   const tint = palette.colour(finish.tint);
   const beneath = finish.kind === 'bare' ? palette.roles.ground : tint;
   const bare = finish.kind === 'bare';
+  const reads = Object.fromEntries(roles.map((role) => [role, palette.textOn(role, beneath)])) as Roles;
   return {
     kind: finish.kind,
     // A bare part has no surface, but may throw a soft shade of the ground behind what it shows.
@@ -99,13 +149,15 @@ function workOut(finish: Finish, palette: Palette): Surface {
     blur: finish.kind === 'frosted' ? finish.blur : 0,
     radius: finish.radius,
     edgeLine: bare ? 0 : finish.edgeLine,
-    edgeColour: withOpacity(palette.textOn('ink', beneath), 0.18),
+    edgeColour: withOpacity(reads.ink, 0.18),
     shadow: finish.shadow,
-    ink: palette.textOn('ink', beneath),
-    softInk: palette.textOn('softInk', beneath),
+    reads,
+    ink: reads.ink,
+    softInk: reads.softInk,
     accent: palette.colour('accent'),
     onAccent: palette.textOn('ink', palette.colour('accent')),
     second: palette.colour('second'),
     alert: palette.colour('alert'),
+    way: null,
   };
 }

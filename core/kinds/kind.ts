@@ -45,7 +45,7 @@ export interface DeskFacts {
 
 interface PartContext extends DeskFacts {
   readings: Readings;
-  /** A colour as hex, readable as text on the part's surface. */
+  /** A colour as a paint: a role is made readable on whatever surface the part stands on. */
   textColour(colour: Colour): Paint;
   /** A colour as #rrggbb, and what can be read on one. */
   plainColour(colour: Colour): `#${string}`;

@@ -4,6 +4,7 @@ import type { DeskFont, Ink } from '../text/cuts.ts';
 import { uses, type Use } from '../text/schema.ts';
 import type { ShippedFamily } from '../values/family.ts';
 import { bottom, right, type Rect, type Size } from '../values/geometry.ts';
+import { isRole, type Role } from '../values/roles.ts';
 
 /**
  * The inside of a part is laid out once, here in the core: its size, the judging of its texts and its drawing all read
@@ -15,12 +16,12 @@ export type Fonts = Readonly<Record<Use, DeskFont>>;
 /** A use of the desk's type, or a family of the part's own. */
 export type FontName = Use | ShippedFamily;
 
-/** A colour of the surface that the part stands on by what it is for, or #rrggbb. */
-export type Paint = keyof Pick<Surface, 'ink' | 'softInk'> | `#${string}`;
+/** A role as it can be read on the surface that the part stands on, or #rrggbb, which stays what it is. */
+export type Paint = Role | `#${string}`;
 
 /** A paint as #rrggbb. */
 export function paintOn(surface: Surface, paint: Paint): string {
-  return paint === 'ink' || paint === 'softInk' ? surface[paint] : paint;
+  return isRole(paint) ? surface.reads[paint] : paint;
 }
 
 /** One line of text in one setting. */

@@ -1,9 +1,11 @@
 import { intersection, type Point, type Rect, type Size } from '../values/geometry.ts';
 import { blurPixels } from '../backdrop/adjust.ts';
 import { backdropFor, drawnOf, type Drawn } from '../backdrop/drawn.ts';
+import { TONES_WIDTH, tonesOf, type Tones } from '../backdrop/tones.ts';
 import { paletteOf, type Surface } from '../colour/look.ts';
 import { toBytes } from '../values/colour.ts';
 import type { Pixels } from '../colour/extract.ts';
+import { luminance, ratioOf } from '../colour/tone.ts';
 import { APCA_BODY, APCA_LARGE, apcaContrast } from '../colour/apca.ts';
 import type { Backdrop } from '../backdrop/schema.ts';
 import type { Desk } from '../desk/desk.ts';
@@ -18,6 +20,7 @@ import { idOfMenu } from '../scene/menus/hanging.ts';
 import type { OpenMenu } from '../scene/conditions.ts';
 import type { Scene, SceneScreen } from '../scene/scene.ts';
 import { partsOn } from '../scene/parts.ts';
+import { createMemory } from '../scene/memory.ts';
 import { solve } from '../scene/solve.ts';
 import type { TrialWindow } from '../windows/trial.ts';
 
@@ -64,6 +67,24 @@ export interface Judgement {
 /** Gives the pixels of a backdrop at a size. */
 export type PixelsOf = (drawn: Drawn, size: Size) => Promise<Pixels>;
 
+/** How what lies behind is seen. */
+export interface Sight {
+  pixelsOf: PixelsOf;
+  /** How dark and light it is, and where; null where that is not known. */
+  tonesOf(drawn: Drawn): Promise<Tones | null>;
+}
+
+/** Sees by pixels alone. */
+export function sightBy(pixelsOf: PixelsOf): Sight {
+  return {
+    pixelsOf,
+    async tonesOf(drawn) {
+      const height = Math.max(1, Math.round((TONES_WIDTH * drawn.part.height) / drawn.part.width));
+      return tonesOf(await pixelsOf(drawn, { width: TONES_WIDTH, height }));
+    },
+  };
+}
+
 /** Pixels along a screen's longer side: a text of usual size is still several pixels high. */
 const LOOKED_AT = 640;
 
@@ -89,7 +110,7 @@ export function enough({ contrast, needs }: Pick<Judgement, 'contrast' | 'needs'
 export async function judgeDesk(
   desk: Desk,
   conditions: JudgeConditions,
-  pixelsOf: PixelsOf,
+  sight: Sight,
   only: string | null = null,
 ): Promise<Judgement[]> {
   const worst = new Map<string, Judgement>();
@@ -97,12 +118,7 @@ export async function judgeDesk(
   for (const half of halves) {
     const isShown = shown.includes(half);
     for (const view of viewsOf(desk, only)) {
-      for await (const found of judgeView(
-        desk,
-        { ...conditions, half, open: view.open },
-        view.only,
-        pixelsOf,
-      )) {
+      for await (const found of judgeView(desk, { ...conditions, half, open: view.open }, view.only, sight)) {
         const key = `${found.part} ${found.item ?? ''} ${found.text} ${isShown}`;
         const known = worst.get(key);
         if (!known || enough(found) < enough(known)) worst.set(key, { ...found, isShown });
@@ -117,9 +133,10 @@ async function* judgeView(
   desk: Desk,
   conditions: JudgeConditions & { half: Half; open: OpenMenu | null },
   only: string | null,
-  pixelsOf: PixelsOf,
+  { pixelsOf, tonesOf }: Sight,
 ): AsyncGenerator<Omit<Judgement, 'isShown'>> {
-  const scene = solve(desk, conditions);
+  const memory = createMemory();
+  const scene = solve(desk, conditions, memory);
   for (const screen of scene.screens) {
     const source = desk.screens.find(({ id }) => id === screen.id);
     if (!source || (only !== null && !partsOn(screen).some(({ id }) => id === only))) continue;
@@ -129,8 +146,10 @@ async function* judgeView(
       height: Math.max(1, Math.round(screen.rect.height * density)),
     };
     for (const { drawn, backdrop, entry } of layersOf(desk, source, scene, conditions)) {
-      const pixels = await pixelsOf(drawn, size);
-      for (const found of judgeScreen(screen, pixels, density, only))
+      const [pixels, tones] = await Promise.all([pixelsOf(drawn, size), tonesOf(drawn)]);
+      const over = tones && solve(desk, { ...conditions, tones: new Map([[screen.id, tones]]) }, memory);
+      const seen = over?.screens.find(({ id }) => id === screen.id) ?? screen;
+      for (const found of judgeScreen(seen, pixels, density, only))
         yield { ...found, half: scene.half, backdrop, entry };
     }
   }
@@ -191,9 +210,9 @@ function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only:
     if (only === null || part.id === only) {
       for (const { rect, colour, opacity } of part.backings?.() ?? [])
         tint(pixels, pixelRect(pixels, rect, density), paintOn(part.surface, colour), opacity);
-      for (const { item, run, box, scale, plate } of part.texts()) {
+      for (const { item, run, box, scale, plate, surface } of part.texts()) {
         if (run.text.trim() === '') continue;
-        const colour = paintOn(plate?.surface ?? part.surface, run.colour);
+        const colour = paintOn(plate?.surface ?? surface ?? part.surface, run.colour);
         // A plate is there with its own text only.
         const area = plate && pixelRect(pixels, plate.rect, density);
         const before = area && cut(pixels, area);
@@ -285,16 +304,6 @@ function put(pixels: Pixels, { x, y, width, height }: Rect, data: Uint8ClampedAr
 /** The share of a text's area that may be weaker than what it is judged by. */
 const WEAKEST_SHARE = 0.05;
 
-/** sRGB byte to linear light (WCAG 2.2, relative luminance). */
-const LINEAR = Float32Array.from({ length: 256 }, (_, value) => {
-  const v = value / 255;
-  return v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
-});
-
-function luminance(r: number, g: number, b: number): number {
-  return 0.2126 * (LINEAR[r] as number) + 0.7152 * (LINEAR[g] as number) + 0.0722 * (LINEAR[b] as number);
-}
-
 /** Where the value stands that so many others come before, by size and, among equal ones, by place. */
 function rankedAt(values: Float64Array, rank: number): number {
   const sorted = values.toSorted();
@@ -323,7 +332,7 @@ function lookBeneath(
         pixels.data[at + 1] as number,
         pixels.data[at + 2] as number,
       );
-      const ratio = (Math.max(text, beneath) + 0.05) / (Math.min(text, beneath) + 0.05);
+      const ratio = ratioOf(text, beneath);
       ratios[index] = ratio;
       if (ratio < (ratios[weakest] as number)) weakest = index;
       index++;

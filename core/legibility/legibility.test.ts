@@ -16,7 +16,7 @@ import { learnWidgets } from '../widgets/learn.ts';
 import { widgetKinds } from '../widgets/list.ts';
 import { solve } from '../scene/solve.ts';
 import { windowOf } from '../../tests/support/windows.ts';
-import { enough, judgeDesk, type Judgement, type PixelsOf } from './judge.ts';
+import { enough, judgeDesk, sightBy, type Judgement, type PixelsOf, type Sight } from './judge.ts';
 import { mended, mendsFor } from './mends.ts';
 
 const now = { moment: DAWN };
@@ -50,8 +50,11 @@ function deskWith(
   };
 }
 
+/** Where nobody knows how dark and light it is behind: bare parts go by the ground. */
+const unmapped = (pixelsOf: PixelsOf): Sight => ({ pixelsOf, tonesOf: () => Promise.resolve(null) });
+
 async function worstOf(desk: Desk, pixelsOf: PixelsOf) {
-  const [worst] = await judgeDesk(desk, now, pixelsOf, 'clock');
+  const [worst] = await judgeDesk(desk, now, unmapped(pixelsOf), 'clock');
   if (!worst) throw new Error('nothing was judged');
   return worst;
 }
@@ -166,7 +169,7 @@ describe('judging whether a text can be read', () => {
     const base = deskWith({ kind: 'bare', shadow: 0 });
     const fixed: Desk = { ...base, look: { ...base.look, half: { by: 'choice', half: 'light' } } };
     const byWorst = async (desk: Desk) =>
-      (await judgeDesk(desk, now, flat([255, 255, 255]), 'clock')).map(
+      (await judgeDesk(desk, now, unmapped(flat([255, 255, 255])), 'clock')).map(
         ({ half, isShown, contrast: found }) => ({
           half,
           isShown,
@@ -190,9 +193,9 @@ describe('judging whether a text can be read', () => {
       finish: { ...desk.look.finish, kind: 'matte', tint: 'ground' },
     };
     const stacked = { ...desk, widgets: [beneath, ...desk.widgets] };
-    const clock = (await judgeDesk(stacked, now, flat([255, 255, 255]), 'clock'))[0];
+    const clock = (await judgeDesk(stacked, now, unmapped(flat([255, 255, 255])), 'clock'))[0];
     expect(clock?.contrast).to.be.above(15);
-    expect(await judgeDesk(stacked, now, flat([255, 255, 255]), 'nobody')).to.deep.equal([]);
+    expect(await judgeDesk(stacked, now, unmapped(flat([255, 255, 255])), 'nobody')).to.deep.equal([]);
   });
 });
 
@@ -207,7 +210,7 @@ describe('mending what can hardly be read', () => {
       const pixels = adjusted([235, 235, 225]);
       const worst = await worstOf(desk, pixels);
       expect(enough(worst)).to.be.below(1);
-      const mends = await mendsFor(desk, now, worst, pixels);
+      const mends = await mendsFor(desk, now, worst, unmapped(pixels));
       expect(mends.length).to.be.above(0);
       for (const mend of mends) {
         const after = await worstOf(mended(desk, mend), pixels);
@@ -241,7 +244,7 @@ describe('mending what can hardly be read', () => {
     const worst = await worstOf(chosen, halfLit);
     expect(worst.colour).to.equal(cream);
     expect(enough(worst)).to.be.below(1);
-    const mends = await mendsFor(chosen, now, worst, halfLit);
+    const mends = await mendsFor(chosen, now, worst, unmapped(halfLit));
     const orderOf = (id: string) =>
       ['darker', 'shadow', 'surface', 'role', 'place', 'darken', 'lighten'].findIndex((one) =>
         id.startsWith(one),
@@ -276,9 +279,9 @@ describe('mending what can hardly be read', () => {
       edges: [{ ...createPanel('panel', 'main', 'top', [label('one'), label('two')]), finish }],
     };
     const lit = adjusted([230, 224, 210]);
-    const [worst] = (await judgeDesk(desk, now, lit, 'panel')).filter(({ item }) => item === 'two');
+    const [worst] = (await judgeDesk(desk, now, unmapped(lit), 'panel')).filter(({ item }) => item === 'two');
     if (!worst) throw new Error('nothing was judged');
-    const tone = (await mendsFor(desk, now, worst, lit)).find(({ id }) => id === 'darker');
+    const tone = (await mendsFor(desk, now, worst, unmapped(lit))).find(({ id }) => id === 'darker');
     expect(tone?.change).to.deep.include({ kind: 'options', part: 'panel', item: 'two' });
     const after = tone ? mended(desk, tone).edges[0]?.items : [];
     expect(after?.[0]).to.equal(desk.edges[0]?.items[0]);
@@ -290,7 +293,7 @@ describe('mending what can hardly be read', () => {
     const ofBackdrop = async (desk: Desk, rgb: readonly [number, number, number]) => {
       const worst = await worstOf(desk, adjusted(rgb));
       expect(enough(worst)).to.be.below(1);
-      const mends = await mendsFor(desk, now, worst, adjusted(rgb));
+      const mends = await mendsFor(desk, now, worst, unmapped(adjusted(rgb)));
       return mends.flatMap(({ change }) => (change.kind === 'adjust' ? [change.adjust] : []));
     };
     const places = {
@@ -369,7 +372,8 @@ describe('every face of every widget', () => {
   for (const desk of demoDesks()) {
     it(`can be read at three scales over the backdrops of ${desk.name}, in both halves`, async () => {
       const judged: Judgement[] = [];
-      for (const page of everyFaceOn(desk)) judged.push(...(await judgeDesk(page, now, bakedPixels)));
+      for (const page of everyFaceOn(desk))
+        judged.push(...(await judgeDesk(page, now, sightBy(bakedPixels))));
       expect(new Set(judged.map(({ part }) => part)).size).to.be.greaterThan(100);
       const weak = judged.filter((one) => enough(one) < 1 && one.isShown);
       expect(
@@ -395,7 +399,7 @@ describe('the demo', () => {
       // Each once in front; those behind are dimmed on purpose.
       for (const front of open) {
         const windows = [...open.filter((one) => one !== front), front];
-        const judged = await judgeDesk(desk, { ...now, windows }, bakedPixels, front.id);
+        const judged = await judgeDesk(desk, { ...now, windows }, sightBy(bakedPixels), front.id);
         expect(judged.length, front.id).to.be.greaterThan(0);
         const weak = judged.filter((one) => enough(one) < 1 && one.isShown);
         expect(
@@ -405,7 +409,7 @@ describe('the demo', () => {
     });
 
     it(`${desk.name}: every text can be read, over every backdrop, in both halves`, async () => {
-      const weak = (await judgeDesk(desk, now, bakedPixels)).filter((one) => enough(one) < 1);
+      const weak = (await judgeDesk(desk, now, sightBy(bakedPixels))).filter((one) => enough(one) < 1);
       expect(
         weak.map(
           ({ part, text, half, entry, contrast: found }) => `${part} ${text} ${half} ${entry ?? ''} ${found}`,

@@ -13,7 +13,7 @@ import { overlaps, type Rect } from '../values/geometry.ts';
 import { points, type Place } from '../values/place.ts';
 import { Colour, isRole, roleTitles, type Role } from '../values/roles.ts';
 import type { Finish } from '../values/finish.ts';
-import { enough, judgeDesk, type JudgeConditions, type Judgement, type PixelsOf } from './judge.ts';
+import { enough, judgeDesk, type JudgeConditions, type Judgement, type Sight } from './judge.ts';
 
 /** A change that makes a text readable. */
 export interface Mend {
@@ -90,12 +90,12 @@ export async function mendsFor(
   desk: Desk,
   conditions: JudgeConditions,
   judgement: Beneath,
-  pixelsOf: PixelsOf,
+  sight: Sight,
 ): Promise<Mend[]> {
   const found: Mend[] = [];
   for (const way of waysFor(desk, conditions, judgement)) {
     const mend = await (way.isEach ? firstOf : leastOf)(way, async (change) => {
-      const judged = await judgeDesk(mended(desk, { change }), conditions, pixelsOf, judgement.part);
+      const judged = await judgeDesk(mended(desk, { change }), conditions, sight, judgement.part);
       // What is never shown need not be mended with what is.
       const counting = judged.filter(
         ({ isShown, item }) =>

@@ -1,14 +1,15 @@
 import type { Rect, Size } from '../values/geometry.ts';
-import { backdropFor, drawnOf } from '../backdrop/drawn.ts';
+import { backdropFor, drawnOf, type Drawn } from '../backdrop/drawn.ts';
+import { halfAt } from '../timeline/half/half.ts';
 import { rotationAt } from '../timeline/rotation/rotation.ts';
-import type { Palette } from '../colour/look.ts';
+import { paletteOf, type Palette } from '../colour/look.ts';
 import type { PlainSource } from '../backdrop/schema.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Screen } from '../desk/shapes/screens.ts';
 import type { Half } from '../values/roles.ts';
 import type { DeskFacts } from '../kinds/kind.ts';
 import type { SceneBackdrop } from './scene.ts';
-import type { AllConditions } from './conditions.ts';
+import type { AllConditions, Conditions } from './conditions.ts';
 import type { Needs } from './solving.ts';
 
 interface Solving {
@@ -44,6 +45,35 @@ export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
     drawn: draw(now.source),
     from: from && before ? { drawn: draw(before.source), share: from.share } : null,
   };
+}
+
+/** What lies behind each screen of a desk, by its id. */
+export function backdropsOf(
+  desk: Desk,
+  {
+    moment,
+    workspace = 0,
+    backdropStep = 0,
+    half: chosen = null,
+    roles = null,
+  }: Pick<Conditions, 'moment' | 'workspace' | 'backdropStep' | 'half' | 'roles'>,
+): Map<string, SceneBackdrop> {
+  const { look, place } = desk;
+  const half = chosen ?? halfAt(look.half, moment, place);
+  const solving = {
+    desk,
+    palette: paletteOf((roles ?? look.roles)[half]),
+    conditions: { moment, backdropStep },
+    half,
+    facts: { workspace: Math.min(workspace, desk.workspaces.length - 1) },
+    needs: { every: () => undefined },
+  };
+  return new Map(desk.screens.map((screen) => [screen.id, solveBackdrop(screen, solving)]));
+}
+
+/** Of a backdrop that passes into the next, the one that more is seen of. */
+export function nearerOf({ drawn, from }: SceneBackdrop): Drawn {
+  return from && from.share < 0.5 ? from.drawn : drawn;
 }
 
 export function surfaceFor(screen: Screen, desk: Desk, spans: boolean): { whole: Size; part: Rect } {

@@ -1,3 +1,4 @@
+import type { Tones } from '../backdrop/tones.ts';
 import type { Look } from '../look/schema.ts';
 import type { MenuKey } from '../menus/schema.ts';
 import type { Feed } from '../sources/feeds.ts';
@@ -56,6 +57,10 @@ interface Circumstances {
   isQuiet: boolean;
   /** Roles that stand in for the look's: what is played has its own. */
   roles: Look['roles'] | null;
+  /** How dark and light it is behind each screen, by its id; where nothing is known, bare parts go by the ground. */
+  tones: ReadonlyMap<string, Tones>;
+  /** Something moves under the hand: what bare parts took on to be read stays for as long as it nearly suffices. */
+  isHeld: boolean;
   /** How many entries a rotation is ahead of its time. */
   backdropStep: number;
   overview: OpenOverview | null;
@@ -89,6 +94,8 @@ export const atRest: Circumstances = {
   isPlain: false,
   isQuiet: false,
   roles: null,
+  tones: new Map(),
+  isHeld: false,
   backdropStep: 0,
   overview: null,
   feeds: [],

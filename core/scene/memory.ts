@@ -1,4 +1,5 @@
 import type { Flowing } from '../arrange/edges.ts';
+import type { Cover, Tones } from '../backdrop/tones.ts';
 import type { Surface } from '../colour/look.ts';
 import type { Edge, Item } from '../desk/shapes/edges.ts';
 import type { Widget } from '../desk/shapes/widgets.ts';
@@ -47,6 +48,9 @@ export interface KeptEdge {
   plate: Surface | null;
   stand: Stand;
   isAway: boolean;
+  /** What lies behind a bare one, and whether its colours were held. */
+  tones: Tones | null;
+  isHeld: boolean;
   /** What was looked at for it, in the order in which it was, and for how long all of it is true. */
   looked: readonly LookedItem[];
   truth: Truth;
@@ -61,7 +65,11 @@ export interface KeptWidget extends Size {
   stand: Stand;
   seen: Seen;
   shown: Shown;
+  /** Whatever lies behind it, and as it is where it stands. */
   surface: Surface;
+  fitted: Made<Surface> | null;
+  /** What it lays over the backdrop, and others that stand before it. */
+  covers: Made<readonly Cover[]> | null;
   scale: number;
   padding: number;
   /** Null until it was on a screen. */

@@ -10,6 +10,8 @@ export interface SceneText {
   /** What the eye sees of it, px of the screen. */
   box: Rect;
   scale: number;
+  /** What its colour is read from, where that is not the part's own surface. */
+  surface: Surface | null;
   /** What it stands on by itself, where it is there only while something is pointed at. */
   plate: { rect: Rect; surface: Surface } | null;
 }

@@ -43,6 +43,8 @@ export type SceneItem = ItemUnion & {
   rect: Rect;
   /** Where its inside begins, from the top left of its rectangle. */
   at: Point;
+  /** Its colours on a bare edge, fitted to what lies behind it; null where they are the edge's. */
+  surface: Surface | null;
   /** What the pointer's buttons do on it; null where they do what it is for. */
   presses: Presses | null;
 };
@@ -77,6 +79,8 @@ export interface SceneMore {
   ids: readonly string[];
   rect: Rect;
   at: Point;
+  /** As of an item. */
+  surface: Surface | null;
   layout: Layout;
 }
 
@@ -205,7 +209,9 @@ export interface SceneIcon {
   name: string;
   icon: string;
   rect: Rect;
+  /** What its label stands on, and what its sign does. */
   surface: Surface;
+  signSurface: Surface;
   sign: Rect;
   label: Run | null;
 }

@@ -10,7 +10,8 @@ import { SIMULATED } from '../sources/source.ts';
 import { isFromOutside } from '../sources/from-outside.ts';
 import { troublesOf, troubleTold } from '../sources/trouble.ts';
 import { lookUp } from '../values/look-up.ts';
-import type { Colour } from '../values/roles.ts';
+import { hexOf } from '../values/colour.ts';
+import { isRole, type Colour } from '../values/roles.ts';
 import { isSame } from '../values/share.ts';
 
 /**
@@ -125,7 +126,7 @@ export interface Seen {
   readonly isLaidByMore: boolean;
 }
 
-/** What parts stand on: a colour, for items the edge too. */
+/** What parts stand on: what is the same for all of them, for items the edge too. */
 export interface Stand<Context = WidgetContext> {
   readonly context: Context;
   readonly seen: WeakMap<object, Seen[]>;
@@ -137,7 +138,8 @@ export type ItemStand = Stand<ItemContext>;
 /** What all parts of a desk share that hardly ever changes. */
 export interface Base {
   readonly of: readonly unknown[];
-  readonly stands: Map<string, Stand>;
+  /** What parts stand on. */
+  readonly stand: Stand;
   now: Now;
 }
 
@@ -178,40 +180,42 @@ const MOST_BASES = 4;
 let bases: Base[] = [];
 
 /** What parts show under the very same circumstances; nothing yet where those are new. */
-export function baseUnder(of: readonly unknown[], now: Now): Base {
+export function baseUnder(of: readonly unknown[], palette: Palette, now: Now): Base {
   const known = bases.find(
     (one) => one.of.length === of.length && one.of.every((value, index) => Object.is(value, of[index])),
   );
-  const base = known ?? { of, stands: new Map<string, Stand>(), now };
+  const base = known ?? createBase(of, palette, now);
   base.now = now;
   bases = [base, ...bases.filter((one) => one !== base)].slice(0, MOST_BASES);
   return base;
 }
 
-/** What a part on a colour stands on. */
-export function standOn(base: Base, beneath: string, palette: Palette): Stand {
-  let stand = base.stands.get(beneath);
-  if (!stand) {
-    stand = { context: createContext(base, beneath, palette), seen: new WeakMap() };
-    base.stands.set(beneath, stand);
-  }
-  return stand;
+function createBase(of: readonly unknown[], palette: Palette, now: Now): Base {
+  const base: Base = {
+    of,
+    now,
+    stand: { context: createContext(() => base.now, now.facts, palette), seen: new WeakMap() },
+  };
+  return base;
 }
 
 /** What a kind may know; what of the desk it asks for is noted. */
-function createContext(base: Base, beneath: string, palette: Palette): WidgetContext {
-  const { fonts, units } = base.now.facts;
+function createContext(
+  current: () => Now,
+  { fonts, units }: Pick<DeskFacts, 'fonts' | 'units'>,
+  palette: Palette,
+): WidgetContext {
   const context = {
     fonts,
     units,
-    textColour: (colour: Colour) => palette.textOn(colour, beneath) as Paint,
+    textColour: (colour: Colour): Paint => (isRole(colour) ? colour : (hexOf(colour) as Paint)),
     plainColour: (colour: Colour) => palette.colour(colour) as `#${string}`,
     inkOn: (ground: string) => palette.textOn('ink', ground) as `#${string}`,
   };
   for (const [index, name] of factNames.entries())
     Object.defineProperty(context, name, {
       get: () => {
-        const value = base.now.facts[name];
+        const value = current().facts[name];
         reading?.facts.set(index, value);
         return value;
       },
@@ -219,7 +223,7 @@ function createContext(base: Base, beneath: string, palette: Palette): WidgetCon
   Object.defineProperty(context, 'readings', {
     get: () => {
       if (reading) reading.hasRead = true;
-      return reading?.bySecond === false ? base.now.ofMinute : base.now.readings;
+      return reading?.bySecond === false ? current().ofMinute : current().readings;
     },
   });
   return context as WidgetContext;

@@ -112,6 +112,7 @@ function startSolving(desk: Desk, given: Conditions, memory: Memory, library: Li
         library,
         library.on(fontBook).version,
       ],
+      palette,
       now,
     ),
     now,

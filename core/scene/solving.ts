@@ -9,7 +9,7 @@ import type { AllConditions } from './conditions.ts';
 import { SIMULATED } from '../sources/source.ts';
 import type { Finish } from '../values/finish.ts';
 import type { Half } from '../values/roles.ts';
-import { standOn, type Base, type Now, type Stand } from './shown.ts';
+import type { Base, Now } from './shown.ts';
 import type { Memory } from './memory.ts';
 import type { Library } from '../values/library.ts';
 
@@ -69,13 +69,7 @@ export class Needs {
   }
 }
 
-/** A part's surface, and what it stands on. */
-export function standingFor(
-  own: Finish | null,
-  { desk, palette, base }: Solving,
-): { surface: Surface; beneath: string; stand: Stand } {
-  const surface = surfaceOf(own ?? desk.look.finish, palette);
-  const beneath = surface.kind === 'bare' ? palette.roles.ground : surface.tint;
-  // Many finishes, few colours: parts on the same colour share what they know.
-  return { surface, beneath, stand: standOn(base, beneath, palette) };
+/** A part's surface, whatever lies behind it. */
+export function plainSurface(own: Finish | null, { desk, palette }: Solving): Surface {
+  return surfaceOf(own ?? desk.look.finish, palette);
 }

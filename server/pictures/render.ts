@@ -1,10 +1,12 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
+import { TONES_WIDTH } from '../../core/backdrop/tones.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
 import { LONGEST_DRAWN, LONGEST_WEBP } from './formats.ts';
 import type { BakeFormat } from '../../core/wire/wire.ts';
 import { CACHE_BYTES, createCache } from './cache.ts';
 import { asBuffer, type PictureStore } from './store.ts';
+import { tonesIn } from './tones.ts';
 
 /** Widths in px that pictures are shown at; a wish is rounded up to one of them. */
 export const WIDTHS = [240, 480, 960, 1920, 2560, 3840];
@@ -60,23 +62,33 @@ export function createRenderer(
     return pictures.pathOf(source.picture);
   }
 
+  /** A backdrop for looking at, as WebP. */
+  async function backdrop(drawn: Drawn, wish: number, signal?: AbortSignal): Promise<Buffer> {
+    const path = pathOf(drawn);
+    const { width, height } = shownSize(drawn, wish);
+    return cache.get(
+      `backdrop ${DRAWING} ${JSON.stringify(drawn)} ${width}`,
+      async (wanted) =>
+        asBuffer(
+          await helpers.run(
+            'bake',
+            { drawn, path, width, height, format: 'webp', isForShow: true },
+            { signal: wanted },
+          ),
+        ),
+      signal,
+    );
+  }
+
   return {
     cacheBytes: cache.bytes,
+    backdrop,
 
-    /** A backdrop for looking at, as WebP. */
-    async backdrop(drawn: Drawn, wish: number, signal?: AbortSignal): Promise<Buffer> {
-      const path = pathOf(drawn);
-      const { width, height } = shownSize(drawn, wish);
+    /** How dark and light a backdrop is, and where, from a small picture of it. */
+    async tones(drawn: Drawn, signal?: AbortSignal): Promise<Buffer> {
       return cache.get(
-        `backdrop ${DRAWING} ${JSON.stringify(drawn)} ${width}`,
-        async (wanted) =>
-          asBuffer(
-            await helpers.run(
-              'bake',
-              { drawn, path, width, height, format: 'webp', isForShow: true },
-              { signal: wanted },
-            ),
-          ),
+        `tones ${DRAWING} ${JSON.stringify(drawn)}`,
+        async (wanted) => tonesIn(await backdrop(drawn, TONES_WIDTH, wanted)),
         signal,
       );
     },

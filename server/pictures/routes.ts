@@ -52,6 +52,13 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer, incomi
     );
   });
 
+  router.get('/backdrops/tones', async (request, response) => {
+    const drawn = readDrawn(request.query['drawn']);
+    await whileWaiting(response, async (signal) =>
+      sendForGood(response, await renderer.tones(drawn, signal), 'application/octet-stream'),
+    );
+  });
+
   router.get('/backdrops/sketch', (request, response) => {
     const sketch = sketchOf(readDrawn(request.query['drawn']));
     if (sketch === null)

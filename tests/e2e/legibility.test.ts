@@ -7,7 +7,7 @@ import { createBackdrop, createMotif } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Finish } from '../../core/values/finish.ts';
 import type { Rect } from '../../core/values/geometry.ts';
-import { judgeDesk } from '../../core/legibility/judge.ts';
+import { judgeDesk, sightBy } from '../../core/legibility/judge.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { solve } from '../../core/scene/solve.ts';
 import { addDesk, drawn, handle, stored, untilKept, withApp } from '../support/app.ts';
@@ -96,7 +96,7 @@ withApp('legibility', ({ server, open }) => {
     const conditions = { moment: MOMENT.getTime() };
     await learnDesk(desk);
     const widgets = solve(desk, conditions).screens.flatMap((screen) => screen.widgets);
-    const judgements = (await judgeDesk(desk, conditions, bakedPixels)).filter(
+    const judgements = (await judgeDesk(desk, conditions, sightBy(bakedPixels))).filter(
       ({ isShown, part }) => isShown && widgets.some(({ id }) => id === part),
     );
     expect(judgements).to.have.length(desk.widgets.length);

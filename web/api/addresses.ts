@@ -13,6 +13,11 @@ export function sketchAddress(drawn: Drawn): string | null {
   return `/api/backdrops/sketch?drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
 }
 
+/** Where it is told how dark and light a backdrop is. */
+export function tonesAddress(drawn: Drawn): string {
+  return `/api/backdrops/tones?drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
+}
+
 /** Where a piece's cover lies, as a square picture. */
 export function coverAddress(cover: Cover, width: number): string {
   return cover.by === 'picture'

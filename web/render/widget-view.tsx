@@ -5,7 +5,7 @@ import { widgetKindOf } from '../../core/widgets/list.ts';
 import { WidgetId } from './actions.ts';
 import { QuietCard } from './kit/quiet-card.tsx';
 import { Runs, placeOf } from './kit/runs.tsx';
-import { surfaceBox, surfaceColours } from './kit/surface.ts';
+import { OnSurface, surfaceBox, surfaceColours } from './kit/surface.ts';
 import { drawingOf } from './widget-drawings.ts';
 
 /**
@@ -88,20 +88,22 @@ const WidgetInside = memo(function WidgetInside({
   const Face = view === null ? null : drawingOf(type, face);
   const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface) };
   return (
-    <div className="size-full" style={style}>
-      {trouble && <TroubleSign said={trouble} />}
-      <div style={placeOf({ x: padding, y: padding, ...layout.size })}>
-        <QuietCard title={widgetKindOf(type).title} of={view}>
-          {Face && <Face view={view} layout={layout} />}
-          {layout.passes ? (
-            <Passing passes={layout.passes}>
+    <OnSurface.Provider value={surface}>
+      <div className="size-full" style={style}>
+        {trouble && <TroubleSign said={trouble} />}
+        <div style={placeOf({ x: padding, y: padding, ...layout.size })}>
+          <QuietCard title={widgetKindOf(type).title} of={view}>
+            {Face && <Face view={view} layout={layout} />}
+            {layout.passes ? (
+              <Passing passes={layout.passes}>
+                <Runs runs={layout.runs} />
+              </Passing>
+            ) : (
               <Runs runs={layout.runs} />
-            </Passing>
-          ) : (
-            <Runs runs={layout.runs} />
-          )}
-        </QuietCard>
+            )}
+          </QuietCard>
+        </div>
       </div>
-    </div>
+    </OnSurface.Provider>
   );
 });

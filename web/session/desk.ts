@@ -7,6 +7,7 @@ import { ServerGone, ServerProblem, api } from '../api/client.ts';
 import { browserKeep, tabKeep } from '../browser-keep.ts';
 import { changesBetween } from './saving/changes.ts';
 import { watchGestures } from './gestures.ts';
+import { awaitBehind } from './behind.ts';
 import { prepareDrawing } from './drawing.ts';
 import type { SavingState } from './saving/saver.ts';
 import { openSession, type Session, type SessionPorts } from './saving/session.ts';
@@ -110,7 +111,9 @@ export const useDesk = create<DeskState>()((set, get) => {
       }
       if (mine !== opening) return;
       set({ failure: null });
+      const behindIsKnown = awaitBehind(answer.desk);
       await prepareDrawing(answer.desk);
+      await behindIsKnown();
       if (mine !== opening) return;
       session = openSession(ports, answer, unsaved);
       if (!hasRescued(browserKeep, id)) return;

@@ -9,6 +9,7 @@ import type { Half } from '../../core/values/roles.ts';
 import { ownLibrary } from '../../core/values/library.ts';
 import { learnWindows, windowSolver } from '../../core/scene/windows/learn.ts';
 import { persist } from '../later.ts';
+import { followBehind } from './behind.ts';
 import { useConditions } from './conditions.ts';
 import { useDesk } from './desk.ts';
 import { prepareChanged } from './drawing.ts';
@@ -38,10 +39,13 @@ function refresh(): void {
   solvedUnder = conditionsOf(useConditions.getState());
   const scene = solver(desk, solvedUnder);
   if (scene !== useScene.getState().scene) useScene.setState({ scene });
+  followBehind(scene);
 }
 
-useDesk.subscribe((state, before) => {
-  if (state.history?.present !== before.history?.present) refresh();
+useDesk.subscribe(({ history }, before) => {
+  const isHeld = history?.gesture?.isOnlyShown === false;
+  if (isHeld !== useConditions.getState().isHeld) useConditions.setState({ isHeld });
+  else if (history?.present !== before.history?.present) refresh();
 });
 // What a person does with a menu or a key changes more than what a scene follows from.
 useConditions.subscribe((state) => {

@@ -5,11 +5,12 @@ import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { paintGradient } from '../../core/backdrop/gradient.ts';
 import { extractPalette, type Pixels, type Swatch } from '../../core/colour/extract.ts';
 import type { Desk } from '../../core/desk/desk.ts';
-import { judgeDesk, type JudgeConditions, type Judgement } from '../../core/legibility/judge.ts';
+import { judgeDesk, type JudgeConditions, type Judgement, type Sight } from '../../core/legibility/judge.ts';
 import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
 import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { backdropAddress } from '../api/addresses.ts';
+import { fetchTones } from '../api/tones.ts';
 import { offer } from './offer.ts';
 
 /** Work on pixels, off the page. Sources come from the server as they lie on the screen; the rest is done here. */
@@ -71,14 +72,16 @@ async function readColours(drawn: Drawn, size: Size): Promise<Swatch[]> {
   return extractPalette(await pixelsOf(drawn, size), 8);
 }
 
+const sight: Sight = { pixelsOf, tonesOf: fetchTones };
+
 async function judge(desk: Desk, conditions: JudgeConditions): Promise<Judgement[]> {
   await Promise.all([learnDesk(desk), learnMenus()]);
-  return judgeDesk(desk, conditions, pixelsOf);
+  return judgeDesk(desk, conditions, sight);
 }
 
 async function findMends(desk: Desk, conditions: JudgeConditions, judgement: Judgement): Promise<Mend[]> {
   await Promise.all([learnDesk(desk), learnMenus()]);
-  return mendsFor(desk, conditions, judgement, pixelsOf);
+  return mendsFor(desk, conditions, judgement, sight);
 }
 
 const worker = { paint, readColours, judge, findMends };

@@ -14,7 +14,7 @@ import type { SceneEdge, SceneItem, SceneMore } from '../scene.ts';
 import type { SceneText } from '../part.ts';
 import { solidFinish } from './beside.ts';
 import { fitItems } from './fit-items.ts';
-import { defineSceneSection } from './section.ts';
+import { defineSceneSection, type ScreenContext } from './section.ts';
 import { PLATE, placedTexts, plateAround } from './texts.ts';
 import {
   isStill,
@@ -27,7 +27,8 @@ import {
   type Stand,
 } from '../shown.ts';
 import { sameFields, sameList, sameRect, type KeptEdge, type LookedItem } from '../memory.ts';
-import { standingFor, type Solving } from '../solving.ts';
+import { behindScreen, surfaceBefore } from '../behind.ts';
+import { plainSurface, type Solving } from '../solving.ts';
 import { shareUnchanged } from '../../values/share.ts';
 
 /** Each edge takes its strip off the free area: the first owns the corners. */
@@ -41,7 +42,7 @@ export const edges = defineSceneSection({
     memory.edges = new Map();
     const here = solving.desk.edges.filter(({ screen }) => screen === context.id);
     const solved = here.map((edge) => {
-      const kept = solveEdge(edge, context.free, solving, before.get(edge.id));
+      const kept = solveEdge(edge, context, solving, before.get(edge.id));
       memory.edges.set(edge.id, kept);
       context.free = freeAfter(edge, context.free);
       return kept.scene;
@@ -58,7 +59,7 @@ export const edges = defineSceneSection({
       scale: 1,
       texts: () => [
         ...textsOfItems(items, plate),
-        ...(more ? placedTexts(MORE, more.layout.runs, startOf(more)) : []),
+        ...(more ? placedTexts(MORE, more.layout.runs, startOf(more), 1, more.surface) : []),
       ],
     })),
 });
@@ -71,7 +72,7 @@ export function textsOfItems(items: readonly SceneItem[], plate: Surface | null 
   return items.flatMap((item) => {
     const { runs, told } = item.layout;
     const at = startOf(item);
-    const texts = placedTexts(item.id, runs, at);
+    const texts = placedTexts(item.id, runs, at, 1, item.surface);
     if (!told || !plate) return texts;
     const names = placedTexts(item.id, [told], at);
     return [
@@ -185,14 +186,20 @@ function bareOf(own: Finish): Finish {
 }
 
 /** An edge; the very one of before where nothing that it follows from is another. */
-function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | undefined): KeptEdge {
+function solveEdge(
+  edge: Edge,
+  { id, rect: screen, free }: ScreenContext,
+  solving: Solving,
+  before: KeptEdge | undefined,
+): KeptEdge {
   const own = finishOf(edge, solving);
-  const { surface, stand } = standingFor(
-    edge.backing === 'none' && own.kind !== 'bare' ? bareOf(own) : own,
-    solving,
-  );
+  const { stand } = solving.base;
+  const surface = plainSurface(edge.backing === 'none' && own.kind !== 'bare' ? bareOf(own) : own, solving);
+  const behind = surface.kind === 'bare' ? behindScreen(id, screen, solving) : null;
+  const tones = behind?.tones ?? null;
+  const isHeld = behind !== null && solving.conditions.isHeld;
   const tells = edge.kind === 'dock' && edge.labels;
-  const plate = tells ? standingFor(solidFinish(own), solving).surface : null;
+  const plate = tells ? plainSurface(solidFinish(own), solving) : null;
   const isAway = edge.shows.by !== 'always' && solving.out !== null && !solving.out.has(edge.id);
   const frame = sameRect(before?.frame, free);
   const isSame =
@@ -202,6 +209,8 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | 
     before.plate === plate &&
     before.stand === stand &&
     before.isAway === isAway &&
+    before.tones === tones &&
+    before.isHeld === isHeld &&
     Object.isFrozen(edge);
   const { now } = solving;
   if (isSame) {
@@ -223,8 +232,10 @@ function solveEdge(edge: Edge, free: Rect, solving: Solving, before: KeptEdge | 
     looked.push(one);
     return one;
   };
-  const laying = { edge, frame, surface, plate, stand, isAway };
-  const scene = layItems(laying, look, before?.scene);
+  const laying = { edge, frame, surface, plate, stand, isAway, tones, isHeld };
+  const fit: Fit = (rect, last) =>
+    behind ? surfaceBefore(surface, rect, behind, solving, { before: last }) : null;
+  const scene = layItems(laying, look, fit, before?.scene);
   return { ...laying, looked, truth: truthOf(seenOf(looked), now), needs: needsIn(looked), scene };
 }
 
@@ -269,12 +280,19 @@ function shownAnew(
   };
 }
 
-type Laying = Pick<KeptEdge, 'edge' | 'frame' | 'surface' | 'plate' | 'stand' | 'isAway'>;
+type Laying = Pick<
+  KeptEdge,
+  'edge' | 'frame' | 'surface' | 'plate' | 'stand' | 'isAway' | 'tones' | 'isHeld'
+>;
+
+/** The colours of what stands somewhere on a bare edge, and that had some before; null where they are the edge's. */
+type Fit = (rect: Rect, last: Surface | null) => Surface | null;
 
 /** An edge with those of its items that find room. */
 function layItems(
   { edge, frame, surface, plate, stand, isAway }: Laying,
   look: (item: Item, on: ItemStand) => LookedItem,
+  fit: Fit,
   before: SceneEdge | undefined,
 ): SceneEdge {
   const stands = new Map<Room, ItemStand>();
@@ -293,11 +311,16 @@ function layItems(
   );
   const ids = hidden.map(({ id }) => id);
   const last = laid.items[shown.length];
-  const more = last && ids.length > 0 ? placedMore(ids, moreFor(ids.length), last) : null;
+  const more =
+    last && ids.length > 0
+      ? placedMore(ids, moreFor(ids.length), last, fit(last, before?.more?.surface ?? null))
+      : null;
   const known = new Map(before?.items.map((item) => [item.id, item]));
-  const items = shown.map((looked, index) =>
-    sharedItem(known.get(looked.item.id), placedItem(looked, laid.items[index] ?? laid.rect)),
-  );
+  const items = shown.map((looked, index) => {
+    const rect = laid.items[index] ?? laid.rect;
+    const last = known.get(looked.item.id);
+    return sharedItem(last, placedItem(looked, rect, fit(rect, last?.surface ?? null)));
+  });
   const along = edge.backing === 'side' ? alongSide(laid.rect, edge, frame) : laid.rect;
   return sameFields(before, {
     id: edge.id,
@@ -305,7 +328,7 @@ function layItems(
     side: edge.side,
     rect: sameRect(before?.rect, laid.rect),
     frame,
-    surface,
+    surface: fit(laid.rect, before?.surface ?? null) ?? surface,
     touchesSide: edge.margin === 0,
     backing: edge.backing === 'none' ? null : sameRect(before?.backing ?? undefined, along),
     locked: edge.locked,
@@ -325,7 +348,11 @@ function sharedItem(before: SceneItem | undefined, item: SceneItem): SceneItem {
   return sameFields(before, { ...item, rect: sameRect(before.rect, item.rect), at });
 }
 
-export function placedItem({ item, view, layout }: LookedItem, rect: Rect): SceneItem {
+export function placedItem(
+  { item, view, layout }: LookedItem,
+  rect: Rect,
+  surface: Surface | null = null,
+): SceneItem {
   const presses = isPlain(item.presses) ? null : item.presses;
   return {
     id: item.id,
@@ -335,12 +362,13 @@ export function placedItem({ item, view, layout }: LookedItem, rect: Rect): Scen
     layout,
     rect,
     at: middleOf(rect, layout.size),
+    surface,
     presses,
   } as SceneItem;
 }
 
-function placedMore(ids: readonly string[], layout: Layout, rect: Rect): SceneMore {
-  return { ids, rect, at: middleOf(rect, layout.size), layout };
+function placedMore(ids: readonly string[], layout: Layout, rect: Rect, surface: Surface | null): SceneMore {
+  return { ids, rect, at: middleOf(rect, layout.size), surface, layout };
 }
 
 function solid(length: number): Flowing {

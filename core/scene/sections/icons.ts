@@ -4,7 +4,9 @@ import type { Application } from '../../desk/shapes/applications.ts';
 import { cutLine, putLine, type Run } from '../../kinds/layout.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
 import type { SceneIcon } from '../scene.ts';
-import { standingFor } from '../solving.ts';
+import { bareFinish } from '../../values/finish.ts';
+import { behindScreen, surfaceBefore } from '../behind.ts';
+import { plainSurface } from '../solving.ts';
 import { solidFinish } from './beside.ts';
 import { defineSceneSection } from './section.ts';
 import { placedTexts, plateAround } from './texts.ts';
@@ -25,7 +27,7 @@ const DEEP = 5;
 /** Icons on the bare desk, of applications: on a grid in the free area of their screens, which gives way to what stands there. */
 export const icons = defineSceneSection({
   key: 'icons',
-  solve({ id, free, rects }, solving) {
+  solve({ id, rect: screen, free, rects }, solving) {
     const { desk, facts } = solving;
     const look = desk.desktopIcons;
     const on = look.screens.length > 0 ? look.screens : [desk.screens[0]?.id];
@@ -35,10 +37,13 @@ export const icons = defineSceneSection({
     const width = labels ? Math.max(LEAST, Math.round(size * WIDE)) : size + 2 * AROUND;
     const height = size + 2 * AROUND + (labels ? GAP + LABEL + DEEP : 0);
     const grid = { cell: { width, height }, spacing, margin: MARGIN, from, flow };
-    const { surface } = standingFor(solidFinish(desk.look.finish), solving);
+    const surface = plainSurface(solidFinish(desk.look.finish), solving);
+    const behind = behindScreen(id, screen, solving);
+    const bare = behind ? plainSurface(bareFinish(desk.look.finish), solving) : surface;
     return iconCells(shown.length, free, grid, [...rects.values()]).flatMap((rect, index): SceneIcon[] => {
       const application = shown[index];
       if (!application) return [];
+      const sign = { x: (width - size) / 2, y: AROUND, width: size, height: size };
       const style = { font: 'text' as const, size: LABEL, weight: 500 };
       const line = labels ? cutLine(application.Name, style, facts.fonts, width - ROOM) : null;
       return [
@@ -49,7 +54,13 @@ export const icons = defineSceneSection({
           icon: application.Icon,
           rect,
           surface,
-          sign: { x: (width - size) / 2, y: AROUND, width: size, height: size },
+          signSurface: surfaceBefore(
+            bare,
+            { ...sign, x: rect.x + sign.x, y: rect.y + sign.y },
+            behind,
+            solving,
+          ),
+          sign,
           label: line && putLine(line, { centre: width / 2 }, AROUND + size + GAP + LABEL - 2),
         },
       ];

@@ -1,5 +1,5 @@
 import { hangFromNeighbour } from '../../arrange/place.ts';
-import { standingFor } from '../solving.ts';
+import { plainSurface } from '../solving.ts';
 import { isHorizontal, moveInside, type Rect } from '../../values/geometry.ts';
 import type { SceneEdge, SceneRest } from '../scene.ts';
 import type { Solving } from '../solving.ts';
@@ -37,8 +37,8 @@ function solveRest(edge: SceneEdge, screen: Rect, solving: Solving): SceneRest |
   const source = solving.desk.edges.find(({ id }) => id === edge.id);
   const { more } = edge;
   if (!source || !more) return null;
-  const { surface, stand } = standingFor(solidFinish(source.finish ?? solving.desk.look.finish), solving);
-  const on = itemStand(stand, {
+  const surface = plainSurface(solidFinish(source.finish ?? solving.desk.look.finish), solving);
+  const on = itemStand(solving.base.stand, {
     screen: source.screen,
     // Each lies flat, as on a panel, whatever side the edge is on.
     edge: 'panel',

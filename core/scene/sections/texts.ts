@@ -1,11 +1,19 @@
+import type { Surface } from '../../colour/look.ts';
 import type { Run } from '../../kinds/layout.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
 import type { SceneText } from '../part.ts';
 
 /** Runs where they stand on the screen when their layout begins at a point of it. */
-export function placedTexts(item: string | null, runs: readonly Run[], at: Point, scale = 1): SceneText[] {
+export function placedTexts(
+  item: string | null,
+  runs: readonly Run[],
+  at: Point,
+  scale = 1,
+  surface: Surface | null = null,
+): SceneText[] {
   return runs.map((run) => ({
     plate: null,
+    surface,
     item,
     run,
     scale,

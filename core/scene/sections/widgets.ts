@@ -3,8 +3,8 @@ import { lookUp } from '../../values/look-up.ts';
 import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
 import type { Desk } from '../../desk/desk.ts';
 import type { Widget } from '../../desk/shapes/widgets.ts';
-import { isAsLarge, moveInside, type Rect } from '../../values/geometry.ts';
-import type { Layout } from '../../kinds/layout.ts';
+import { isAsLarge, moveInside, overlaps, type Rect } from '../../values/geometry.ts';
+import { paintOn, type Backing, type Layout } from '../../kinds/layout.ts';
 import { areLearned, expressionWork } from '../../expressions/learn.ts';
 import type { WidgetContext } from '../../kinds/kind.ts';
 import { originsOf, tellingOf } from '../../expressions/telling.ts';
@@ -18,13 +18,17 @@ import { placedTexts } from './texts.ts';
 import { isStill, lookAt, truthOf, type Eye, type Truth } from '../shown.ts';
 import {
   isMadeOf,
+  remade,
   sameList,
   sameRect,
   type KeptWidget,
   type KeptWidgets,
   type ScreenMemory,
 } from '../memory.ts';
-import { standingFor, type Solving } from '../solving.ts';
+import type { Cover } from '../../backdrop/tones.ts';
+import { withOpacity } from '../../values/colour.ts';
+import { behindScreen, coverOf, surfaceBefore, type Behind } from '../behind.ts';
+import { plainSurface, type Solving } from '../solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
 const WIDGET_PADDING = 22;
@@ -110,7 +114,8 @@ function shownAnew(last: KeptWidgets, memory: ScreenMemory, solving: Solving): K
 /** All that the widgets of a screen follow from, in their places, besides what they read. */
 function whatTheyFollow(here: readonly Widget[], context: ScreenContext, solving: Solving): unknown[] {
   const { rect, free, rects, memory } = context;
-  const { base, desk, palette, out, facts } = solving;
+  const { base, desk, palette, out, facts, conditions } = solving;
+  const tones = conditions.tones.get(context.id);
   return [
     here,
     base,
@@ -122,6 +127,8 @@ function whatTheyFollow(here: readonly Widget[], context: ScreenContext, solving
     out,
     facts.workspaces,
     facts.workspace,
+    tones,
+    tones !== undefined && conditions.isHeld,
   ];
 }
 
@@ -131,7 +138,7 @@ const isFixed = ({ shows, options }: Widget) => shows.by !== 'while' && Object.i
 /** Those of the widgets that are seen, each in its place. */
 function placeAll(
   here: readonly Widget[],
-  { rect, free, rects, memory }: ScreenContext,
+  { id: screen, rect, free, rects, memory }: ScreenContext,
   solving: Solving,
 ): SceneWidget[] {
   const placed = new Map(rects);
@@ -166,6 +173,8 @@ function placeAll(
   const { workspaces, workspace } = solving.facts;
   const front = workspaces[workspace]?.id ?? '';
   const seen: SceneWidget[] = [];
+  const behind = behindScreen(screen, rect, solving);
+  const covers: Cover[] = [];
   for (const [id, part] of unplaced) {
     const host = hostOf(part.widget);
     if (host === null || placed.has(host)) placed.set(id, moveInside(place(part), rect));
@@ -173,18 +182,64 @@ function placeAll(
     const { workspaces: on } = part.widget;
     const at = placed.get(id);
     if (!at || (on.length > 0 && !on.includes(front))) continue;
+    part.fitted = behind && fitted(part, at, behind, covers, solving);
     part.scene = sceneOf(part, at, solving);
     seen.push(part.scene);
+    if (behind) covers.push(...coversOf(part, at));
   }
   return sameList(memory.screen?.widgets, seen);
 }
 
+/** The surface of a bare widget where it stands, over what those before it cover; null for others. */
+function fitted(
+  { surface, fitted: before }: KeptWidget,
+  rect: Rect,
+  behind: Behind,
+  covers: readonly Cover[],
+  solving: Solving,
+): KeptWidget['fitted'] {
+  if (surface.kind !== 'bare') return null;
+  const over = covers.filter((cover) => overlaps(cover.rect, rect));
+  const { x, y, width, height } = rect;
+  const { isHeld } = solving.conditions;
+  return remade(before ?? undefined, [surface, behind.tones, isHeld, x, y, width, height, ...over], () =>
+    surfaceBefore(surface, rect, behind, solving, { over, before: before?.value ?? null }),
+  );
+}
+
+const NONE: readonly Backing[] = [];
+
+/** What a widget lays over the backdrop: its surface, and what its drawing lays beneath its own texts. */
+function coversOf(part: KeptWidget, rect: Rect): readonly Cover[] {
+  const { surface, shown, scale, padding, fitted, covers: before } = part;
+  const { backings = NONE } = shown.layout;
+  if (surface.kind === 'bare' && backings.length === 0) return [];
+  const { x, y, width, height } = rect;
+  const on = fitted?.value ?? surface;
+  part.covers = remade(before ?? undefined, [on, backings, scale, x, y, width, height], () => [
+    ...(surface.kind === 'bare' ? [] : [coverOf(surface, rect)]),
+    ...backings.map(({ rect: lies, colour, opacity }) =>
+      coverOf(
+        { fill: withOpacity(paintOn(on, colour), opacity), blur: 0 },
+        {
+          x: x + (padding + lies.x) * scale,
+          y: y + (padding + lies.y) * scale,
+          width: lies.width * scale,
+          height: lies.height * scale,
+        },
+      ),
+    ),
+  ]);
+  return part.covers.value;
+}
+
 /** A widget in its place; the very one of before where it is the same. */
 function sceneOf(
-  { widget, shown, surface, scale, padding, scene: before }: KeptWidget,
+  { widget, shown, surface: plain, fitted, scale, padding, scene: before }: KeptWidget,
   rect: Rect,
   solving: Solving,
 ): SceneWidget {
+  const surface = fitted?.value ?? plain;
   const { id, type, face, locked, clicksThrough } = widget;
   const { view, layout, trouble } = shown;
   const away = isAway(widget, solving);
@@ -277,7 +332,7 @@ const widened = new WeakMap<Widget, { width: number; widget: Widget }>();
 function asWideAs(widget: Widget, wide: number, solving: Solving): Widget {
   const schema = lookUp(widgetKindOf(widget.type).options.shape, 'width') as z.ZodType | undefined;
   if (!schema) return widget;
-  const { surface } = standingFor(widget.finish, solving);
+  const surface = plainSurface(widget.finish, solving);
   const padding = surface.kind === 'bare' ? 0 : WIDGET_PADDING;
   const width = Math.round(wide / widget.scale - 2 * padding);
   const known = widened.get(widget);
@@ -319,7 +374,8 @@ function sizeWidget(
   isTrue: boolean,
   solving: Solving,
 ): KeptWidget {
-  const { surface, stand } = standingFor(widget.finish, solving);
+  const surface = plainSurface(widget.finish, solving);
+  const { stand } = solving.base;
   const isKnown =
     before?.widget.options === widget.options &&
     before.widget.face === widget.face &&
@@ -337,13 +393,15 @@ function sizeWidget(
   const scale = Math.min(widget.scale, screen.width / width, screen.height / height);
   if (isKnown && before.widget === widget && before.surface === surface && before.scale === scale)
     return before;
-  const scene = before?.scene ?? null;
+  const { scene = null, fitted = null, covers = null } = before ?? {};
   return {
     widget,
     stand,
     seen,
     shown,
     surface,
+    fitted,
+    covers,
     scale,
     padding,
     scene,

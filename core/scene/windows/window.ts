@@ -1,5 +1,5 @@
 import { mix } from '../../values/colour.ts';
-import type { Palette, Surface } from '../../colour/look.ts';
+import { surfaceOf, type Palette, type Surface } from '../../colour/look.ts';
 import { terminalOf } from '../../colour/terminal.ts';
 import type { Paint } from '../../kinds/layout.ts';
 import { onNow } from '../../sources/sound/on-now.ts';
@@ -22,7 +22,7 @@ import type { ScreenContext } from '../sections/section.ts';
 import type { WindowHint } from '../../windows/now.ts';
 import type { SceneEdge, SceneWindow } from '../scene.ts';
 import { solveOverview } from './overview.ts';
-import { standingFor, type Solving } from '../solving.ts';
+import type { Solving } from '../solving.ts';
 
 /** A window as it is drawn: its frame by the desk's, its content in the palette. */
 function solveWindow(
@@ -38,7 +38,7 @@ function solveWindow(
   const { windows } = desk;
   const isFront = solving.front === window.id;
   const habit = windows.habits.find((one) => one.application === window.application) ?? null;
-  const { surface, beneath } = standingFor(windowFinish(windows.finish, desk.look.finish), solving);
+  const surface = surfaceOf(windowFinish(windows.finish, desk.look.finish), palette);
   const rect = sameRect(before?.scene.rect, rectOf(window, free, screen, windows.gaps));
   const back = titleBack(windows.title.back, surface, palette);
   const ink = palette.textOn('ink', back.beneath);
@@ -52,7 +52,7 @@ function solveWindow(
     [windows, rect.width, rect.height, title, isFilled, keeps, colour, fonts],
     () => layFrame(windows, { size: rect, name: title, isFilled, keeps, colour, fonts }),
   );
-  const content = contentIn(window, kind, frame.value.body, { beneath, surface }, solving, before?.content);
+  const content = contentIn(window, kind, frame.value.body, surface, solving, before?.content);
   const { lines, behind } = windows;
   const scene: SceneWindow = {
     id: window.id,
@@ -187,7 +187,7 @@ function contentIn(
   { chosen, turned }: TrialWindow,
   kind: Told['kind'],
   body: Rect,
-  { beneath, surface }: { beneath: string; surface: Surface },
+  { kind: finish, tint: beneath }: Surface,
   { desk, half, palette, readings, facts: { fonts }, needs, library }: Solving,
   before: Made<Content> | undefined,
 ): Made<Content> {
@@ -198,7 +198,7 @@ function contentIn(
   const terminal = desk.look.terminal[half];
   const { tracks } = desk.sources.sound;
   const [width, height] = [Math.round(body.width), Math.round(body.height)];
-  const of = [kind, width, height, palette, beneath, surface.kind, chosen, turned, fonts, terminal, tracks];
+  const of = [kind, width, height, palette, beneath, finish, chosen, turned, fonts, terminal, tracks];
   const work = contentWork(kind.key, library);
   return remade(before, [work, ...of, ...Object.values<unknown>({ ...sound }), position], () => {
     if (!work) return NOTHING;

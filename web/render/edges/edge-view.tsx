@@ -37,7 +37,7 @@ import { useGrowth } from './growth.ts';
 import { Press } from '../kit/press.tsx';
 import { QuietCard } from '../kit/quiet-card.tsx';
 import { Runs, placeOf } from '../kit/runs.tsx';
-import { surfaceBox, surfaceColours } from '../kit/surface.ts';
+import { OnSurface, surfaceBox, surfaceColours } from '../kit/surface.ts';
 
 const windowItems = () => import('../items/window-items.ts');
 const OpenWindowsItem = later(async () => ({ default: (await windowItems()).OpenWindowsItem }));
@@ -84,40 +84,42 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
   const isCrowded = edge.missing > 0;
   const away = edge.isAway ? offScreen(edge) : { x: 0, y: 0 };
   return (
-    <div
-      ref={box}
-      data-edge={edge.id}
-      data-away={edge.isAway || undefined}
-      className={clsx('absolute left-0 top-0', isInUse && 'slips')}
-      style={{
-        transform: `translate(${rect.x + away.x}px, ${rect.y + away.y}px)`,
-        width: rect.width,
-        height: rect.height,
-        ...surfaceColours(surface),
-      }}
-    >
-      {backing && (
-        <div
-          data-stretches={backing.width === rect.width && backing.height === rect.height ? '' : undefined}
-          style={{
-            ...placeOf({ ...backing, x: backing.x - rect.x, y: backing.y - rect.y }),
-            ...surfaceBox(surface, 1, edge.touchesSide ? side : null),
-          }}
-        />
-      )}
-      {kind === 'dock' && <div className="absolute" data-stretches="" style={litLine(side)} />}
-      {edge.items.map((item) => (
-        <ItemBox
-          key={item.id}
-          item={item}
-          x={item.rect.x - rect.x}
-          y={item.rect.y - rect.y}
-          facts={facts}
-          isCut={isCrowded}
-        />
-      ))}
-      {more && <MoreBox edge={edge.id} more={more} x={more.rect.x - rect.x} y={more.rect.y - rect.y} />}
-    </div>
+    <OnSurface.Provider value={surface}>
+      <div
+        ref={box}
+        data-edge={edge.id}
+        data-away={edge.isAway || undefined}
+        className={clsx('absolute left-0 top-0', isInUse && 'slips')}
+        style={{
+          transform: `translate(${rect.x + away.x}px, ${rect.y + away.y}px)`,
+          width: rect.width,
+          height: rect.height,
+          ...surfaceColours(surface),
+        }}
+      >
+        {backing && (
+          <div
+            data-stretches={backing.width === rect.width && backing.height === rect.height ? '' : undefined}
+            style={{
+              ...placeOf({ ...backing, x: backing.x - rect.x, y: backing.y - rect.y }),
+              ...surfaceBox(surface, 1, edge.touchesSide ? side : null),
+            }}
+          />
+        )}
+        {kind === 'dock' && <div className="absolute" data-stretches="" style={litLine(side)} />}
+        {edge.items.map((item) => (
+          <ItemBox
+            key={item.id}
+            item={item}
+            x={item.rect.x - rect.x}
+            y={item.rect.y - rect.y}
+            facts={facts}
+            isCut={isCrowded}
+          />
+        ))}
+        {more && <MoreBox edge={edge.id} more={more} x={more.rect.x - rect.x} y={more.rect.y - rect.y} />}
+      </div>
+    </OnSurface.Provider>
   );
 });
 
@@ -138,12 +140,17 @@ function offScreen({ side, rect }: SceneEdge): { x: number; y: number } {
 
 /** The button that opens what found no room. */
 function MoreBox({ edge, more, x, y }: { edge: string; more: SceneMore; x: number; y: number }) {
-  const { rect, at, layout, ids } = more;
+  const { rect, at, layout, ids, surface } = more;
   return (
     <div
       data-more={edge}
       className="absolute left-0 top-0"
-      style={{ transform: `translate(${x}px, ${y}px)`, width: rect.width, height: rect.height }}
+      style={{
+        transform: `translate(${x}px, ${y}px)`,
+        width: rect.width,
+        height: rect.height,
+        ...(surface && surfaceColours(surface)),
+      }}
     >
       <Press
         label={`${ids.length} more`}
@@ -187,13 +194,18 @@ export function ItemBox({
   isCut: boolean;
 }) {
   const { width, height } = item.rect;
-  const { type, view, layout, at, presses } = item;
+  const { type, view, layout, at, presses, surface } = item;
   const inside = <ItemInside id={item.id} type={type} view={view} layout={layout} facts={facts} />;
-  return (
+  const box = (
     <div
       data-item={item.id}
       className={isCut ? 'absolute left-0 top-0 overflow-clip' : 'absolute left-0 top-0'}
-      style={{ transform: `translate(${x}px, ${y}px)`, width, height }}
+      style={{
+        transform: `translate(${x}px, ${y}px)`,
+        width,
+        height,
+        ...(surface && surfaceColours(surface)),
+      }}
     >
       {/* What an item shows is as large as it wants to be, in the middle of the room that it got. */}
       <div style={placeOf({ ...at, ...layout.size })}>
@@ -207,6 +219,7 @@ export function ItemBox({
       </div>
     </div>
   );
+  return surface ? <OnSurface.Provider value={surface}>{box}</OnSurface.Provider> : box;
 }
 
 const ItemInside = memo(function ItemInside({

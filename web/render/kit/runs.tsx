@@ -2,6 +2,8 @@ import { memo, type CSSProperties } from 'react';
 import type { Paint, Run } from '../../../core/kinds/layout.ts';
 import { isUse } from '../../../core/kinds/layout.ts';
 import type { Rect } from '../../../core/values/geometry.ts';
+import { isRole } from '../../../core/values/roles.ts';
+import { READS } from './surface.ts';
 import { fontStack } from './type.ts';
 
 /** The texts of a part, where the core laid them. */
@@ -35,11 +37,9 @@ export function familyOf(font: Run['font']): string {
   return isUse(font) ? `var(--font-desk-${font})` : fontStack(font);
 }
 
-const variables = { ink: 'var(--ink)', softInk: 'var(--soft-ink)' } as const;
-
 /** A colour of the layout for style sheets. */
 export function paint(colour: Paint): string {
-  return colour === 'ink' || colour === 'softInk' ? variables[colour] : colour;
+  return isRole(colour) ? `var(${READS[colour]})` : colour;
 }
 
 /** A rectangle of the layout as a place in the part. */

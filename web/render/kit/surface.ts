@@ -1,6 +1,16 @@
-import type { CSSProperties } from 'react';
+import { createContext, type CSSProperties } from 'react';
 import type { Side } from '../../../core/values/geometry.ts';
 import type { Surface } from '../../../core/colour/look.ts';
+import { roles, type Role } from '../../../core/values/roles.ts';
+
+/** Roles as text, by the names that style sheets know them by. */
+export const READS = Object.fromEntries(roles.map((role) => [role, `--reads-${role}`])) as Record<
+  Role,
+  string
+>;
+
+/** What a part is drawn on, for those that draw outside of style sheets. */
+export const OnSurface = createContext<Surface | null>(null);
 
 /** The colours of a surface, for whatever is drawn on it. */
 export function surfaceColours(surface: Surface): CSSProperties {
@@ -11,6 +21,7 @@ export function surfaceColours(surface: Surface): CSSProperties {
     '--on-accent': surface.onAccent,
     '--second': surface.second,
     '--alert': surface.alert,
+    ...Object.fromEntries(roles.map((role) => [READS[role], surface.reads[role]])),
     // What words that are being typed stand on.
     '--paper': surface.kind === 'bare' ? 'var(--ground)' : surface.tint,
     color: surface.ink,

@@ -10,7 +10,7 @@ import { surfaceBox, surfaceColours } from '../kit/surface.ts';
 /** Icons of applications on the bare desk: a press starts one. */
 export const DesktopIcons = memo(function DesktopIcons({ icons }: { icons: readonly SceneIcon[] }) {
   const isInUse = useContext(Actions) !== null;
-  return icons.map(({ id, application, name, icon, rect, surface, sign, label }) => (
+  return icons.map(({ id, application, name, icon, rect, surface, signSurface, sign, label }) => (
     <div
       key={id}
       data-desktop-icon={application}
@@ -25,7 +25,13 @@ export const DesktopIcons = memo(function DesktopIcons({ icons }: { icons: reado
         onPress={(actions) => actions.start(application)}
         className="panel-press"
       >
-        <span style={{ ...placeOf(sign), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}>
+        <span
+          style={{
+            ...placeOf(sign),
+            ...surfaceColours(signSurface),
+            filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))',
+          }}
+        >
           <ApplicationIcon application={application} name={icon} size={sign.width} />
         </span>
         {label && (

@@ -3,7 +3,7 @@ import type { SceneRest } from '../../../core/scene/scene.ts';
 import { ItemBox } from '../edges/edge-view.tsx';
 import type { EdgeFacts } from '../edges/item-drawing.ts';
 import { placeOf } from '../kit/runs.tsx';
-import { surfaceBox, surfaceColours } from '../kit/surface.ts';
+import { OnSurface, surfaceBox, surfaceColours } from '../kit/surface.ts';
 
 /** What of an edge found no room, open beside it. */
 export default function RestView({ rest, onClose }: { rest: SceneRest; onClose: () => void }) {
@@ -15,7 +15,7 @@ export default function RestView({ rest, onClose }: { rest: SceneRest; onClose: 
     return () => void (before instanceof HTMLElement && before.focus());
   }, []);
   return (
-    <>
+    <OnSurface.Provider value={surface}>
       <div className="absolute inset-0" onPointerDown={onClose} />
       <div
         ref={box}
@@ -43,7 +43,7 @@ export default function RestView({ rest, onClose }: { rest: SceneRest; onClose: 
           />
         ))}
       </div>
-    </>
+    </OnSurface.Provider>
   );
 }
 

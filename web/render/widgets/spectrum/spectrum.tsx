@@ -1,9 +1,11 @@
 import { useContext, useEffect, useRef } from 'react';
+import { paintOn } from '../../../../core/kinds/layout.ts';
 import { mix } from '../../../../core/values/colour.ts';
 import { bandEdges, bandLevels } from '../../../../core/sound/spectrum/bands.ts';
 import { createLevels, type Levels } from '../../../../core/sound/spectrum/levels.ts';
 import type { SpectrumLayout, SpectrumView } from '../../../../core/widgets/spectrum/work.ts';
 import { Sounding } from '../../kit/sounding.ts';
+import { OnSurface } from '../../kit/surface.ts';
 import { onBeat } from './beat.ts';
 import { draws, type Picture } from './draw.ts';
 
@@ -16,18 +18,21 @@ interface Props {
 export function Spectrum({ view, layout }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const sounding = useContext(Sounding);
+  const surface = useContext(OnSurface);
   const { width, height } = layout.size;
+  // A part that comes to stand elsewhere has new colours; what it hears goes on.
+  const paints = view.colours.map((colour) => (surface ? paintOn(surface, colour) : '#888888')).join(' ');
   useEffect(() => {
     const element = canvas.current;
     if (!element) return;
-    const painter = createPainter(element, view, { width, height });
+    const painter = createPainter(element, view, paints.split(' '), { width, height });
     if (sounding === null) return;
     if (!sounding) {
       painter.settle(example(view.settings.bands));
       return;
     }
     return animate(painter, view, sounding);
-  }, [view, width, height, sounding]);
+  }, [view, paints, width, height, sounding]);
   return <canvas ref={canvas} data-spectrum className="absolute inset-0" style={{ width, height }} />;
 }
 
@@ -52,6 +57,7 @@ const keptLevels = new WeakMap<HTMLCanvasElement, { bands: number; levels: Level
 function createPainter(
   canvas: HTMLCanvasElement,
   view: SpectrumView,
+  colours: readonly string[],
   size: { width: number; height: number },
 ): Painter {
   const { bands, peaks } = view.settings;
@@ -63,12 +69,6 @@ function createPainter(
   // What is turned lies on its side: it is drawn as if it did not.
   const [long, high] =
     view.isTurned && view.face !== 'ring' ? [size.height, size.width] : [size.width, size.height];
-  const style = getComputedStyle(canvas);
-  const colours = view.colours.map((colour) =>
-    colour === 'ink' || colour === 'softInk'
-      ? style.getPropertyValue(colour === 'ink' ? '--ink' : '--soft-ink').trim()
-      : colour,
-  );
   const colourAt = blend(colours);
   let fitted = 0;
   function paint(): void {

@@ -1,0 +1,12 @@
+import sharp from 'sharp';
+import { packTones, tonesOf } from '../../core/backdrop/tones.ts';
+
+/** The map of tones of a backdrop that was made, as bytes. */
+export async function tonesIn(made: Buffer): Promise<Buffer> {
+  const { data, info } = await sharp(made)
+    .toColourspace('srgb')
+    .ensureAlpha()
+    .raw({ depth: 'uchar' })
+    .toBuffer({ resolveWithObject: true });
+  return Buffer.from(packTones(tonesOf({ width: info.width, height: info.height, data })));
+}

@@ -1,0 +1,38 @@
+import type { Drawn } from '../../core/backdrop/drawn.ts';
+import { unpackTones, type Tones } from '../../core/backdrop/tones.ts';
+import { tonesAddress } from './addresses.ts';
+
+/** Of how many backdrops the map is kept: a desk that follows the sky has another with every minute. */
+const MOST = 60;
+/** By their address; null for one that the server can't make. */
+const known = new Map<string, Tones | null>();
+const underWay = new Map<string, Promise<Tones | null>>();
+
+/** The map of a backdrop, where it is here; undefined where nobody asked for it yet. */
+export function knownTones(drawn: Drawn): Tones | null | undefined {
+  return known.get(tonesAddress(drawn));
+}
+
+/** How dark and light a backdrop is and where; null where that can't be had. Rejects while the server does not answer. */
+export function fetchTones(drawn: Drawn): Promise<Tones | null> {
+  const address = tonesAddress(drawn);
+  const before = known.get(address);
+  if (before !== undefined) return Promise.resolve(before);
+  let work = underWay.get(address);
+  if (!work) {
+    work = ask(address).finally(() => underWay.delete(address));
+    underWay.set(address, work);
+  }
+  return work;
+}
+
+async function ask(address: string): Promise<Tones | null> {
+  const response = await fetch(address);
+  // A proxy before a stopped server answers with one of these.
+  if (response.status === 502 || response.status === 504) throw new Error('The server does not answer.');
+  const tones = response.ok ? unpackTones(new Uint8Array(await response.arrayBuffer())) : null;
+  known.set(address, tones);
+  const [oldest] = known.keys();
+  if (known.size > MOST && oldest !== undefined) known.delete(oldest);
+  return tones;
+}
