@@ -20,6 +20,8 @@ import { tellingOf } from '../core/expressions/telling.ts';
 import { createReadings } from '../core/sources/readings.ts';
 import { learnSources } from '../core/sources/learn.ts';
 import { learnWidgets } from '../core/widgets/learn.ts';
+import type { Tones } from '../core/backdrop/tones.ts';
+import { bareFinish } from '../core/values/finish.ts';
 import { solve } from '../core/scene/solve.ts';
 import { createSolver } from '../core/scene/solver.ts';
 import { widgetKinds } from '../core/widgets/list.ts';
@@ -233,6 +235,8 @@ export async function benchArranging(): Promise<Row[]> {
   add('solve', () => void solve(once, { moment: (moment += 1000) }));
   add('solve with a menu', () => void solve(withMenu, { moment: (moment += 1000), open }));
   // The next minute of sixty widgets of every kind and face: weather, water and moon are worked out anew.
+  const [bare, tones] = [bared(once), tonesBehind(once)];
+  add('solve over a map', () => void solve(bare, { moment: (moment += 1000), tones }));
   add('mixed', () => void solve(mixed, { moment: (minute += 60_000) }));
   add('expressions', () => void sayAll(once, (moment += 1000)));
   add('presence', () => void presenceOver(events));
@@ -275,10 +279,23 @@ function addPageTasks(
   windows: readonly TrialWindow[],
 ): void {
   let [moment, minute, x] = [DAWN, DAWN, 0];
-  const [asPage, ofSecond, ofMinute, raising, unchanged, moving] = Array.from({ length: 6 }, createSolver);
+  const [asPage, ofSecond, ofMinute, raising, unchanged, moving, overMap, bare] = Array.from(
+    { length: 8 },
+    createSolver,
+  );
+  const tones = tonesBehind(once);
+  const allBare = bared(once);
   add('page moved', () => {
     x = (x + 3) % 1500;
     asPage?.(withMoved(once, x), { moment: DAWN });
+  });
+  add('page moved over a map', () => {
+    x = (x + 3) % 1500;
+    overMap?.(withMoved(once, x), { moment: DAWN, tones, isHeld: true });
+  });
+  add('page moved, bare', () => {
+    x = (x + 3) % 1500;
+    bare?.(withMoved(allBare, x), { moment: DAWN, tones, isHeld: true });
   });
   add('page second', () => void ofSecond?.(once, { moment: (moment += 1000) }));
   add('page minute', () => void ofMinute?.(once, { moment: (minute += 60_000) }));
@@ -294,6 +311,25 @@ function addPageTasks(
     moving?.(once, { moment: DAWN, windows: moved });
   });
   add('page unchanged', () => void unchanged?.(once, { moment: DAWN }));
+}
+
+/** Maps of as many cells as a backdrop has, no two of which are alike. */
+function tonesBehind({ screens }: Desk): Map<string, Tones> {
+  const random = createRandom(3);
+  const [columns, rows] = [96, 54];
+  return new Map(
+    screens.map(({ id }) => [
+      id,
+      { columns, rows, cells: Uint8Array.from({ length: columns * rows * 3 }, () => random() * 255) },
+    ]),
+  );
+}
+
+/** The desk with all of its parts bare. */
+function bared(desk: Desk): Desk {
+  const finish = bareFinish(desk.look.finish);
+  const strip = <Part extends object>(parts: readonly Part[]) => parts.map((part) => ({ ...part, finish }));
+  return freeze({ ...desk, edges: strip(desk.edges), widgets: strip(desk.widgets) }, true);
 }
 
 /** A fixed piece of work of the same sort: objects made and compared, keys looked up, sums. It tells a slow machine from slow code. */
@@ -334,6 +370,8 @@ function rowsOf(
   return [
     row('a fixed piece of work, for comparison', 'reference'),
     row('as the page solves 300 items and 300 widgets: one widget moved', 'page moved', 1),
+    row('… the same over a map of what lies behind', 'page moved over a map', 1),
+    row('… the same with all parts bare', 'page moved, bare', 1),
     row('… another second', 'page second', 4),
     row('… another minute', 'page minute', 6),
     row('… one of 40 windows raised', 'page raised', 2),
@@ -350,6 +388,7 @@ function rowsOf(
     row('solve: a new minute of 60 mixed widgets', 'mixed', 6),
     row('solve: the same with a menu of 400 applications open', 'solve with a menu', 5),
     row('a text of six expressions, another second', 'expressions', 0.5),
+    row('solve: all of it bare, over a map', 'solve over a map'),
     row('solve: the same with 40 windows, one of them moved', 'windows'),
     row('presence of an edge over a day of 5,000 events', 'presence', 5),
     row('… that steps aside for ten windows', 'stepping'),

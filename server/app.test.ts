@@ -7,6 +7,7 @@ import sharp from 'sharp';
 import request from 'supertest';
 import { zipSync } from 'fflate';
 import { dawnCount } from '../tests/support/desks.ts';
+import { unpackTones } from '../core/backdrop/tones.ts';
 import { sampleOf } from '../core/backdrop/drawn.ts';
 import { createBackdrop, createPicture, createMotif } from '../core/desk/defaults.ts';
 import { demoDesks } from '../demo/desks.ts';
@@ -249,6 +250,39 @@ describe('pictures on the server', () => {
       expect(refused.status, text).to.equal(status);
       expect(refused.body.detail, text).to.match(sentence);
     }
+  });
+
+  it('tell how dark and light they are, and where, as the very picture that is shown has it', async () => {
+    const drawn = encodeURIComponent(JSON.stringify(sampleOf(createMotif('strata', 3))));
+    const get = (path: string) =>
+      ask()
+        .get(`/api/backdrops${path}drawn=${drawn}`)
+        .buffer()
+        .parse(binary as never);
+    const told = await get('/tones?');
+    expect(told.headers['cache-control']).to.contain('immutable');
+    const tones = unpackTones(new Uint8Array(told.body as Buffer));
+    expect([tones?.columns, tones?.rows]).to.deep.equal([96, 54]);
+    // Another way: the shown picture made as small as the map.
+    const mean = await sharp((await get('?width=480&')).body as Buffer)
+      .resize(96, 54, { kernel: 'nearest' })
+      .greyscale()
+      .raw()
+      .toBuffer();
+    const apart = [...mean].map((grey, at) => {
+      const [dark = 0, , light = 0] = tones?.cells.subarray(at * 3, at * 3 + 3) ?? [];
+      return Math.max(0, dark - grey, grey - light);
+    });
+    expect(apart.filter((by) => by > 12).length).to.be.below(apart.length / 50);
+    expect(Math.max(...mean) - Math.min(...mean)).to.be.above(60);
+    const nobody = encodeURIComponent(
+      JSON.stringify({
+        ...sampleOf(createMotif('strata', 3)),
+        source: { ...createPicture('0'.repeat(64), 'x'), kind: 'picture' },
+      }),
+    );
+    expect((await ask().get(`/api/backdrops/tones?drawn=${nobody}`)).status).to.equal(404);
+    expect((await ask().get('/api/backdrops/tones?drawn=x')).status).to.equal(400);
   });
 
   it('leave in exactly the pixels and the format asked for, within limits', async () => {

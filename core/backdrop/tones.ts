@@ -91,17 +91,19 @@ export function toneBehind(
     for (let column = left; column < right; column++) {
       const share = Math.max(1e-6, tall * shared(rect.x, rect.width, column * wide, wide));
       const at = (row * columns + column) * 3;
-      let [dark, mean, light] = [cells[at] as number, cells[at + 1] as number, cells[at + 2] as number];
+      let dark = cells[at] as number;
+      let mean = cells[at + 1] as number;
+      let light = cells[at + 2] as number;
+      // Cell by cell for every bare part: numbers alone.
       for (const { rect: lies, grey, opacity, blurs } of over) {
-        const [x, y] = [(column + 0.5) * wide, (row + 0.5) * high];
-        if (x < lies.x || y < lies.y || x > lies.x + lies.width || y > lies.y + lies.height) continue;
-        if (blurs) dark = light = mean;
+        const x = (column + 0.5) * wide - lies.x;
+        const y = (row + 0.5) * high - lies.y;
+        if (x < 0 || y < 0 || x > lies.width || y > lies.height) continue;
         const under = 1 - opacity;
-        [dark, mean, light] = [dark, mean, light].map((value) => value * under + grey * opacity) as [
-          number,
-          number,
-          number,
-        ];
+        const added = grey * opacity;
+        dark = (blurs ? mean : dark) * under + added;
+        light = (blurs ? mean : light) * under + added;
+        mean = mean * under + added;
       }
       (histogram[Math.round(dark)] as number) += share * FIFTH;
       (histogram[Math.round(mean)] as number) += share * (1 - 2 * FIFTH);

@@ -1,7 +1,7 @@
-import { isRole, roles, type Colour } from '../values/roles.ts';
+import { isRole, roles, type Colour, type Role } from '../values/roles.ts';
 import type { Finish } from '../values/finish.ts';
-import { hexOf, withOpacity } from '../values/colour.ts';
-import { readableOn } from './readable.ts';
+import { contrast, hexOf, withOpacity } from '../values/colour.ts';
+import { readableOn, TEXT_CONTRAST } from './readable.ts';
 import { resolveRoles, type RoleValues, type Roles } from './roles.ts';
 import { readableOver, wayOver, type Tone, type Way } from './tone.ts';
 
@@ -115,10 +115,16 @@ export function surfaceOver(bare: Surface, palette: Palette, tone: Tone, held: S
 }
 
 function fitTo(bare: Surface, palette: Palette, tone: Tone, way: Way): Surface {
-  const text = (colour: string) => readableOver(colour, tone, way);
-  const mark = (colour: string) => readableOver(colour, tone, way, MARK_CONTRAST);
-  const reads = Object.fromEntries(roles.map((role) => [role, text(palette.roles[role])])) as Roles;
-  const accent = mark(palette.roles.accent);
+  const { ground } = palette.roles;
+  /** What turns is as strong as it was meant to be. */
+  const fit = (role: Role, needed: number) => {
+    const own = palette.roles[role];
+    const ownWay: Way = contrast(own, '#000000') > contrast(ground, '#000000') ? 'lighter' : 'darker';
+    const wished = way === ownWay ? needed : Math.max(needed, contrast(own, ground));
+    return readableOver(own, tone, way, { needed, wished });
+  };
+  const reads = Object.fromEntries(roles.map((role) => [role, fit(role, TEXT_CONTRAST)])) as Roles;
+  const accent = fit('accent', MARK_CONTRAST);
   return {
     ...bare,
     edgeColour: withOpacity(reads.ink, 0.18),
@@ -127,8 +133,8 @@ function fitTo(bare: Surface, palette: Palette, tone: Tone, way: Way): Surface {
     softInk: reads.softInk,
     accent,
     onAccent: palette.textOn('ink', accent),
-    second: mark(palette.roles.second),
-    alert: mark(palette.roles.alert),
+    second: fit('second', MARK_CONTRAST),
+    alert: fit('alert', MARK_CONTRAST),
     way,
   };
 }

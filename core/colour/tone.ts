@@ -72,12 +72,36 @@ export function wayOver(ink: string, tone: Tone, held: Way | null): Way {
 }
 
 /**
- * The colour (hex) of a part over a tone: as it is where it has the contrast already, else with its lightness moved that
- * way as little as suffices; black or white where nothing does.
+ * The colour (hex) of a part over a tone: as it is where it has the contrast that it needs, else with its lightness moved
+ * that way as little as gives it what is `wished`; black or white where nothing does.
  */
-export function readableOver(wanted: string, tone: Tone, way: Way, needed: number = TEXT_CONTRAST): string {
+export function readableOver(
+  wanted: string,
+  tone: Tone,
+  way: Way,
+  { needed = TEXT_CONTRAST, wished = needed }: { needed?: number; wished?: number } = {},
+): string {
   const start = hexOf(wanted);
   if (contrastOver(start, tone) >= needed) return start;
+  // Beyond a tone, its nearer end is all that counts.
+  return moved(start, way, way === 'lighter' ? tone.light : tone.dark, wished);
+}
+
+const known = new Map<string, string>();
+const MOST = 5000;
+
+/** A colour (hex) with its lightness moved beyond a grey, by as little as has such a contrast; or the end of the way. */
+function moved(start: string, way: Way, grey: number, wished: number): string {
+  const key = `${start} ${way} ${grey} ${wished}`;
+  let answer = known.get(key);
+  if (answer === undefined) {
+    if (known.size >= MOST) known.clear();
+    known.set(key, (answer = search(start, way, linear(grey), wished)));
+  }
+  return answer;
+}
+
+function search(start: string, way: Way, edge: number, wished: number): string {
   const from = toLch(start);
   let answer = ENDS[way];
   let near = from.l;
@@ -85,8 +109,8 @@ export function readableOver(wanted: string, tone: Tone, way: Way, needed: numbe
   for (let step = 0; step < 12; step++) {
     const middle = (near + far) / 2;
     const candidate = toHex({ ...from, l: middle });
-    const isOnItsWay = luminanceOf(candidate) > linear(tone.dark) === (way === 'lighter');
-    if (isOnItsWay && contrastOver(candidate, tone) >= needed) {
+    const own = luminanceOf(candidate);
+    if (own > edge === (way === 'lighter') && ratioOf(own, edge) >= wished) {
       answer = candidate;
       far = middle;
     } else {

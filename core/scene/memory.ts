@@ -3,7 +3,7 @@ import type { Cover, Tones } from '../backdrop/tones.ts';
 import type { Surface } from '../colour/look.ts';
 import type { Edge, Item } from '../desk/shapes/edges.ts';
 import type { Widget } from '../desk/shapes/widgets.ts';
-import type { Layout } from '../kinds/layout.ts';
+import type { Backing, Layout } from '../kinds/layout.ts';
 import type { Need } from '../sources/readings.ts';
 import type { Rect, Size } from '../values/geometry.ts';
 import type { Content } from '../windows/contents/page.ts';
@@ -25,6 +25,8 @@ export interface ScreenMemory {
   widgets: Map<string, KeptWidget>;
   /** All of the widgets that are seen; null where that has to be asked of each of them. */
   allWidgets: KeptWidgets | null;
+  /** What its widgets lay over the backdrop. */
+  coverings: readonly Covering[];
   /** For how long it is true what the widgets show. */
   truth: Truth | null;
   windows: Map<string, KeptWindow>;
@@ -59,6 +61,27 @@ export interface KeptEdge {
   scene: SceneEdge;
 }
 
+/** The surface of a bare widget in its place, and all that it follows from. */
+export interface Fitted {
+  plain: Surface;
+  tones: Tones;
+  isHeld: boolean;
+  rect: Rect;
+  /** How many covers there were before it. */
+  beneath: number;
+  surface: Surface;
+}
+
+/** What a widget lays over the backdrop, and all that this follows from. */
+export interface Covering {
+  id: string;
+  on: Surface;
+  backings: readonly Backing[];
+  scale: number;
+  rect: Rect;
+  covers: readonly Cover[];
+}
+
 /** A widget that is looked at and sized, and what became of it in its place. */
 export interface KeptWidget extends Size {
   widget: Widget;
@@ -67,9 +90,7 @@ export interface KeptWidget extends Size {
   shown: Shown;
   /** Whatever lies behind it, and as it is where it stands. */
   surface: Surface;
-  fitted: Made<Surface> | null;
-  /** What it lays over the backdrop, and others that stand before it. */
-  covers: Made<readonly Cover[]> | null;
+  fitted: Fitted | null;
   scale: number;
   padding: number;
   /** Null until it was on a screen. */
@@ -121,6 +142,7 @@ export function screenMemory({ screens }: Memory, id: string): ScreenMemory {
         edges: new Map(),
         widgets: new Map(),
         allWidgets: null,
+        coverings: [],
         truth: null,
         windows: new Map(),
       }),

@@ -51,6 +51,10 @@ function everything(): Desk {
   );
 }
 
+/** A main screen that is so dark or light (0 to 255) on its left and on its right. */
+const lit = (left: number, right: number) =>
+  new Map([['main', { columns: 2, rows: 1, cells: Uint8Array.of(left, left, left, right, right, right) }]]);
+
 const widgetOf = (scene: Scene, id: string) => scene.screens[0]?.widgets.find((part) => part.id === id);
 
 describe('a solver', () => {
@@ -71,6 +75,7 @@ describe('a solver', () => {
     fc.record({
       feeds: fc.constantFrom([], [{ source: 'machine', origin: 'this-machine', samples: [] }]),
     }),
+    fc.record({ tones: fc.constantFrom(new Map(), lit(0, 255), lit(255, 40), lit(120, 130)) }),
     fc.record({ edit: fc.constantFrom('units', 'place', 'roles', 'fonts', 'application', 'finish', 'move') }),
   );
 

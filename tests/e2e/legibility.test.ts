@@ -100,9 +100,8 @@ withApp('legibility', ({ server, open }) => {
       ({ isShown, part }) => isShown && widgets.some(({ id }) => id === part),
     );
     expect(judgements).to.have.length(desk.widgets.length);
-    const errors = judgements.map(({ part, box, contrast: judged }) => {
-      const view = widgets.find(({ id }) => id === part)?.view as { colour: string };
-      const real = weakestTwentieth(shown, box, view.colour);
+    const errors = judgements.map(({ part, box, colour, contrast: judged }) => {
+      const real = weakestTwentieth(shown, box, colour);
       expect(judged / real, `${part}: ${judged.toFixed(2)}, on the page ${real.toFixed(2)}`).to.be.within(
         0.9,
         1.1,

@@ -6,7 +6,10 @@ import { expect } from 'chai';
 import { createItem, createPanel } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Scene } from '../../core/scene/scene.ts';
+import { unpackTones, type Tones } from '../../core/backdrop/tones.ts';
+import { backdropsOf, nearerOf } from '../../core/scene/backdrop.ts';
 import { solve } from '../../core/scene/solve.ts';
+import type { Half } from '../../core/values/roles.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { expandCalendar } from '../../core/sources/calendar/expand.ts';
 import { spanAround } from '../../core/sources/calendar/span.ts';
@@ -29,6 +32,30 @@ function rectsOf(scene: Scene): Record<string, number[]> {
       ...screen.widgets.map((widget) => [widget.id, round(widget.rect)]),
     ]),
   ) as Record<string, number[]>;
+}
+
+/** What parts are written in, as far as that follows what lies behind them. */
+function inksOf(scene: Scene): Record<string, string> {
+  return Object.fromEntries(
+    scene.screens.flatMap((screen) => [
+      ...screen.widgets.map(({ id, surface }) => [id, surface.ink]),
+      ...screen.edges.flatMap(({ surface, items }) =>
+        items.map((item) => [item.id, (item.surface ?? surface).ink]),
+      ),
+    ]),
+  ) as Record<string, string>;
+}
+
+/** What lies behind the screens of a desk, as the server tells it. */
+async function tonesFrom(address: string, desk: Desk, half?: Half): Promise<Map<string, Tones>> {
+  const maps = [...backdropsOf(desk, { moment: DAWN, half })].map(async ([screen, backdrop]) => {
+    const drawn = encodeURIComponent(JSON.stringify(nearerOf(backdrop)));
+    const told = await fetch(`${address}/api/backdrops/tones?drawn=${drawn}`);
+    const tones = unpackTones(new Uint8Array(await told.arrayBuffer()));
+    if (!tones) throw new Error('Not a map');
+    return [screen, tones] as const;
+  });
+  return new Map(await Promise.all(maps));
 }
 
 /** What a desk's calendars hold, where they stand in it: an open desk works that out by itself. */
@@ -68,6 +95,9 @@ withApp('a desk is solved the same', ({ server, open }) => {
         { cwd: root, encoding: 'utf8', maxBuffer: 1e8 },
       );
       expect(rectsOf(JSON.parse(said) as Scene)).to.deep.equal(core);
+      const tones = await tonesFrom(server.address, desk);
+      const inks = inksOf(solve(desk, { moment: DAWN, tones }));
+      expect(inksOf(JSON.parse(said) as Scene)).to.deep.equal(inks);
 
       // On the page: what is drawn, read off the document.
       const page = await open(`/desk/${desk.id}`, new Date(DAWN));
@@ -104,6 +134,19 @@ withApp('a desk is solved the same', ({ server, open }) => {
         drawn = await read();
       }
       expect(Object.keys(drawn).length).to.be.at.least(desk.widgets.length);
+      const written = await page.evaluate(() =>
+        [
+          ...document.querySelectorAll<HTMLElement>('[data-stage] [data-item], [data-stage] [data-widget]'),
+        ].map((part) => {
+          const inside = part.dataset['widget'] ? (part.firstElementChild ?? part) : part;
+          return [
+            part.dataset['item'] ?? part.dataset['widget'] ?? '',
+            getComputedStyle(inside).getPropertyValue('--ink').trim(),
+          ] as const;
+        }),
+      );
+      expect(written.length).to.be.at.least(desk.widgets.length);
+      for (const [id, ink] of written) expect(ink, id).to.equal(inks[id]);
       for (const [id, rect] of Object.entries(drawn))
         rect.forEach((value, index) =>
           expect(value, `${id}[${index}]`).to.be.closeTo(shown[id]?.[index] ?? NaN, 0.6),

@@ -89,7 +89,7 @@ const WidgetInside = memo(function WidgetInside({
   const style: CSSProperties = { ...surfaceColours(surface), ...surfaceBox(surface) };
   return (
     <OnSurface.Provider value={surface}>
-      <div className="size-full" style={style}>
+      <div className="size-full" data-bare={surface.kind === 'bare' || undefined} style={style}>
         {trouble && <TroubleSign said={trouble} />}
         <div style={placeOf({ x: padding, y: padding, ...layout.size })}>
           <QuietCard title={widgetKindOf(type).title} of={view}>

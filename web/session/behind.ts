@@ -54,12 +54,24 @@ async function askForMissing(): Promise<void> {
   isAsking = false;
 }
 
-/** For how long (ms) a desk that is otherwise ready waits for what lies behind it to be known. */
+/** For how long (ms) a desk that is otherwise ready waits for what lies behind it to be known, and then its bare parts. */
 const LONGEST_WAIT = 400;
+const LONGEST_HIDDEN = 3000;
 
-/** Asks for what lies behind a desk that is about to be opened. What comes in time is there from the first picture on. */
+/** Counts the desks that were opened. */
+let opened = 0;
+
+/**
+ * Asks for what lies behind a desk that is about to be opened. What comes in time is there from the first frame on; where it
+ * takes longer bare parts are not seen meanwhile, rather than in colours that turn (see tokens.css).
+ */
 export function awaitBehind(desk: Desk): () => Promise<void> {
   wanted.clear();
+  const mine = ++opened;
+  const show = (isAwaited: boolean) => {
+    if (mine === opened) document.documentElement.toggleAttribute('data-awaits-behind', isAwaited);
+  };
+  show(false);
   const { moment, workspace, half, roles, backdropStep } = useConditions.getState();
   const behind = [...backdropsOf(desk, { moment, workspace, half, roles, backdropStep })];
   const all = Promise.all(
@@ -72,5 +84,13 @@ export function awaitBehind(desk: Desk): () => Promise<void> {
     const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), LONGEST_WAIT));
     const here = await Promise.race([all, late]);
     for (const [screen, tones] of here ?? []) put(screen, tones);
+    if (here || mine !== opened) return;
+    show(true);
+    void all.then((known) => {
+      if (mine !== opened) return;
+      for (const [screen, tones] of known) put(screen, tones);
+      show(false);
+    });
+    setTimeout(() => show(false), LONGEST_HIDDEN);
   };
 }

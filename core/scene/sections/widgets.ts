@@ -3,8 +3,8 @@ import { lookUp } from '../../values/look-up.ts';
 import { hangFromNeighbour, hangFromPoint } from '../../arrange/place.ts';
 import type { Desk } from '../../desk/desk.ts';
 import type { Widget } from '../../desk/shapes/widgets.ts';
-import { isAsLarge, moveInside, overlaps, type Rect } from '../../values/geometry.ts';
-import { paintOn, type Backing, type Layout } from '../../kinds/layout.ts';
+import { isAsLarge, moveInside, type Rect } from '../../values/geometry.ts';
+import type { Layout } from '../../kinds/layout.ts';
 import { areLearned, expressionWork } from '../../expressions/learn.ts';
 import type { WidgetContext } from '../../kinds/kind.ts';
 import { originsOf, tellingOf } from '../../expressions/telling.ts';
@@ -18,16 +18,14 @@ import { placedTexts } from './texts.ts';
 import { isStill, lookAt, truthOf, type Eye, type Truth } from '../shown.ts';
 import {
   isMadeOf,
-  remade,
   sameList,
   sameRect,
   type KeptWidget,
   type KeptWidgets,
   type ScreenMemory,
 } from '../memory.ts';
-import type { Cover } from '../../backdrop/tones.ts';
-import { withOpacity } from '../../values/colour.ts';
-import { behindScreen, coverOf, surfaceBefore, type Behind } from '../behind.ts';
+import { behindScreen } from '../behind.ts';
+import { Fitting } from '../fitting.ts';
 import { plainSurface, type Solving } from '../solving.ts';
 
 /** Room that a surface keeps around what a face draws, px at scale 1; a bare widget has none. */
@@ -174,7 +172,7 @@ function placeAll(
   const front = workspaces[workspace]?.id ?? '';
   const seen: SceneWidget[] = [];
   const behind = behindScreen(screen, rect, solving);
-  const covers: Cover[] = [];
+  const fitting = behind && new Fitting(behind, solving, memory.coverings);
   for (const [id, part] of unplaced) {
     const host = hostOf(part.widget);
     if (host === null || placed.has(host)) placed.set(id, moveInside(place(part), rect));
@@ -182,55 +180,13 @@ function placeAll(
     const { workspaces: on } = part.widget;
     const at = placed.get(id);
     if (!at || (on.length > 0 && !on.includes(front))) continue;
-    part.fitted = behind && fitted(part, at, behind, covers, solving);
+    part.fitted = fitting?.fit(part, at) ?? null;
     part.scene = sceneOf(part, at, solving);
     seen.push(part.scene);
-    if (behind) covers.push(...coversOf(part, at));
+    fitting?.cover(part, at);
   }
+  memory.coverings = fitting?.coverings ?? [];
   return sameList(memory.screen?.widgets, seen);
-}
-
-/** The surface of a bare widget where it stands, over what those before it cover; null for others. */
-function fitted(
-  { surface, fitted: before }: KeptWidget,
-  rect: Rect,
-  behind: Behind,
-  covers: readonly Cover[],
-  solving: Solving,
-): KeptWidget['fitted'] {
-  if (surface.kind !== 'bare') return null;
-  const over = covers.filter((cover) => overlaps(cover.rect, rect));
-  const { x, y, width, height } = rect;
-  const { isHeld } = solving.conditions;
-  return remade(before ?? undefined, [surface, behind.tones, isHeld, x, y, width, height, ...over], () =>
-    surfaceBefore(surface, rect, behind, solving, { over, before: before?.value ?? null }),
-  );
-}
-
-const NONE: readonly Backing[] = [];
-
-/** What a widget lays over the backdrop: its surface, and what its drawing lays beneath its own texts. */
-function coversOf(part: KeptWidget, rect: Rect): readonly Cover[] {
-  const { surface, shown, scale, padding, fitted, covers: before } = part;
-  const { backings = NONE } = shown.layout;
-  if (surface.kind === 'bare' && backings.length === 0) return [];
-  const { x, y, width, height } = rect;
-  const on = fitted?.value ?? surface;
-  part.covers = remade(before ?? undefined, [on, backings, scale, x, y, width, height], () => [
-    ...(surface.kind === 'bare' ? [] : [coverOf(surface, rect)]),
-    ...backings.map(({ rect: lies, colour, opacity }) =>
-      coverOf(
-        { fill: withOpacity(paintOn(on, colour), opacity), blur: 0 },
-        {
-          x: x + (padding + lies.x) * scale,
-          y: y + (padding + lies.y) * scale,
-          width: lies.width * scale,
-          height: lies.height * scale,
-        },
-      ),
-    ),
-  ]);
-  return part.covers.value;
 }
 
 /** A widget in its place; the very one of before where it is the same. */
@@ -239,7 +195,7 @@ function sceneOf(
   rect: Rect,
   solving: Solving,
 ): SceneWidget {
-  const surface = fitted?.value ?? plain;
+  const surface = fitted?.surface ?? plain;
   const { id, type, face, locked, clicksThrough } = widget;
   const { view, layout, trouble } = shown;
   const away = isAway(widget, solving);
@@ -393,7 +349,7 @@ function sizeWidget(
   const scale = Math.min(widget.scale, screen.width / width, screen.height / height);
   if (isKnown && before.widget === widget && before.surface === surface && before.scale === scale)
     return before;
-  const { scene = null, fitted = null, covers = null } = before ?? {};
+  const { scene = null, fitted = null } = before ?? {};
   return {
     widget,
     stand,
@@ -401,7 +357,6 @@ function sizeWidget(
     shown,
     surface,
     fitted,
-    covers,
     scale,
     padding,
     scene,

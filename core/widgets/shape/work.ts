@@ -94,7 +94,22 @@ function arcPath(middle: Point, radius: number, from: number, to: number): strin
 
 export function layout(seen: ShapeView, face: ShapeFace, { fonts }: WidgetContext): ShapeLayout {
   const sheet = createSheet(fonts);
-  const { width, thick, filled, begins, ends, turn, dashed, text, size, spacing, type, colour } = seen;
+  const {
+    width,
+    height,
+    opacity,
+    thick,
+    filled,
+    begins,
+    ends,
+    turn,
+    dashed,
+    text,
+    size,
+    spacing,
+    type,
+    colour,
+  } = seen;
   const drawn = (paths: string[], isFilled: boolean, stroke = thick) =>
     sheet.lay({ paths, isFilled, thick: stroke, dashed });
   if (face === 'words') {
@@ -109,6 +124,10 @@ export function layout(seen: ShapeView, face: ShapeFace, { fonts }: WidgetContex
     const isFull = filled && face === 'ring';
     const radius = (width - (isFull ? 0 : stroke)) / 2;
     const middle = { x: width / 2, y: width / 2 };
+    // What stands on a disc is taken to stand within it.
+    const side = width * Math.SQRT1_2;
+    const inner = { x: (width - side) / 2, y: (width - side) / 2, width: side, height: side };
+    if (isFull) sheet.back(inner, colour, opacity / 100);
     const path =
       face === 'ring' ? `${arcPath(middle, radius, 0, 360)}Z` : arcPath(middle, radius, begins, ends);
     return drawn([path], isFull, stroke);
@@ -121,12 +140,16 @@ export function layout(seen: ShapeView, face: ShapeFace, { fonts }: WidgetContex
   const wide = Math.max(1, Math.abs(reach.x * cos) + Math.abs(reach.y * sin));
   const high = Math.max(1, Math.abs(reach.x * sin) + Math.abs(reach.y * cos));
   sheet.keep({ x: 0, y: 0, width: 2 * wide, height: 2 * high });
+  const isFilled = filled && face === 'box';
+  // A box on its corner is no ground that is known by its sides.
+  if (isFilled && turn % 180 === 0)
+    sheet.back({ x: wide - width / 2, y: high - height / 2, width, height }, colour, opacity / 100);
   const turned = (x: number, y: number): Point => ({
     x: wide + x * cos - y * sin,
     y: high + x * sin + y * cos,
   });
   return drawn(
     paths.map((path) => path(turned)),
-    filled && face === 'box',
+    isFilled,
   );
 }

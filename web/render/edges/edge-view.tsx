@@ -88,6 +88,7 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
       <div
         ref={box}
         data-edge={edge.id}
+        data-bare={surface.kind === 'bare' || undefined}
         data-away={edge.isAway || undefined}
         className={clsx('absolute left-0 top-0', isInUse && 'slips')}
         style={{

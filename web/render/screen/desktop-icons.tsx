@@ -26,6 +26,7 @@ export const DesktopIcons = memo(function DesktopIcons({ icons }: { icons: reado
         className="panel-press"
       >
         <span
+          data-bare=""
           style={{
             ...placeOf(sign),
             ...surfaceColours(signSurface),

@@ -6,6 +6,7 @@ import { createSolver } from '../../../core/scene/solver.ts';
 import type { Half } from '../../../core/values/roles.ts';
 import { useWidth } from '../../ui/use-width.ts';
 import { ScreenView } from './screen-view.tsx';
+import { useBehind } from './use-behind.ts';
 
 /** A desk without all that stands on it. */
 const bared = (desk: Desk): Desk => ({
@@ -41,6 +42,7 @@ export const Miniature = memo(function Miniature({
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const [solver] = useState(createSolver);
+  const tones = useBehind(desk, moment, half);
   const menu = open?.menu;
   const on = open?.screen;
   const shared = useMemo(
@@ -49,9 +51,10 @@ export const Miniature = memo(function Miniature({
         moment,
         half,
         feeds,
+        tones,
         open: menu && on ? { menu, screen: on } : null,
       }),
-    [solver, desk, isBare, moment, half, feeds, menu, on],
+    [solver, desk, isBare, moment, half, feeds, tones, menu, on],
   );
   const screens = shared.screens.filter(({ id }) => only === undefined || id === only);
 

@@ -5,6 +5,7 @@ import type { Desk } from '../../../../core/desk/desk.ts';
 import type { Size } from '../../../../core/values/geometry.ts';
 import { solve } from '../../../../core/scene/solve.ts';
 import { widgetKindOf, type WidgetType } from '../../../../core/widgets/list.ts';
+import { useScreenInView } from '../../../stores/screen.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { WidgetView } from '../../../render/widget-view.tsx';
 import { useConditions } from '../../../session/conditions.ts';
@@ -80,6 +81,8 @@ const FaceSketch = memo(function FaceSketch({
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const look = desk?.look;
   const half = useHalf();
+  const screen = useScreenInView()?.id ?? '';
+  const behind = useConditions(({ tones }) => tones.get(screen));
   const place = desk?.place;
   const seed = desk?.seed;
   const scene = useMemo(() => {
@@ -99,10 +102,10 @@ const FaceSketch = memo(function FaceSketch({
       edges: [],
       widgets: [widget],
     };
-    return solve(sketch, { moment: minute, half });
+    return solve(sketch, { moment: minute, half, tones: new Map(behind && [['sketch', behind]]) });
     // What a sketch shows of the desk is named here; the rest of it may change freely.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [type, face, options, minute, half, look, place, seed, isKnown]);
+  }, [type, face, options, minute, half, look, place, seed, isKnown, behind]);
   const widget = scene?.screens[0]?.widgets[0];
   return (
     <CardBackdrop card={CARD} scene={scene}>
