@@ -4,14 +4,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import sharp from 'sharp';
-import { TONES_WIDTH, unpackTones, type Tones } from '../core/backdrop/tones.ts';
+import type { Drawn } from '../core/backdrop/drawn.ts';
+import { TONES_WIDTH, isDark, unpackTones, type Tones } from '../core/backdrop/tones.ts';
 import { readBundle, type Bundle } from '../core/bundle/bundle.ts';
 import { extractPalette } from '../core/colour/extract.ts';
 import { drawRoles } from '../core/colour/scheme.ts';
 import { problemText, refuse, type Result } from '../core/desk/problem.ts';
 import { readDesk } from '../core/desk/read.ts';
 import type { Desk } from '../core/desk/desk.ts';
-import { backdropsOf, nearerOf } from '../core/scene/backdrop.ts';
+import { backdropsOf, decidingBackdrop, nearerOf } from '../core/scene/backdrop.ts';
+import type { AllConditions } from '../core/scene/conditions.ts';
 import { solve } from '../core/scene/solve.ts';
 import { learnDesk } from '../core/scene/learn.ts';
 import { formatMoment } from '../core/sources/time/time.ts';
@@ -152,8 +154,7 @@ async function solveFile(file: string, { screen, at }: Values, now: () => number
   if (Number.isNaN(moment))
     throw new Stop(EXIT.usage, `--at ${at}: not a moment, such as 2026-11-24T07:12:00Z.`);
   await learnDesk(desk);
-  const tones = await tonesBehind(desk, pictures, moment);
-  const scene = solve(desk, { moment, tones });
+  const scene = solve(desk, { moment, ...(await seeBehind(desk, pictures, moment)) });
   const lines = scene.screens.flatMap(({ name, rect, free, edges, widgets }) => [
     `${name}, ${rect.width} × ${rect.height}; free ${box(free)}`,
     ...edges.flatMap((edge) => [
@@ -173,30 +174,41 @@ async function solveFile(file: string, { screen, at }: Values, now: () => number
 }
 
 /** How dark and light it is behind each screen, from the same pictures that the server makes; none where a picture is missing. */
-async function tonesBehind(
+async function seeBehind(
   desk: Desk,
   pictures: Bundle['pictures'],
   moment: number,
-): Promise<Map<string, Tones>> {
+): Promise<Pick<AllConditions, 'tones' | 'isDarkBehind'>> {
   const tones = new Map<string, Tones>();
+  let isDarkBehind: boolean | null = null;
   const folder = await mkdtemp(join(tmpdir(), 'velvet-ledge-'));
   try {
-    for (const [screen, backdrop] of backdropsOf(desk, { moment })) {
-      const drawn = nearerOf(backdrop);
-      const { source } = drawn;
-      const picture = source.kind === 'picture' && pictures.find(({ id }) => id === source.picture);
-      if (source.kind === 'picture' && !picture) continue;
-      const path = picture ? join(folder, picture.id) : null;
-      if (path && picture) await writeFile(path, picture.bytes);
-      const size = shownSize(drawn, TONES_WIDTH);
-      const made = await bake({ drawn, path, ...size, format: 'webp', isForShow: true });
-      const known = unpackTones(await tonesIn(made));
+    const decides = decidingBackdrop(desk, { moment });
+    const decided = decides && (await tonesOfDrawn(decides, pictures, folder));
+    isDarkBehind = decided && isDark(decided);
+    for (const [screen, backdrop] of backdropsOf(desk, { moment, isDarkBehind })) {
+      const known = await tonesOfDrawn(nearerOf(backdrop), pictures, folder);
       if (known) tones.set(screen, known);
     }
   } finally {
     await rm(folder, { recursive: true });
   }
-  return tones;
+  return { tones, isDarkBehind };
+}
+
+async function tonesOfDrawn(
+  drawn: Drawn,
+  pictures: Bundle['pictures'],
+  folder: string,
+): Promise<Tones | null> {
+  const { source } = drawn;
+  const picture = source.kind === 'picture' && pictures.find(({ id }) => id === source.picture);
+  if (source.kind === 'picture' && !picture) return null;
+  const path = picture ? join(folder, picture.id) : null;
+  if (path && picture) await writeFile(path, picture.bytes);
+  const size = shownSize(drawn, TONES_WIDTH);
+  const made = await bake({ drawn, path, ...size, format: 'webp', isForShow: true });
+  return unpackTones(await tonesIn(made));
 }
 
 /** The desk with its first screen at another size. */

@@ -8,7 +8,7 @@ export function bareDesk(): Desk {
     id: 'bare-desk',
     name: 'Bare desk',
     seed: 1,
-    half: { by: 'choice', half: 'light' },
+    half: { by: 'backdrop' },
     backdrops: [createBackdrop('backdrop', createMotif('tide', 3))],
     fonts: createFonts('newsreader', 'commissioner', 'newsreader'),
     icons: { set: 'slate', style: 'filled', tile: 'none', tileColour: 'accent' },

@@ -197,6 +197,7 @@ export function desk({
     screens,
     look: {
       half,
+      parted: false,
       roles,
       held: [],
       terminal: { light: null, dark: null },

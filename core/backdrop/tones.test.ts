@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { packTones, toneBehind, tonesOf, unpackTones, type Tones } from './tones.ts';
+import { isDark, packTones, toneBehind, tonesOf, unpackTones, type Tones } from './tones.ts';
 
 /** A picture of greys, by where they are. */
 function picture(width: number, height: number, at: (x: number, y: number) => number) {
@@ -88,6 +88,15 @@ describe('a map of tones', () => {
     expect(toneBehind(tones, screen, rect, [cover, upper]).dark).to.equal(200);
     const away = { ...cover, rect: { x: 0, y: 0, width: 300, height: 300 } };
     expect(toneBehind(tones, screen, rect, [away])).to.deep.equal({ dark: 0, light: 255 });
+  });
+
+  it('tells a dark picture from a light one by its light, taken all together', () => {
+    const of = (at: (x: number, y: number) => number) => isDark(tonesOf(picture(480, 270, at)));
+    expect(of(() => 90)).to.equal(true);
+    expect(of(() => 150)).to.equal(false);
+    // A night with a lamp is dark, a day with a dark shore is light.
+    expect(of((x) => (x < 40 ? 255 : 20))).to.equal(true);
+    expect(of((_x, y) => (y > 200 ? 10 : 220))).to.equal(false);
   });
 
   it('leaves as bytes and comes back, and bytes that are none are refused', () => {

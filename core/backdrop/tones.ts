@@ -53,6 +53,19 @@ function meanOf(values: readonly number[]): number {
   return sum / values.length;
 }
 
+/** Below this luminance white has more contrast than black (WCAG 2.2). */
+const HALFWAY = Math.sqrt(1.05 * 0.05) - 0.05;
+
+/** Whether a backdrop is dark, taken all together. */
+export function isDark({ cells }: Tones): boolean {
+  let sum = 0;
+  for (let at = 1; at < cells.length; at += 3) {
+    const grey = cells[at] as number;
+    sum += luminance(grey, grey, grey);
+  }
+  return sum / (cells.length / 3) < HALFWAY;
+}
+
 /** What lies over a backdrop somewhere: a plain colour, px of the screen. */
 export interface Cover {
   rect: Rect;

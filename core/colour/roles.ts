@@ -1,6 +1,6 @@
 import { clamp } from '../values/geometry.ts';
 import { isRole, roles, type Role, type RoleValue, type Step } from '../values/roles.ts';
-import { fromLab, hexOf, toLab } from '../values/colour.ts';
+import { fromLab, hexOf, toHex, toLab, toLch } from '../values/colour.ts';
 
 /** What the document says of one half's roles: colours, and steps from one another. */
 export type RoleValues = Record<Role, RoleValue>;
@@ -24,6 +24,23 @@ export function stepped(colour: string, { lighter, more, warmer }: Omit<Step, 'f
     a * grown + (Math.cos(WARM_HUE) * warmer) / 100,
     b * grown + (Math.sin(WARM_HUE) * warmer) / 100,
   ]);
+}
+
+/** Less chroma than this is a grey: its hue says nothing. */
+const GREY = 0.02;
+
+/**
+ * A colour after the very step that led from one colour to another (all hex or OKLCH): as much lighter, as much more of a
+ * colour, its hue turned as far. Where one of the two is a grey it takes the hue that came of it.
+ */
+export function alike(colour: string, from: string, to: string): string {
+  const [own, start, end] = [toLch(colour), toLch(from), toLch(to)];
+  const isTurned = start.c >= GREY && own.c >= GREY;
+  return toHex({
+    l: clamp(own.l + end.l - start.l, 0, 1),
+    c: end.c < GREY ? end.c : Math.max(0, own.c + end.c - start.c),
+    h: isTurned ? own.h + end.h - start.h : end.h,
+  });
 }
 
 const resolved = new WeakMap<RoleValues, Roles>();

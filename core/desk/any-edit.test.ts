@@ -149,6 +149,7 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     ),
   setRole: (_, choose) =>
     edits.setRole(choose.of(halves), choose.of(roles), choose.of(['#7f3344', '#eeeeee', '#000000'])),
+  partHalves: (desk) => edits.partHalves(!desk.look.parted),
   setRoles: (_, choose) => edits.setRoles({ [choose.of(halves)]: { [choose.of(roles)]: '#446688' } }),
   drawPalette: (_, choose) =>
     edits.drawPalette(drawRoles([{ colour: '#3c6e71', share: 1 }], choose.of(schemeNames))),

@@ -31,7 +31,7 @@ export interface Sections {
   desktopIcons: DesktopIcons;
 }
 
-export const FORMAT = 10;
+export const FORMAT = 11;
 
 /** The document. */
 export interface Desk extends Sections {

@@ -5,7 +5,9 @@ import type { Rect } from '../values/geometry.ts';
 import { points } from '../values/place.ts';
 import { rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
+import { resolveRoles } from '../colour/roles.ts';
 import { drawRoles } from '../colour/scheme.ts';
+import { toHex, toLch } from '../values/colour.ts';
 import { createBackdrop, createMotif } from './defaults.ts';
 import { edits } from './edits/edits.ts';
 import { strayParts } from './edits/parts.ts';
@@ -221,6 +223,47 @@ describe('edits of looks and backdrops', () => {
       edits.drawPalette(drawn).apply(desk);
     });
     expect(free.look.roles.dark.accent).to.equal(drawn.dark.accent);
+  });
+
+  it('change a role of both halves by the same step, and of one alone where the halves are parted', () => {
+    const lch = (desk: Desk, half: 'light' | 'dark') => toLch(resolveRoles(desk.look.roles[half]).accent);
+    const start = dawnCount();
+    const own = toHex({ l: 0.7, c: 0.1, h: 200 });
+    const both = after(start, (draft) => edits.setRole('dark', 'accent', own).apply(draft));
+    expect(both.look.roles.dark.accent).to.equal(own);
+    const moved = (half: 'light' | 'dark') => {
+      const [from, to] = [lch(start, half), lch(both, half)];
+      return [to.l - from.l, to.c - from.c, (to.h - from.h + 720) % 360];
+    };
+    moved('light').forEach((by, index) =>
+      expect(by).to.be.closeTo(moved('dark')[index] ?? NaN, index === 2 ? 3 : 0.05),
+    );
+    // A grey has no hue to turn: the other takes the hue that came of it.
+    const grey = after(start, (draft) => {
+      edits.partHalves(true).apply(draft);
+      edits.setRole('light', 'accent', '#777777').apply(draft);
+      edits.partHalves(false).apply(draft);
+      edits.setRole('dark', 'accent', own).apply(draft);
+    });
+    expect(lch(grey, 'light').h).to.be.closeTo(200, 4);
+    const parted = after(start, (draft) => {
+      edits.partHalves(true).apply(draft);
+      edits.setRole('dark', 'accent', own).apply(draft);
+    });
+    expect(parted.look.roles.light).to.deep.equal(start.look.roles.light);
+    // A step goes to both, but not where it would lead in a circle there.
+    const step = { from: 'surface' as const, lighter: 3, more: 0, warmer: 0 };
+    const stepped = after(start, (draft) => edits.setRole('dark', 'second', step).apply(draft));
+    expect(stepped.look.roles.light.second).to.deep.equal(step);
+    const circle = after(start, (draft) => {
+      edits.partHalves(true).apply(draft);
+      edits.setRole('light', 'ground', { ...step, from: 'second' }).apply(draft);
+      edits.setRole('light', 'surface', { ...step, from: 'ground' }).apply(draft);
+      edits.partHalves(false).apply(draft);
+      edits.setRole('dark', 'second', step).apply(draft);
+    });
+    expect(circle.look.roles.light.second).to.equal(start.look.roles.light.second);
+    expect(circle.look.roles.dark.second).to.deep.equal(step);
   });
 
   it('let go of a workspace that is taken away, also on widgets that are shown there only', () => {

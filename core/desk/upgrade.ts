@@ -191,6 +191,9 @@ export const steps: Record<number, Step> = {
       keys: [...ofMenus.filter(({ shortcut }) => shortcut), ...asArray(shortcuts)],
     };
   },
+
+  /** Format 10 changed a role in one half alone. Those that came to differ may have been meant to: what is there stays. */
+  10: ({ look, ...desk }) => ({ ...desk, format: 11, look: { ...asRecord(look), parted: false } }),
 };
 
 /** What opens each of the menus of format 9 since. */

@@ -18,6 +18,9 @@ export const HalfBy = z.discriminatedUnion('by', [
     half: field(z.enum(halves), { label: 'Half', choices: { light: 'Light', dark: 'Dark' } }),
   }),
   z.looseObject({ by: z.literal('sun') }).meta({ description: 'Light while the sun is up' }),
+  z.looseObject({ by: z.literal('backdrop') }).meta({
+    description: 'Dark where what lies behind the first screen, as it is in the light half, is dark',
+  }),
   z.looseObject({
     by: z.literal('hours'),
     light: field(WallTime.clone(), { label: 'Light from', control: 'time' }),
@@ -37,6 +40,7 @@ export const Look = dress(
       variants: {
         choice: { label: 'Fixed', start: { half: 'dark' } },
         sun: { label: 'By the sun', start: {} },
+        backdrop: { label: 'By the backdrop', start: {} },
         hours: { label: 'By hours', start: { light: '07:00', dark: '19:00' } },
       },
     }),
@@ -46,6 +50,9 @@ export const Look = dress(
         .array(RoleName)
         .max(roles.length)
         .meta({ description: 'Roles that stay when the palette is drawn anew' }),
+    ),
+    parted: content(
+      z.boolean().meta({ description: 'A change of a role stays in the half that is looked at' }),
     ),
     terminal: z.looseObject({ light: OwnTerminal, dark: OwnTerminal }),
     fonts: z.looseObject({ display: FontUse, text: FontUse, figures: FontUse }),

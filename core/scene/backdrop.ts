@@ -47,6 +47,21 @@ export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
   };
 }
 
+type BehindConditions = Pick<
+  Conditions,
+  'moment' | 'workspace' | 'backdropStep' | 'half' | 'roles' | 'isDarkBehind'
+>;
+
+/**
+ * What decides whether a desk is light or dark, where that goes by the backdrop: what the first screen has behind it in the
+ * light half, so that nothing decides over itself. Null where it goes by something else.
+ */
+export function decidingBackdrop(desk: Desk, conditions: BehindConditions): Drawn | null {
+  if (desk.look.half.by !== 'backdrop') return null;
+  const [first] = backdropsOf(desk, { ...conditions, half: 'light' }).values();
+  return first ? nearerOf(first) : null;
+}
+
 /** What lies behind each screen of a desk, by its id. */
 export function backdropsOf(
   desk: Desk,
@@ -56,10 +71,11 @@ export function backdropsOf(
     backdropStep = 0,
     half: chosen = null,
     roles = null,
-  }: Pick<Conditions, 'moment' | 'workspace' | 'backdropStep' | 'half' | 'roles'>,
+    isDarkBehind = null,
+  }: BehindConditions,
 ): Map<string, SceneBackdrop> {
   const { look, place } = desk;
-  const half = chosen ?? halfAt(look.half, moment, place);
+  const half = chosen ?? halfAt(look.half, moment, place, isDarkBehind);
   const solving = {
     desk,
     palette: paletteOf((roles ?? look.roles)[half]),

@@ -7,6 +7,7 @@ import { createDock, createItem, createWidget } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import type { Widget } from '../desk/shapes/widgets.ts';
 import type { Scene } from './scene.ts';
+import { decidingBackdrop } from './backdrop.ts';
 import { createMemory } from './memory.ts';
 import { solve } from './solve.ts';
 
@@ -147,6 +148,19 @@ describe('bare parts', () => {
     expect(at(700, false)).to.equal('darker');
     expect(at(700, true)).to.equal('darker');
     expect(at(20, true)).to.equal('lighter');
+  });
+
+  it('follow the half that the backdrop decides on: dark where it is dark, light where nobody knows', () => {
+    const byBackdrop = freeze({ ...desk, look: { ...desk.look, half: { by: 'backdrop' as const } } }, true);
+    const halfOf = (isDarkBehind: boolean | null) => solve(byBackdrop, { moment: DAWN, isDarkBehind }).half;
+    expect([halfOf(true), halfOf(false), halfOf(null)]).to.deep.equal(['dark', 'light', 'light']);
+    // A half that is looked at comes before it; another way to go by knows nothing of it.
+    expect(solve(byBackdrop, { moment: DAWN, isDarkBehind: true, half: 'light' }).half).to.equal('light');
+    expect(solve(desk, { moment: DAWN, isDarkBehind: true }).half).to.equal('light');
+    // What decides is the same in both halves, though a motif in the desk's colours is drawn otherwise in each.
+    const decides = decidingBackdrop(byBackdrop, { moment: DAWN });
+    expect(decidingBackdrop(byBackdrop, { moment: DAWN, isDarkBehind: true })).to.deep.equal(decides);
+    expect(decidingBackdrop(desk, { moment: DAWN })).to.equal(null);
   });
 
   it('stay the very same while something else moves', () => {

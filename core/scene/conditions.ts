@@ -59,6 +59,8 @@ interface Circumstances {
   roles: Look['roles'] | null;
   /** How dark and light it is behind each screen, by its id; where nothing is known, bare parts go by the ground. */
   tones: ReadonlyMap<string, Tones>;
+  /** Whether what decides where light and dark go by the backdrop is dark; null where that is not known. */
+  isDarkBehind: boolean | null;
   /** Something moves under the hand: what bare parts took on to be read stays for as long as it nearly suffices. */
   isHeld: boolean;
   /** How many entries a rotation is ahead of its time. */
@@ -95,6 +97,7 @@ export const atRest: Circumstances = {
   isQuiet: false,
   roles: null,
   tones: new Map(),
+  isDarkBehind: null,
   isHeld: false,
   backdropStep: 0,
   overview: null,

@@ -63,7 +63,7 @@ function startSolving(desk: Desk, given: Conditions, memory: Memory, library: Li
   const atWorkspace = desk.workspaces[workspace]?.id ?? '';
   const windows = onDesk(conditions.windows, desk.screens, desk.workspaces, desk.applications);
   const { known, running } = knownOf(windows, atWorkspace);
-  const half = conditions.half ?? halfAt(look.half, moment, place);
+  const half = conditions.half ?? halfAt(look.half, moment, place, conditions.isDarkBehind);
   const needs = new Needs();
   if (look.half.by !== 'choice') needs.every('minute');
   const facts = {

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import type { Page } from 'playwright-core';
 import { bareFinish } from '../../core/values/finish.ts';
+import { paletteOf } from '../../core/colour/look.ts';
 import { contrast } from '../../core/values/colour.ts';
 import { createBackdrop, createDock, createItem, createMotif } from '../../core/desk/defaults.ts';
 import type { Desk } from '../../core/desk/desk.ts';
@@ -140,6 +141,30 @@ withApp('what is bare', ({ server, open }) => {
     await page.keyboard.press('Control+z');
     await untilInkChanges(page, turned);
     expect(await inkOf(page, CLOCK)).to.equal(before);
+  });
+
+  it('makes a dark desk of a dark picture and a light one of a light picture, in live and on the stage', async () => {
+    const byBackdrop = (motif: MotifName) => {
+      const desk = bareDesk(motif, 'light');
+      return { ...desk, look: { ...desk.look, half: { by: 'backdrop' as const } } };
+    };
+    const groundOf = (page: Page) =>
+      page
+        .locator('[data-screen]')
+        .first()
+        .evaluate((screen) => getComputedStyle(screen).getPropertyValue('--ground').trim());
+    const { roles } = emptyDesk().look;
+    for (const [motif, half] of [
+      ['night', 'dark'],
+      ['fog', 'light'],
+    ] as const) {
+      const id = await addDesk(server, byBackdrop(motif));
+      for (const way of ['live', 'desk']) {
+        const page = await open(`/${way}/${id}`, MOMENT);
+        await page.locator(CLOCK).first().waitFor();
+        expect(await groundOf(page), `${motif} ${way}`).to.equal(paletteOf(roles[half]).roles.ground);
+      }
+    }
   });
 
   it('goes by the ground where the server can’t say what lies behind it', async () => {

@@ -55,6 +55,37 @@ withApp('palette and look', ({ server, open }) => {
     await untilKept(page, { isNew: false });
   });
 
+  it('changes a role in both halves at once, in one step, or in one alone', async () => {
+    const page = await openAt('/desk/night-watch', 'Palette');
+    const before = (await look('night-watch')).roles;
+    const together = page.getByRole('switch', { name: /^Change both halves/ });
+    expect(await together.isChecked()).to.equal(true);
+    const accent = async (hex: string) => {
+      await page.locator('[data-role="accent"]').getByRole('button').nth(1).click();
+      const field = page.getByRole('textbox', { name: /as text$/ });
+      await field.fill(hex);
+      await field.press('Enter');
+      await page.keyboard.press('Escape');
+      await untilKept(page);
+    };
+    await accent('#3fa7c4');
+    const both = (await look('night-watch')).roles;
+    expect(both.dark.accent).to.equal('#3fa7c4');
+    expect(both.light.accent).not.to.deep.equal(before.light.accent);
+    await page.keyboard.press('Control+z');
+    await untilKept(page);
+    expect((await look('night-watch')).roles).to.deep.equal(before);
+    await together.click();
+    await untilKept(page);
+    await accent('#c43fa7');
+    const one = (await look('night-watch')).roles;
+    expect(one.dark.accent).to.equal('#c43fa7');
+    expect(one.light).to.deep.equal(before.light);
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await untilKept(page);
+  });
+
   it('starts a palette from a colour picked on the stage, by the pointer or by arrows and Enter', async () => {
     const page = await openAt('/desk/dawn-count', 'Palette');
     await page.getByRole('button', { name: 'pick from the stage' }).click();

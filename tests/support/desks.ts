@@ -23,11 +23,12 @@ export function dawnCount(): Desk {
   return desk;
 }
 
-/** A desk with one screen of 1000 × 600 and nothing on it. */
+/** A desk with one screen of 1000 × 600 and nothing on it, that stays light. */
 export function emptyDesk(): Desk {
   const desk = bareDesk();
   return {
     ...desk,
+    look: { ...desk.look, half: { by: 'choice', half: 'light' } },
     screens: [{ id: 'main', name: 'Main', width: 1000, height: 600, scaleFactor: 1, x: 0, y: 0 }],
   };
 }

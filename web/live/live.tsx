@@ -11,6 +11,7 @@ import { hearMenuKeys } from '../session/keys/menu-keys.ts';
 import { letSlip } from '../session/presence/slipping.ts';
 import { useDesk } from '../session/desk.ts';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
+import { useAwaitsBehind } from '../session/behind.ts';
 import { useScene } from '../session/scene.ts';
 import { useSounding } from '../session/sound/use-sounding.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
@@ -84,8 +85,9 @@ function Filling({ desk, scene, screen }: { desk: string; scene: Scene; screen: 
     }),
     [window, width, height, scale],
   );
+  const awaitsBehind = useAwaitsBehind(({ isAwaited }) => isAwaited);
   return (
-    <div className="absolute origin-top-left" style={style}>
+    <div className="absolute origin-top-left" data-awaits-behind={awaitsBehind || undefined} style={style}>
       <ScreenView
         scene={scene}
         screen={screen}

@@ -1,7 +1,8 @@
+import { create } from 'zustand';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
-import type { Tones } from '../../core/backdrop/tones.ts';
+import { isDark, type Tones } from '../../core/backdrop/tones.ts';
 import type { Desk } from '../../core/desk/desk.ts';
-import { backdropsOf, nearerOf } from '../../core/scene/backdrop.ts';
+import { backdropsOf, decidingBackdrop, nearerOf } from '../../core/scene/backdrop.ts';
 import type { Scene } from '../../core/scene/scene.ts';
 import { fetchTones, knownTones } from '../api/tones.ts';
 import { persist } from '../later.ts';
@@ -14,6 +15,8 @@ import { useConditions } from './conditions.ts';
 
 /** What each screen was last found to have behind it, by its id. */
 const wanted = new Map<string, Drawn>();
+/** What was last found to decide over light and dark. */
+let deciding: Drawn | null = null;
 let isAsking = false;
 
 function put(screen: string, tones: Tones | null): void {
@@ -25,8 +28,13 @@ function put(screen: string, tones: Tones | null): void {
   useConditions.setState({ tones: next });
 }
 
+function decide(tones: Tones | null): void {
+  const isDarkBehind = tones && isDark(tones);
+  if (useConditions.getState().isDarkBehind !== isDarkBehind) useConditions.setState({ isDarkBehind });
+}
+
 /** Follows what lies behind a scene. While something is turned by hand, what it is in the end is asked for. */
-export function followBehind({ screens }: Scene): void {
+export function followBehind(desk: Desk, { screens }: Scene): void {
   for (const { id, backdrop } of screens) {
     const drawn = nearerOf(backdrop);
     if (wanted.get(id) === drawn) continue;
@@ -34,6 +42,9 @@ export function followBehind({ screens }: Scene): void {
     const known = knownTones(drawn);
     if (known !== undefined) put(id, known);
   }
+  deciding = decidingBackdrop(desk, useConditions.getState());
+  const known = deciding && knownTones(deciding);
+  if (known !== undefined) decide(known);
   void askForMissing();
 }
 
@@ -43,45 +54,43 @@ async function askForMissing(): Promise<void> {
   isAsking = true;
   for (;;) {
     if (useConditions.getState().isHeld) break;
-    const next = [...wanted].find(([, drawn]) => knownTones(drawn) === undefined);
+    const next = [...wanted.values(), deciding].find((one) => one && knownTones(one) === undefined);
     if (!next) break;
-    const [screen, drawn] = next;
     // The server may be gone for a while; another backdrop may lie there by then.
-    const tones = await persist(() => fetchTones(drawn)).catch(() => null);
-    if (wanted.get(screen) === drawn) put(screen, tones);
-    if (knownTones(drawn) === undefined) break;
+    const tones = await persist(() => fetchTones(next)).catch(() => null);
+    for (const [screen, drawn] of wanted) if (drawn === next) put(screen, tones);
+    if (deciding === next) decide(tones);
+    if (knownTones(next) === undefined) break;
   }
   isAsking = false;
 }
 
-/** For how long (ms) a desk that is otherwise ready waits for what lies behind it to be known, and then its bare parts. */
+/**
+ * For how long (ms) a desk that is otherwise ready waits for what lies behind it to be known, where that decides over light
+ * and dark, where it doesn't, and then its bare parts.
+ */
+const LONGEST_DECIDING = 1500;
 const LONGEST_WAIT = 400;
 const LONGEST_HIDDEN = 3000;
+
+/** Whether bare parts wait for what lies behind them: they are not seen meanwhile, rather than in colours that turn. */
+export const useAwaitsBehind = create<{ isAwaited: boolean }>()(() => ({ isAwaited: false }));
 
 /** Counts the desks that were opened. */
 let opened = 0;
 
-/**
- * Asks for what lies behind a desk that is about to be opened. What comes in time is there from the first frame on; where it
- * takes longer bare parts are not seen meanwhile, rather than in colours that turn (see tokens.css).
- */
+/** Asks for what lies behind a desk that is about to be opened. What comes in time is there from the first frame on. */
 export function awaitBehind(desk: Desk): () => Promise<void> {
   wanted.clear();
   const mine = ++opened;
   const show = (isAwaited: boolean) => {
-    if (mine === opened) document.documentElement.toggleAttribute('data-awaits-behind', isAwaited);
+    if (mine === opened) useAwaitsBehind.setState({ isAwaited });
   };
   show(false);
-  const { moment, workspace, half, roles, backdropStep } = useConditions.getState();
-  const behind = [...backdropsOf(desk, { moment, workspace, half, roles, backdropStep })];
-  const all = Promise.all(
-    behind.map(async ([screen, backdrop]) => {
-      const tones = await fetchTones(nearerOf(backdrop)).catch(() => null);
-      return [screen, tones] as const;
-    }),
-  );
+  const all = tonesBehind(desk);
+  const wait = desk.look.half.by === 'backdrop' ? LONGEST_DECIDING : LONGEST_WAIT;
   return async () => {
-    const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), LONGEST_WAIT));
+    const late = new Promise<null>((resolve) => setTimeout(() => resolve(null), wait));
     const here = await Promise.race([all, late]);
     for (const [screen, tones] of here ?? []) put(screen, tones);
     if (here || mine !== opened) return;
@@ -93,4 +102,20 @@ export function awaitBehind(desk: Desk): () => Promise<void> {
     });
     setTimeout(() => show(false), LONGEST_HIDDEN);
   };
+}
+
+/** What lies behind each screen, once it is decided in which half. */
+async function tonesBehind(desk: Desk): Promise<(readonly [string, Tones | null])[]> {
+  const mine = opened;
+  const conditions = useConditions.getState();
+  const decides = decidingBackdrop(desk, conditions);
+  const decided = decides && (await fetchTones(decides).catch(() => null));
+  if (decides && mine === opened) decide(decided);
+  const isDarkBehind = decided && isDark(decided);
+  return Promise.all(
+    [...backdropsOf(desk, { ...conditions, isDarkBehind })].map(async ([screen, backdrop]) => {
+      const tones = await fetchTones(nearerOf(backdrop)).catch(() => null);
+      return [screen, tones] as const;
+    }),
+  );
 }

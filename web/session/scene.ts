@@ -39,7 +39,7 @@ function refresh(): void {
   solvedUnder = conditionsOf(useConditions.getState());
   const scene = solver(desk, solvedUnder);
   if (scene !== useScene.getState().scene) useScene.setState({ scene });
-  followBehind(scene);
+  followBehind(desk, scene);
 }
 
 useDesk.subscribe(({ history }, before) => {
@@ -66,7 +66,8 @@ export function useHalfRoles(): RoleValues | undefined {
 /** The half that the desk itself would show. */
 function ownHalf(): Half | null {
   const desk = useDesk.getState().history?.present;
-  return desk ? halfAt(desk.look.half, useConditions.getState().moment, desk.place) : null;
+  const { moment, isDarkBehind } = useConditions.getState();
+  return desk ? halfAt(desk.look.half, moment, desk.place, isDarkBehind) : null;
 }
 
 /** Looks at a half; at the desk's own, whichever that is from now on, when it is that one. */

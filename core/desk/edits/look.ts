@@ -1,4 +1,4 @@
-import type { Roles } from '../../colour/roles.ts';
+import { alike, mayStepFrom, resolveRoles, type Roles } from '../../colour/roles.ts';
 import type { Terminal } from '../../colour/schema.ts';
 import type { HalfBy, Look } from '../../look/schema.ts';
 import type { OwnFont } from '../../text/schema.ts';
@@ -9,8 +9,22 @@ import { editOf } from './edit.ts';
 export const lookEdits = {
   setHalf: (half: HalfBy) => editOf('Light or dark', (desk) => void (desk.look.half = half)),
 
+  /** A role of a half, and by the same step that of the other half, unless they are parted. */
   setRole: (half: Half, role: Role, value: RoleValue) =>
-    editOf('Colour', (desk) => void (desk.look.roles[half][role] = value)),
+    editOf('Colour', ({ look }) => {
+      const [here, there] = [look.roles[half], look.roles[half === 'light' ? 'dark' : 'light']];
+      if (!look.parted)
+        there[role] =
+          typeof value === 'string'
+            ? alike(resolveRoles({ ...there })[role], resolveRoles({ ...here })[role], value)
+            : mayStepFrom(role, value.from, there)
+              ? { ...value }
+              : there[role];
+      here[role] = value;
+    }),
+
+  partHalves: (parted: boolean) =>
+    editOf(parted ? 'Part the halves' : 'Halves together', ({ look }) => void (look.parted = parted)),
 
   /** Colours for some roles of some halves. */
   setRoles: (colours: Partial<Record<Half, Partial<Roles>>>) =>

@@ -6,9 +6,16 @@ import { halves, type Half } from '../../values/roles.ts';
 import { defineTrigger, type TimelineChange } from '../trigger.ts';
 import { DAY_MINUTES, MINUTE, dayNumber, minutesOf, momentOn } from '../wall.ts';
 
-/** The half in force at a moment (epoch ms). */
-export function halfAt(by: HalfBy, moment: number, place: GeoPlace): Half {
+/** The half in force at a moment (epoch ms). Where it goes by the backdrop and nothing is known of that, a desk is light. */
+export function halfAt(
+  by: HalfBy,
+  moment: number,
+  place: GeoPlace,
+  isDarkBehind: boolean | null = null,
+): Half {
   switch (by.by) {
+    case 'backdrop':
+      return isDarkBehind ? 'dark' : 'light';
     case 'choice':
       return by.half;
     case 'sun':
@@ -54,6 +61,7 @@ function turnsOn({ light, dark }: Hours, days: readonly number[], zone: string):
 function turnsBetween(by: HalfBy, start: number, end: number, place: GeoPlace): number[] {
   switch (by.by) {
     case 'choice':
+    case 'backdrop':
       return [];
     case 'sun': {
       const days = range(solarDayAt(start, place) - 1, solarDayAt(end, place) + 1);

@@ -42,7 +42,7 @@ export const Miniature = memo(function Miniature({
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const [solver] = useState(createSolver);
-  const tones = useBehind(desk, moment, half);
+  const behind = useBehind(desk, moment, half);
   const menu = open?.menu;
   const on = open?.screen;
   const shared = useMemo(
@@ -51,10 +51,10 @@ export const Miniature = memo(function Miniature({
         moment,
         half,
         feeds,
-        tones,
+        ...behind,
         open: menu && on ? { menu, screen: on } : null,
       }),
-    [solver, desk, isBare, moment, half, feeds, tones, menu, on],
+    [solver, desk, isBare, moment, half, feeds, behind, menu, on],
   );
   const screens = shared.screens.filter(({ id }) => only === undefined || id === only);
 

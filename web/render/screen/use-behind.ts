@@ -1,40 +1,55 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Tones } from '../../../core/backdrop/tones.ts';
+import type { Drawn } from '../../../core/backdrop/drawn.ts';
+import { isDark } from '../../../core/backdrop/tones.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
-import { backdropsOf, nearerOf } from '../../../core/scene/backdrop.ts';
+import { backdropsOf, decidingBackdrop, nearerOf } from '../../../core/scene/backdrop.ts';
+import type { AllConditions } from '../../../core/scene/conditions.ts';
 import type { Half } from '../../../core/values/roles.ts';
 import { fetchTones, knownTones } from '../../api/tones.ts';
 import { useMayCome } from '../backdrop/looked-at.ts';
 
+/** What is known of what lies behind a small desk. */
+type Behind = Pick<AllConditions, 'tones' | 'isDarkBehind'>;
+
 /** How dark and light it is behind the screens of a small desk, as far as that is known; asked for after what is looked at. */
-export function useBehind(desk: Desk, moment: number, half: Half | undefined): ReadonlyMap<string, Tones> {
+export function useBehind(desk: Desk, moment: number, half: Half | undefined): Behind {
   const mayCome = useMayCome();
   const [come, setCome] = useState(0);
-  const behind = useMemo(
-    () => [...backdropsOf(desk, { moment, half })].map(([id, backdrop]) => [id, nearerOf(backdrop)] as const),
-    [desk, moment, half],
+  const [behind, wanted] = useMemo(
+    () => knownBehind(desk, moment, half),
+    // What has come is read from what the page knows.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [desk, moment, half, come],
   );
   useEffect(() => {
-    if (!mayCome) return;
+    const missing = wanted.filter((drawn) => knownTones(drawn) === undefined);
+    if (!mayCome || missing.length === 0) return;
     let isWanted = true;
-    const missing = behind.filter(([, drawn]) => knownTones(drawn) === undefined);
     // A small desk is shown all the same where the server doesn't answer.
-    const asked = Promise.all(missing.map(([, drawn]) => fetchTones(drawn).catch(() => null)));
-    if (missing.length > 0) void asked.then(() => isWanted && setCome((count) => count + 1));
+    void Promise.all(missing.map((drawn) => fetchTones(drawn).catch(() => null))).then(
+      (all) => isWanted && all.some((tones) => tones !== null) && setCome((count) => count + 1),
+    );
     return () => {
       isWanted = false;
     };
-  }, [behind, mayCome]);
-  return useMemo(
-    () =>
-      new Map(
-        behind.flatMap(([id, drawn]) => {
-          const tones = knownTones(drawn);
-          return tones ? [[id, tones] as const] : [];
-        }),
-      ),
-    // What has come is read from what the page knows.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [behind, come],
+  }, [wanted, mayCome]);
+  return behind;
+}
+
+/** That, and all that it follows from. */
+function knownBehind(desk: Desk, moment: number, half: Half | undefined): [Behind, Drawn[]] {
+  const decides = half ? null : decidingBackdrop(desk, { moment });
+  const decided = decides && knownTones(decides);
+  const isDarkBehind = decided ? isDark(decided) : null;
+  const behind = [...backdropsOf(desk, { moment, half, isDarkBehind })].map(
+    ([id, backdrop]) => [id, nearerOf(backdrop)] as const,
   );
+  const tones = new Map(
+    behind.flatMap(([id, drawn]) => {
+      const known = knownTones(drawn);
+      return known ? [[id, known] as const] : [];
+    }),
+  );
+  const wanted = behind.map(([, drawn]) => drawn);
+  return [{ tones, isDarkBehind }, decides ? [decides, ...wanted] : wanted];
 }

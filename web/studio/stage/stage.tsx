@@ -27,6 +27,7 @@ import { Sounding } from '../../render/kit/sounding.ts';
 import { useSounding } from '../../session/sound/use-sounding.ts';
 import { ScreenView } from '../../render/screen/screen-view.tsx';
 import { deskActions } from '../../session/actions.ts';
+import { useAwaitsBehind } from '../../session/behind.ts';
 import { useScene } from '../../session/scene.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useStage } from '../../stores/stage.ts';
@@ -71,10 +72,16 @@ export function Stage() {
   );
   const shown = useMemo(() => shownOf(scene, view, stage.isTogether), [scene, view, stage.isTogether]);
   const camera = shown && cameraFor(stage, shown);
+  const awaitsBehind = useAwaitsBehind(({ isAwaited }) => isAwaited);
   return (
     <div className="flex min-h-0 min-w-0 flex-1 flex-col" {...picture.handlers}>
       <StageBar scale={camera?.scale ?? 1} />
-      <div ref={area} data-stage-area className="relative min-h-0 flex-1 touch-none overflow-hidden">
+      <div
+        ref={area}
+        data-stage-area
+        data-awaits-behind={awaitsBehind || undefined}
+        className="relative min-h-0 flex-1 touch-none overflow-hidden"
+      >
         {scene && shown && camera && stage.area.width > 0 && (
           <PartMenu>
             {shown.screens.map(({ screen, at }) => (

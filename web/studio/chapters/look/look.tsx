@@ -43,6 +43,9 @@ function Halves({ look }: { look: Look }) {
         }}
         onEnd={endGesture}
       />
+      {look.half.by === 'backdrop' && (
+        <p className="text-[12px] text-dust">A dark picture makes a dark desk, a light one a light desk.</p>
+      )}
       {look.half.by === 'sun' && (
         <p className="text-[12px] text-dust">Light while the sun is up where the desk is.</p>
       )}

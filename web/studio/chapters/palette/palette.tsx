@@ -1,7 +1,9 @@
+import { edits } from '../../../../core/desk/edits/edits.ts';
 import { roles as roleNames } from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useHalf } from '../../../session/scene.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
+import { SwitchField } from '../../../ui/choice.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { PageLinks } from '../../column/page-link.tsx';
 import { Draw } from './draw.tsx';
@@ -13,6 +15,7 @@ import { pages } from './pages.tsx';
 export default function PaletteChapter() {
   const half = useHalf();
   const look = useDesk((state) => state.history?.present.look);
+  const { edit } = useDesk.getState();
   const drawn = useScreenInView()?.backdrop.drawn;
   if (!look || !drawn) return null;
   return (
@@ -24,6 +27,12 @@ export default function PaletteChapter() {
         {roleNames.map((role) => (
           <RoleRow key={`${half} ${role}`} role={role} half={half} look={look} />
         ))}
+        <SwitchField
+          label="Change both halves"
+          spoken="Change both halves: the other half takes the same step"
+          value={!look.parted}
+          onChange={(isTogether) => edit(edits.partHalves(!isTogether))}
+        />
         <p className="text-[12px] text-dust">
           Ink is moved lighter or darker wherever it would fall under 4.5 to 1.
         </p>
