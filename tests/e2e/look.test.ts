@@ -270,6 +270,8 @@ withApp('palette and look', ({ server, open }) => {
     await page.getByRole('button', { name: 'Files: an icon from the set again' }).click();
     await own.waitFor({ state: 'detached' });
     await untilKept(page);
+    const files = (await stored(server, 'dawn-count')).desk.applications.find(({ id }) => id === 'files');
+    expect(files?.Icon).to.equal('system-file-manager');
     expect((await look('dawn-count')).icons).to.deep.include({
       set: 'shell',
       style: 'filled',

@@ -69,12 +69,9 @@ export function NumberField(props: NumberFieldProps) {
           take();
         }}
         onKeyDown={onKeyDown}
-        className={clsx(
-          box,
-          'w-full !px-2 font-mono text-[12px]',
-          unit && '!pr-6',
-          isWrong && '!border-rust',
-        )}
+        // The figure never stands beneath its unit.
+        style={{ paddingRight: unit ? `max(24px, calc(${unit.length}ch + 10px))` : 8 }}
+        className={clsx(box, 'w-full !pl-2 font-mono text-[12px]', isWrong && '!border-rust')}
       />
       {unit && (
         <span className="pointer-events-none absolute right-2 top-1/2 -translate-y-1/2 text-[11px] text-dust">

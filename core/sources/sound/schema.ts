@@ -10,15 +10,14 @@ export const MOST_TRACKS = 500;
 /** s; a day. */
 export const MOST_SECONDS = 86_400;
 
-const Words = (label: string, placeholder: string) =>
-  field(z.string().max(200), { label, placeholder, isWide: true });
+const Words = (label: string, placeholder: string) => field(z.string().max(200), { label, placeholder });
 
 /** Something to hear: what it says of itself, and where its sound comes from. */
 export const Track = z.looseObject({
   id: Id,
   title: Words('Title', 'without a title'),
-  by: Words('By', 'nobody named'),
-  album: Words('From', 'nothing'),
+  by: Words('Artist', 'nobody named'),
+  album: Words('Album', 'nothing'),
   seconds: z.number().min(0.1).max(MOST_SECONDS),
   from: z.discriminatedUnion('by', [
     z.looseObject({ by: z.literal('piece'), piece: z.enum(pieceIds) }),

@@ -71,7 +71,7 @@ const options = z.looseObject({
   flipped: field(z.boolean().default(false), { label: 'Flipped', group: 'Shape' }),
   most: field(z.number().int().min(5).max(60).default(30), {
     label: 'At most',
-    unit: 'frames/s',
+    unit: 'fps',
     control: 'slider',
     group: 'Movement',
   }),

@@ -4,7 +4,7 @@ import { later } from '../../later.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { useDesk } from '../../session/desk.ts';
 import { TextField } from '../../ui/text-field.tsx';
-import { keysOf, takenSentence } from '../commands/shortcuts.ts';
+import { keysOf, refusedSentence, takenSentence } from '../commands/shortcuts.ts';
 import { taking, type ControlProps } from './control.ts';
 import { sentenceFor } from './schema.ts';
 
@@ -74,12 +74,19 @@ export const LongTextControl: FC<ControlProps> = (props) => {
 
 /** Keys: pressed in the field, or written. */
 export const ShortcutControl: FC<ControlProps> = (props) => {
-  const check = (text: string) => sentenceFor(props.shape, text) ?? takenSentence(text);
+  const keysOnDesk = useDesk(({ history }) => history?.present.keys);
+  const check = (text: string) =>
+    text === props.value ? null : (sentenceFor(props.shape, text) ?? takenSentence(text, keysOnDesk));
   return (
     <div
       className="w-full"
       onKeyDownCapture={(event) => {
         const keys = keysOf(event.nativeEvent);
+        const refused = keys ? null : refusedSentence(event.nativeEvent);
+        if (refused) {
+          event.preventDefault();
+          props.onError(refused);
+        }
         if (!keys) return;
         event.preventDefault();
         event.stopPropagation();

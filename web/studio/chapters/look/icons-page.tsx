@@ -9,6 +9,7 @@ import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/shapes/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
 import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/kit/icons.tsx';
+import { suitedIcon } from '../../../../core/icons/suited.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
@@ -122,7 +123,7 @@ function ApplicationRow({ application }: { application: Application }) {
         <IconButton
           label={`${Name}: an icon from the set again`}
           className="!size-7"
-          onClick={() => setIcon('application-x-executable')}
+          onClick={() => setIcon(suitedIcon(application))}
         >
           <Undo2 size={14} />
         </IconButton>

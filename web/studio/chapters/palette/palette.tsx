@@ -24,15 +24,15 @@ export default function PaletteChapter() {
       <div className="mt-5" />
       <Draw drawn={drawn} />
       <Section title="Roles" note={`${half} half`}>
-        {roleNames.map((role) => (
-          <RoleRow key={`${half} ${role}`} role={role} half={half} look={look} />
-        ))}
         <SwitchField
           label="Change both halves"
           spoken="Change both halves: the other half takes the same step"
           value={!look.parted}
           onChange={(isTogether) => edit(edits.partHalves(!isTogether))}
         />
+        {roleNames.map((role) => (
+          <RoleRow key={`${half} ${role}`} role={role} half={half} look={look} />
+        ))}
         <p className="text-[12px] text-dust">
           Ink is moved lighter or darker wherever it would fall under 4.5 to 1.
         </p>
