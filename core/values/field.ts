@@ -38,6 +38,8 @@ export type Aspect = 'dress' | 'content' | 'place';
 /** What a form says of a field, beside what its schema says of the value. Ranges and choices stand in the schema only. */
 export interface FieldFacts {
   label: string;
+  /** The trade's other words for it, by which it is found. */
+  also?: string;
   /** The label beside some values of the other fields, where it is another one. */
   labelFor?(values: Readonly<Record<string, unknown>>): string;
   /** What it is of what it stands in, where that says otherwise of itself (see dress.ts). */

@@ -20,6 +20,7 @@ export function Fold({
     <section className="mb-5" aria-label={label}>
       <button
         type="button"
+        data-fold=""
         aria-expanded={isOpen}
         onClick={() => setOpen(!isOpen)}
         className="flex h-9 w-full items-center gap-2.5 rounded-lg bg-pit px-2.5 text-left hover:outline hover:outline-seam"

@@ -30,6 +30,7 @@ export function Row({
 }) {
   return (
     <div
+      data-field={label}
       className={clsx(
         'grid min-h-8 items-center gap-x-2.5',
         isShort ? 'grid-cols-[24px_minmax(0,1fr)]' : 'grid-cols-[92px_minmax(0,1fr)]',

@@ -54,6 +54,8 @@ export interface Chapter {
   /** Other words for it. */
   also?: string;
   /** Its first page. */
+  /** Labels of the fields that stand on the chapter itself, by which they are found. */
+  fields?: readonly string[];
   Root: ComponentType;
   /** What of it is open in the column; null where its first page is. */
   inside?(desk: Desk, where: Where): Inside | null;

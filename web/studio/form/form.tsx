@@ -8,7 +8,15 @@ import type { ControlProps, Values } from './control.ts';
 import { VariantControl, controls } from './controls.tsx';
 import { RecordList } from './record-list.tsx';
 import { toldOf } from './told.ts';
-import { choicesBeside, controlOf, fieldsOf, innerOf, variantOf, type FieldShape } from './schema.ts';
+import {
+  choicesBeside,
+  controlOf,
+  fieldsOf,
+  innerOf,
+  isValues,
+  variantOf,
+  type FieldShape,
+} from './schema.ts';
 
 export interface FormProps {
   schema: z.ZodObject;
@@ -70,7 +78,9 @@ function AnyField({
   if (inner.kind === 'group' && isValues(value)) {
     const within = (change: Values) => turn({ ...value, ...change });
     return (
-      <Fields schema={inner.schema} values={value} of={facts.label} onTurn={within} onEnd={rest.onEnd} />
+      <div data-field={facts.label} className="contents">
+        <Fields schema={inner.schema} values={value} of={facts.label} onTurn={within} onEnd={rest.onEnd} />
+      </div>
     );
   }
   if (inner.kind === 'variant' && isValues(value)) {
@@ -190,7 +200,7 @@ export function Field({
   const { instead } = facts;
   if (instead && rest.value === instead.word) return <Instead {...{ instead, of, ...rest }} isOn />;
   return facts.isWide ? (
-    <div>
+    <div data-field={label}>
       {instead && <Instead {...{ instead, of, ...rest }} />}
       {inner.kind === 'variant' && <span className="mb-1 mt-1.5 block text-dust">{label}</span>}
       {drawn}
@@ -239,8 +249,4 @@ function Wrong({ sentence }: { sentence: string | null }) {
       </p>
     )
   );
-}
-
-function isValues(value: unknown): value is Values {
-  return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -7,7 +7,9 @@ import { titleOfItem } from '../parts/acts.ts';
 import { chapters } from '../chapters/list.ts';
 import { titleOf, type Command } from '../commands/command.ts';
 import { commands } from '../commands/commands.ts';
-import { fieldsOf } from '../form/schema.ts';
+import { focusField } from '../column/first-field.ts';
+import { rowsOf } from '../form/schema.ts';
+import { fieldsOnParts } from './part-fields.ts';
 
 /** Something that the search finds: a command, a part of the desk, or a setting. */
 export interface Entry {
@@ -23,7 +25,13 @@ export interface Entry {
 
 /** All that can be found now. */
 export function entriesNow(): Entry[] {
-  return [...commands.filter(isOffered).map(entryOf), ...partEntries(), ...settingEntries()];
+  return [
+    ...commands.filter(isOffered).map(entryOf),
+    ...partEntries(),
+    ...chapterFieldEntries(),
+    ...settingEntries(),
+    ...partFieldEntries(),
+  ];
 }
 
 function isOffered({ isKeyOnly, isAvailable }: Command): boolean {
@@ -58,21 +66,57 @@ function partEntries(): Entry[] {
   return [...parts, ...items];
 }
 
+/** Fields that stand on a chapter itself. */
+function chapterFieldEntries(): Entry[] {
+  return chapters.flatMap(({ id, title, fields = [] }) =>
+    fields.map((label): Entry => ({
+      id: `field-${id}-${label}`,
+      title: label,
+      also: '',
+      group: title,
+      run: () => {
+        useView.getState().goToChapter(id);
+        focusField(label);
+      },
+    })),
+  );
+}
+
 function settingEntries(): Entry[] {
   return chapters.flatMap(({ id: chapter, title, pages }) =>
     pages.flatMap(({ id: page, title: where, settings }) =>
-      (settings ? labelsOf(settings) : []).map((label): Entry => ({
+      [...(settings ? namesOf(settings) : [])].map(([label, also]): Entry => ({
         id: `setting-${chapter}-${page}-${label}`,
         title: label,
-        also: where,
+        also: `${also} ${where}`,
         group: `${title}: ${where.toLowerCase()}`,
-        run: () => useView.getState().goToChapter(chapter, page),
+        run: () => {
+          useView.getState().goToChapter(chapter, page);
+          focusField(label);
+        },
       })),
     ),
   );
 }
 
-/** What the fields of a form are called, each once. */
-function labelsOf(schema: z.ZodObject): string[] {
-  return [...new Set(fieldsOf(schema).map(([, { facts }]) => facts.label))];
+/** Fields of what stands on the desk: opened, scrolled to, and with the focus in them. */
+function partFieldEntries(): Entry[] {
+  const desk = presentDesk();
+  if (!desk) return [];
+  const { selection } = useView.getState();
+  return fieldsOnParts(desk, selection).map(({ key, label, also, of, part, chapter }): Entry => ({
+    id: `field-${part}-${key}`,
+    title: label,
+    also: `${also} ${of}`,
+    group: `${of}${selection.includes(part) ? ', chosen' : ''}`,
+    run: () => {
+      useView.getState().select([part], chapter);
+      focusField(label);
+    },
+  }));
+}
+
+/** What the fields of a form are called, each once, and their other words. */
+function namesOf(schema: z.ZodObject): Map<string, string> {
+  return new Map(rowsOf(schema).map(([, { facts }]) => [facts.label, facts.also ?? '']));
 }

@@ -1,4 +1,5 @@
 import Fuse from 'fuse.js';
+import { isSlip, otherWords } from './words.ts';
 
 interface Findable {
   title: string;
@@ -7,8 +8,8 @@ interface Findable {
 }
 
 /**
- * Those that fit what is typed, the best first: a title that begins so, then one with words that do, then other words
- * for it, then what is only like it.
+ * Those that fit what is typed, the best first: whole names, then whole words, then beginnings, of the title before the
+ * other words for it; one slip of a letter is forgiven; at last what is only like it.
  */
 export function ranked<E extends Findable>(entries: readonly E[], query: string): E[] {
   const words = wordsOf(query);
@@ -20,24 +21,63 @@ export function ranked<E extends Findable>(entries: readonly E[], query: string)
     minMatchCharLength: 2,
   }).search(query.trim());
   const likeness = new Map(near.map(({ item }, index) => [item, index]));
+  const others = otherWords(query);
+  const asked = query.trim().toLowerCase();
   const scored = entries.flatMap((entry) => {
-    const level = levelOf(entry, query.trim().toLowerCase(), words);
+    const level = Math.min(levelOf(entry, asked, words), levelByOthers(entry, others));
     const like = likeness.get(entry);
-    if (level === null && like === undefined) return [];
-    return [{ entry, level: level ?? 4, like: like ?? entries.length }];
+    if (level === UNLIKE && like === undefined) return [];
+    return [{ entry, level, like: like ?? entries.length }];
   });
   return scored.sort((a, b) => a.level - b.level || a.like - b.like).map(({ entry }) => entry);
 }
 
-function levelOf({ title, also, group }: Findable, query: string, words: readonly string[]): number | null {
-  if (title.toLowerCase().startsWith(query)) return 0;
-  const begins = (text: string) => {
-    const own = wordsOf(text);
-    return words.every((word) => own.some((one) => one.startsWith(word)));
-  };
-  if (begins(title)) return 1;
-  if (begins(`${title} ${also}`)) return 2;
-  return begins(`${title} ${also} ${group}`) ? 3 : null;
+/** What lies nearest to a query that finds nothing. */
+export function nearest<E extends Findable>(entries: readonly E[], query: string): E[] {
+  return new Fuse(entries, { keys: ['title', 'also'], threshold: 0.6, ignoreLocation: true })
+    .search(query.trim(), { limit: NEAREST })
+    .map(({ item }) => item);
+}
+const NEAREST = 3;
+
+const UNLIKE = 20;
+/** Beside the levels of what is typed itself: another whole name is as good as a title that begins so. */
+const BY_ANOTHER_NAME = 1.5;
+
+function levelByOthers({ title, also }: Findable, others: readonly string[]): number {
+  const own = title.toLowerCase();
+  const ranks = others.flatMap((name, index) => {
+    const step = index / 100;
+    if (own === name) return [BY_ANOTHER_NAME + step];
+    // “Add clock: seconds, minutes” is what “add clock” is.
+    if (own.startsWith(name) && !/\p{L}/u.test(own.charAt(name.length)))
+      return [BY_ANOTHER_NAME + 0.2 + step];
+    return hasAll(wordsOf(`${title} ${also}`), wordsOf(name), isWord) ? [6 + step] : [];
+  });
+  return Math.min(UNLIKE, ...ranks);
+}
+
+function levelOf({ title, also, group }: Findable, query: string, words: readonly string[]): number {
+  const own = title.toLowerCase();
+  if (own === query) return 0;
+  const [inTitle, inAll] = [wordsOf(title), wordsOf(`${title} ${also}`)];
+  if (own.startsWith(query) && hasAll(inTitle, words, isWord)) return 0.5;
+  if (own.startsWith(query)) return 1;
+  if (hasAll(inTitle, words, isWord)) return 2;
+  if (hasAll(inTitle, words, begins)) return 3;
+  if (hasAll(inAll, words, isWord)) return 4;
+  if (hasAll(inAll, words, begins)) return 5;
+  if (hasAll([...inAll, ...wordsOf(group)], words, begins)) return 7;
+  return hasAll(inAll, words, isNearly) ? 8 : UNLIKE;
+}
+
+type Fits = (own: string, asked: string) => boolean;
+const isWord: Fits = (own, asked) => own === asked;
+const begins: Fits = (own, asked) => own.startsWith(asked);
+const isNearly: Fits = (own, asked) => begins(own, asked) || isSlip(own, asked);
+
+function hasAll(own: readonly string[], asked: readonly string[], fits: Fits): boolean {
+  return asked.every((word) => own.some((one) => fits(one, word)));
 }
 
 function wordsOf(text: string): string[] {

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useView } from '../../stores/view.ts';
 import { Keys } from '../commands/key-names.tsx';
 import { entriesNow, type Entry } from './entries.ts';
-import { ranked } from './rank.ts';
+import { nearest, ranked } from './rank.ts';
 
 /** How many are listed: nobody reads on. */
 const MOST = 60;
@@ -56,7 +56,7 @@ export function SearchSheet({ onClose }: { onClose: () => void }) {
             />
             <Cmdk.List className="max-h-[52vh] overflow-y-auto p-2">
               <Cmdk.Empty className="px-3 py-6 text-center text-dust">
-                Nothing by that name. Try “add”, “align” or “theme”.
+                <Nothing query={query} entries={entries} onClose={onClose} />
               </Cmdk.Empty>
               {Array.from(groups, ([group, own]) => (
                 <Cmdk.Group
@@ -74,6 +74,38 @@ export function SearchSheet({ onClose }: { onClose: () => void }) {
         </RadixDialog.Content>
       </RadixDialog.Portal>
     </RadixDialog.Root>
+  );
+}
+
+/** Where nothing is found: what lies nearest to what was typed. */
+function Nothing({
+  query,
+  entries,
+  onClose,
+}: {
+  query: string;
+  entries: readonly Entry[];
+  onClose: () => void;
+}) {
+  const near = nearest(entries, query);
+  if (near.length === 0) return 'Nothing by that name. Try “add”, “align” or “theme”.';
+  return (
+    <>
+      <p className="mb-2">Nothing by that name. Nearest to it:</p>
+      {near.map(({ id, title, group, run }) => (
+        <button
+          key={id}
+          type="button"
+          className="mx-1 rounded-lg px-2.5 py-1 text-chalk hover:bg-nap"
+          onClick={() => {
+            onClose();
+            run();
+          }}
+        >
+          {title} <span className="text-dust">{group}</span>
+        </button>
+      ))}
+    </>
   );
 }
 

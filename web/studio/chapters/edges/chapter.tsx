@@ -5,7 +5,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import { itemKinds } from '../../../../core/items/list.ts';
-import { useDesk } from '../../../session/desk.ts';
+import { presentDesk, useDesk } from '../../../session/desk.ts';
 import type { Command } from '../../commands/command.ts';
 import { titleOfEdge } from '../../../../core/desk/part-names.ts';
 import { addEdge, addItem, selectedParts, titleOfItem } from '../../parts/acts.ts';
@@ -59,13 +59,15 @@ export const edges: Chapter = {
       isAvailable: () => edgeNow() !== null,
       run: turnLength,
     },
-    ...itemKinds.map(({ type, title }): Command => ({
+    ...itemKinds.map(({ type, title, summary }): Command => ({
       id: `add-item-${type}`,
-      title: `Add an item: ${title.toLowerCase()}`,
+      title: `Add ${title.toLowerCase()} to an edge`,
+      titleNow: () => `Add ${title.toLowerCase()} to the ${edgeToFill()?.kind ?? 'edge'}`,
+      also: `item ${summary}`,
       group: 'Add',
-      isAvailable: () => edgeNow() !== null,
+      isAvailable: () => edgeToFill() !== null,
       run: () => {
-        const edge = edgeNow();
+        const edge = edgeToFill();
         if (edge) addItem(edge.id, type);
       },
     })),
@@ -76,6 +78,11 @@ export const edges: Chapter = {
 function edgeNow(): Edge | null {
   const { edge, item } = selectedParts();
   return edge ?? item?.edge ?? null;
+}
+
+/** Where an item goes that is added: the edge that is chosen, or the first there is. */
+function edgeToFill(): Edge | null {
+  return edgeNow() ?? presentDesk()?.edges[0] ?? null;
 }
 
 function turnLength(): void {

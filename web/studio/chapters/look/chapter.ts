@@ -14,6 +14,7 @@ export const look: Chapter = {
   icon: Shapes,
   also: 'theme style fonts appearance contrast check review problems',
   pages,
+  fields: ['Light and dark'],
   Root: later(() => import('./look.tsx')),
   commands: [
     {

@@ -1,4 +1,5 @@
 import { Palette } from 'lucide-react';
+import { roleTitles, roles } from '../../../../core/values/roles.ts';
 import { later } from '../../../later.ts';
 import type { Chapter } from '../chapter.ts';
 import { pages } from './pages.tsx';
@@ -10,6 +11,7 @@ export const palette: Chapter = {
   icon: Palette,
   also: 'colours colors theme scheme',
   pages,
+  fields: roles.map((role) => roleTitles[role]),
   Root: later(() => import('./palette.tsx')),
   commands: [{ id: 'eyes', title: 'See the stage with the next kind of eyes', group: 'Desk', run: nextEyes }],
   reset: () => setEyes('usual'),

@@ -35,7 +35,11 @@ export function RoleRow({ role, half, look }: RoleProps) {
   const title = roleTitles[role];
   const isHeld = look.held.includes(role);
   return (
-    <div className={clsx('rounded-lg', isOpen && '-mx-2 bg-nap/60 px-2 pb-2')} data-role={role}>
+    <div
+      className={clsx('rounded-lg', isOpen && '-mx-2 bg-nap/60 px-2 pb-2')}
+      data-role={role}
+      data-field={title}
+    >
       <div className="flex h-8 items-center gap-2.5">
         <button
           type="button"
@@ -47,14 +51,16 @@ export function RoleRow({ role, half, look }: RoleProps) {
           <ChevronDown size={13} className={clsx('shrink-0 transition-transform', !isOpen && '-rotate-90')} />
           <span className="truncate">{title}</span>
         </button>
-        <PickerButton
-          wide
-          label={title}
-          colour={colour}
-          isMarked
-          onTurn={(next) => turn(named(`Change ${title.toLowerCase()}`, edits.setRole(half, role, next)))}
-          onEnd={endGesture}
-        />
+        <span data-field={title} className="contents">
+          <PickerButton
+            wide
+            label={title}
+            colour={colour}
+            isMarked
+            onTurn={(next) => turn(named(`Change ${title.toLowerCase()}`, edits.setRole(half, role, next)))}
+            onEnd={endGesture}
+          />
+        </span>
         <span
           className={clsx('min-w-0 truncate text-[12px] text-dust', !isStep(value) && 'font-mono')}
           title={isStep(value) ? stepText(value) : undefined}

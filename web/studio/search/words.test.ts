@@ -1,0 +1,238 @@
+import '../../../tests/support/page.ts';
+import { expect } from 'chai';
+import { demoDesks } from '../../../demo/desks.ts';
+import { startHistory } from '../../../core/desk/history.ts';
+import { useDesk } from '../../session/desk.ts';
+import { entriesNow, type Entry } from './entries.ts';
+import { nearest, ranked } from './rank.ts';
+import { isSlip, otherWords } from './words.ts';
+
+/** Words that people bring from elsewhere, and how what they must lead to begins, or what it is of. */
+const words: Record<string, string> = {
+  wallpaper: 'Backdrop',
+  background: 'Backdrop',
+  'desktop background': 'Backdrop',
+  slideshow: 'Backdrop',
+  transparency: 'Sheerness',
+  opacity: 'Opacity|Sheerness',
+  'rounded corners': 'Radius',
+  'corner radius': 'Radius',
+  'drop shadow': 'Shadow',
+  blur: 'Blur',
+  'frosted glass': 'Blur',
+  outline: 'Edge line',
+  cursor: 'Look: pointer',
+  'mouse pointer': 'Look: pointer',
+  'icon pack': 'Look: icons',
+  'icon theme': 'Look: icons',
+  font: 'Look: type',
+  fonts: 'Look: type',
+  typography: 'Look: type',
+  bold: 'Weight',
+  'letter spacing': 'Spacing',
+  colors: 'Palette',
+  'colour scheme': 'Palette',
+  accent: 'Accent',
+  'accent color': 'Accent',
+  'highlight colour': 'Accent',
+  'text color': 'Ink',
+  foreground: 'Ink',
+  'dark mode': 'Light and dark',
+  'light mode': 'Light and dark',
+  appearance: 'Light and dark|Look',
+  'night light': 'Temperature',
+  'color temperature': 'Temperature',
+  'import colors': 'Palette: out and in',
+  'colour blindness': 'Palette: other eyes',
+  'terminal colors': 'Palette: terminal',
+  contrast: 'Contrast|Look: legibility',
+  readability: 'Look: legibility',
+  problems: 'Look: findings',
+  taskbar: 'Add panel',
+  'menu bar': 'Add panel',
+  'status bar': 'Add panel',
+  launcher: 'Add dock',
+  'auto-hide': 'Shows',
+  autohide: 'Shows',
+  'auto hide': 'Shows',
+  'reserve space': 'Keeps windows off',
+  'always on top': 'Keeps windows off',
+  margin: 'Off the side',
+  floating: 'Off the side',
+  padding: 'Inside ends',
+  'icon spacing': 'Between items',
+  'panel height': 'Thickness',
+  magnification: 'Grows to',
+  magnify: 'Grows to',
+  'hover zoom': 'Grows to',
+  tooltips: 'Names on pointing',
+  'panel alignment': 'Stands at',
+  'screen edge': 'Side',
+  spacer: 'Add gap',
+  'flexible space': 'Add spring',
+  separator: 'Add divider',
+  'system tray': 'Add tray',
+  'notification area': 'Add tray',
+  visualizer: 'Add spectrum',
+  visualiser: 'Add spectrum',
+  equaliser: 'Add spectrum',
+  'system monitor': 'Add machine',
+  cpu: 'Add machine',
+  ram: 'Add machine',
+  'now playing': 'Add player|Add now playing',
+  'media player': 'Add player',
+  'album art': 'Add player',
+  forecast: 'Add weather',
+  'analog clock': 'Add clock',
+  agenda: 'Add calendar',
+  appointments: 'Add calendar',
+  'sticky note': 'Add note',
+  'to-do list': 'Add note',
+  checklist: 'Add note',
+  'photo frame': 'Add picture',
+  rectangle: 'Add shape',
+  'speed dial': 'Add tiles',
+  'custom text': 'Add readout',
+  'battery level': 'Add battery',
+  rss: 'Widgets: headlines',
+  'news feed': 'Widgets: headlines',
+  ics: 'Widgets: calendars',
+  metar: 'Widgets: weather station',
+  celsius: 'Widgets: units',
+  '24 hour': 'Widgets: units',
+  playlist: 'Widgets: sound',
+  music: 'Widgets: sound',
+  'widget size': 'Scale',
+  'lock position': 'Locked',
+  'click through': 'Clicks through',
+  timezone: 'Time zone',
+  'world clock': 'Time zone|Add clock, zones',
+  'second hand': 'Seconds',
+  'title bar': 'Windows: title',
+  titlebar: 'Windows: title',
+  'close button': 'Windows: buttons',
+  'window border': 'Windows: line and border',
+  'inactive windows': 'Windows: not in front',
+  'snap windows': 'Windows: tiling',
+  'split screen': 'Windows: tiling',
+  gaps: 'Between two',
+  'outer gaps': 'Off the sides',
+  animations: 'Windows: moves',
+  'window rules': 'Windows: habits',
+  'virtual desktops': 'Windows: workspaces',
+  hotkeys: 'Windows: shortcuts',
+  'keyboard shortcuts': 'Windows: shortcuts|All shortcuts',
+  'desktop shortcuts': 'Windows: desktop icons',
+  'app menu': 'Menus: app list',
+  'app grid': 'Menus: app wall',
+  'run dialog': 'Menus: quick find',
+  'context menu': 'Menus: desk menu',
+  'right click menu': 'Menus: desk menu',
+  'hot corner': 'Overview at',
+  'lock screen': 'Add session',
+  'shut down': 'Add session',
+  location: 'Place on earth',
+  monitors: 'Screens',
+  resolution: 'Screens',
+  greyscale: 'Saturation',
+  vignette: 'Darkening',
+  duotone: 'Two tones',
+  'film grain': 'Grain',
+  'export wallpaper': 'Backdrop: bake and export',
+  backup: 'Save as a file',
+  versions: 'History of the desk',
+  fullscreen: 'Go live',
+};
+
+/** Written otherwise than above: in full, in part, or with a letter amiss. */
+const heldBack: Record<string, string> = {
+  walpaper: 'Backdrop',
+  wallpapers: 'Backdrop',
+  transparancy: 'Sheerness',
+  'rounded corner': 'Radius',
+  curser: 'Look: pointer',
+  fnots: 'Look: type',
+  'dark them': 'Light and dark',
+  visualizr: 'Add spectrum',
+  seperator: 'Add divider',
+  'system montor': 'Add machine',
+  magnificaton: 'Grows to',
+  paddding: 'Inside ends',
+  margn: 'Off the side',
+  hotkey: 'Windows: shortcuts',
+  'virtual desktop': 'Windows: workspaces',
+  animaton: 'Windows: moves',
+  'frosted glas': 'Blur',
+  equalizr: 'Add spectrum',
+  agend: 'Add calendar',
+  celcius: 'Widgets: units',
+};
+
+describe('words that people bring', () => {
+  let entries: Entry[] = [];
+  before(() => {
+    const [desk] = demoDesks();
+    if (!desk) throw new Error('The demo has no desk');
+    useDesk.setState({ history: startHistory(desk) });
+    entries = entriesNow();
+  });
+  after(() => useDesk.setState({ history: null }));
+
+  const leadsTo = (word: string, goal: string) => {
+    const [first] = ranked(entries, word);
+    return goal.split('|').some((one) => first?.title.startsWith(one))
+      ? null
+      : `${word}: ${first?.title ?? 'nothing'}`;
+  };
+  const amiss = (list: Record<string, string>) =>
+    Object.entries(list).flatMap(([word, goal]) => leadsTo(word, goal) ?? []);
+
+  it('lead to the field, page or command that is meant', () => {
+    expect(Object.keys(words).length).to.be.at.least(120);
+    expect(amiss(words)).to.deep.equal([]);
+  });
+
+  it('do so nine times of ten when they are written otherwise', () => {
+    expect(amiss(heldBack).length, amiss(heldBack).join('; ')).to.be.at.most(2);
+  });
+
+  it('name things that are there: every other word stands for something that is found by its own name', () => {
+    for (const word of Object.keys(words))
+      for (const name of otherWords(word))
+        expect(
+          ranked(entries, name)[0]?.title.toLowerCase().startsWith(name) ?? false,
+          `${word} stands for ${name}`,
+        ).to.equal(true);
+  });
+
+  it('forgive one slip, and no more', () => {
+    for (const [one, other] of [
+      ['blur', 'blurr'],
+      ['shadow', 'shdow'],
+      ['shadow', 'shadwo'],
+      ['shadow', 'shadew'],
+    ] as const)
+      expect(isSlip(one, other), other).to.equal(true);
+    for (const [one, other] of [
+      ['dock', 'duke'],
+      ['ram', 'rum'],
+      ['shadow', 'sadwo'],
+      ['shadow', 'shadowed'],
+    ] as const)
+      expect(isSlip(one, other), other).to.equal(false);
+  });
+
+  it('find every field of what stands on the desk, once for each kind of part, what is chosen first', () => {
+    const of = (group: RegExp) =>
+      entries.filter((entry) => group.test(entry.group)).map(({ title }) => title);
+    expect(of(/^Clock/)).to.include.members(['Seconds', 'Time zone', 'Scale']);
+    expect(of(/^Dock/)).to.include.members(['Grows to', 'Thickness', 'Off the side']);
+    expect(new Set(entries.map(({ id }) => id)).size).to.equal(entries.length);
+  });
+
+  it('say what lies nearest where nothing is found', () => {
+    const query = 'radiuuuus';
+    for (const nothing of ['xqzvw', query]) expect(ranked(entries, nothing)).to.deep.equal([]);
+    expect(nearest(entries, query).map(({ title }) => title)).to.include('Radius');
+  });
+});
