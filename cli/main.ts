@@ -180,7 +180,7 @@ async function seeBehind(
   moment: number,
 ): Promise<Pick<AllConditions, 'tones' | 'isDarkBehind'>> {
   const tones = new Map<string, Tones>();
-  let isDarkBehind: boolean | null = null;
+  let isDarkBehind: boolean | null;
   const folder = await mkdtemp(join(tmpdir(), 'velvet-ledge-'));
   try {
     const decides = decidingBackdrop(desk, { moment });

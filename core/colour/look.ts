@@ -90,7 +90,7 @@ export function surfaceOf(finish: Finish, palette: Palette): Surface {
 }
 
 /** The contrast that marks must reach (WCAG 2.2, success criterion 1.4.11). */
-export const MARK_CONTRAST = 3;
+const MARK_CONTRAST = 3;
 
 const fitted = new WeakMap<Surface, Map<string, Surface>>();
 

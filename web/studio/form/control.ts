@@ -1,8 +1,8 @@
-import type { FieldShape } from './schema.ts';
+import type { FieldShape, Values } from './schema.ts';
+
+export type { Values };
 
 /** What every control is given. Values come in, changes go out; a refused one is said through onError. */
-export type Values = Readonly<Record<string, unknown>>;
-
 export interface ControlProps {
   /** As it is read out. */
   label: string;

@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { fieldOf, mostLetters, unwrapped, type FieldFacts } from '../../../core/values/field.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
-import type { Values } from './control.ts';
 
 /** What a form reads off a field's schema: ranges and choices stand nowhere else. */
 export interface FieldShape {
@@ -56,6 +55,9 @@ export function fieldsOf(schema: z.ZodObject): [string, FieldShape][] {
     return facts ? [[key, shapeOf(inner, facts)] as [string, FieldShape]] : [];
   });
 }
+
+/** The values of a form's fields. */
+export type Values = Readonly<Record<string, unknown>>;
 
 /** What a form stands beside: the values of the other fields, and the face of a widget or an item. */
 interface Beside {
