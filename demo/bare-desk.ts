@@ -2,13 +2,13 @@ import { createBackdrop, createFonts, createMotif } from '../core/desk/defaults.
 import type { Desk } from '../core/desk/desk.ts';
 import { rolesFrom, desk } from './sketch.ts';
 
-/** What a new desk starts from. */
+/** A desk with nothing on it. */
 export function bareDesk(): Desk {
   return desk({
     id: 'bare-desk',
     name: 'Bare desk',
     seed: 1,
-    half: { by: 'backdrop' },
+    half: { by: 'choice', half: 'light' },
     backdrops: [createBackdrop('backdrop', createMotif('tide', 3))],
     fonts: createFonts('newsreader', 'commissioner', 'newsreader'),
     icons: { set: 'slate', style: 'filled', tile: 'none', tileColour: 'accent' },

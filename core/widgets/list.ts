@@ -17,22 +17,22 @@ import { switches } from './switches/switches.ts';
 import { tiles } from './tiles/tiles.ts';
 import { weather } from './weather/weather.ts';
 
-/** Every kind of widget. Add a new one here. */
+/** Every kind of widget, those first that people reach for most. Add a new one here. */
 export const widgetKinds = [
   clock,
   machine,
   weather,
-  almanac,
-  calendar,
-  headlines,
-  battery,
-  readout,
   player,
-  note,
   spectrum,
+  readout,
+  calendar,
   tiles,
+  note,
   picture,
   shape,
+  almanac,
+  headlines,
+  battery,
   switches,
   session,
   find,

@@ -449,12 +449,16 @@ withApp('windows', ({ server, open }) => {
     await page.keyboard.press('Control+Alt+1');
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Arrange', exact: true, pressed: true }).waitFor();
-    // While parts are arranged, windows stand in nobody's way; the ledge says that they are open.
+    // They stay where parts are arranged, in every chapter; one press puts them out of sight, another brings them back.
+    await windowOf(page, SHEET).waitFor();
+    await page.getByRole('button', { name: 'Palette', exact: true }).click();
+    await windowOf(page, SHEET).waitFor();
+    await page.getByRole('button', { name: 'Hide the windows' }).click();
     await windowOf(page, SHEET).waitFor({ state: 'hidden' });
     await page.getByRole('button', { name: 'Windows: 1 open' }).waitFor();
+    await page.getByRole('button', { name: 'Show the windows' }).click();
+    await windowOf(page, SHEET).waitFor();
     await page.reload();
-    await page.getByRole('button', { name: 'Windows: 1 open' }).click();
-    await page.getByRole('menuitem', { name: 'Seen while arranging' }).click();
     await windowOf(page, SHEET).waitFor();
     expect((await stored(server, id)).desk).to.deep.equal(before);
     await page.getByRole('button', { name: 'Nothing to undo' }).waitFor();

@@ -35,6 +35,7 @@ function decide(tones: Tones | null): void {
 
 /** Follows what lies behind a scene. While something is turned by hand, what it is in the end is asked for. */
 export function followBehind(desk: Desk, { screens }: Scene): void {
+  for (const id of wanted.keys()) if (!screens.some((screen) => screen.id === id)) wanted.delete(id);
   for (const { id, backdrop } of screens) {
     const drawn = nearerOf(backdrop);
     if (wanted.get(id) === drawn) continue;

@@ -103,7 +103,10 @@ function useShelfActs(reload: () => Promise<unknown>) {
   return {
     create: () =>
       attempt(async () => {
-        const { desk } = await api.create({ ...bareDesk(), name: 'New desk' });
+        // A dark picture makes a dark desk.
+        const bare = bareDesk();
+        const look = { ...bare.look, half: { by: 'backdrop' as const } };
+        const { desk } = await api.create({ ...bare, look, name: 'New desk' });
         void navigate(`/desk/${desk.id}`, { state: { chapter: 'backdrop' } });
       }),
     takeIn: (bundle: File) =>

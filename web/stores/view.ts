@@ -76,7 +76,7 @@ export const useView = create<ViewState>()((set) => ({
   ...fresh,
   query: '',
   isEntered: false,
-  seesWindows: false,
+  seesWindows: true,
   guides: none,
   distances: none,
   marquee: null,

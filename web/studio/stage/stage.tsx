@@ -191,10 +191,8 @@ function Frame({
   const stageScale = useStageScale(frame, scale);
   const mode = useView((view) => view.mode);
   const eyes = useEyes((state) => state.eyes);
-  // Where parts are arranged, windows would stand before them.
-  const seesWindows = useView(
-    (view) => view.mode === 'try' || view.chapter === 'windows' || view.seesWindows,
-  );
+  // Colours, type and icons are judged on windows too; one press beside the ledge puts them out of the way.
+  const seesWindows = useView((view) => view.mode === 'try' || view.seesWindows);
   const picking = useView((view) => view.picking);
   const isCurrent = useScreenInView()?.id === screen.id;
   const isTarget = useView((view) => view.target) === screen.id;
