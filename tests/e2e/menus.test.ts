@@ -170,7 +170,7 @@ withApp('menus', ({ server, open }) => {
     expect(await width()).to.equal(500);
     await page.getByRole('textbox', { name: 'Shortcut' }).fill('Ctrl+Alt+W');
     await page.keyboard.press('Enter');
-    await page.getByText('is taken already', { exact: false }).waitFor();
+    await page.getByText(/Ctrl\+Alt\+W is “.+” already/).waitFor();
     await page.getByRole('textbox', { name: 'Shortcut' }).fill('Ctrl+K');
     await page.keyboard.press('Enter');
     await page.getByText('Not taken: Ctrl+K is', { exact: false }).waitFor();
