@@ -85,6 +85,9 @@ withApp('a desk is solved the same', ({ server, open }) => {
       const { desk: served } = await stored(server, desk.id);
       expect(await solved(served)).to.deep.equal(core);
 
+      // Asked for before the process that holds all else up: a connection that rested meanwhile may be gone.
+      const tones = await tonesFrom(server.address, desk);
+
       // In a process of its own, from the file.
       const file = join(server.folder, `${desk.id}.ledge`);
       const bundle = await fetch(`${server.address}/api/desks/${desk.id}/bundle`);
@@ -95,7 +98,6 @@ withApp('a desk is solved the same', ({ server, open }) => {
         { cwd: root, encoding: 'utf8', maxBuffer: 1e8 },
       );
       expect(rectsOf(JSON.parse(said) as Scene)).to.deep.equal(core);
-      const tones = await tonesFrom(server.address, desk);
       const inks = inksOf(solve(desk, { moment: DAWN, tones }));
       expect(inksOf(JSON.parse(said) as Scene)).to.deep.equal(inks);
 
