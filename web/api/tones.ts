@@ -8,14 +8,23 @@ const MOST = 60;
 const known = new Map<string, Tones | null>();
 const underWay = new Map<string, Promise<Tones | null>>();
 
+/** The same for the same: solving asks with every turn of a drag. */
+const addresses = new WeakMap<Drawn, string>();
+
+function addressOf(drawn: Drawn): string {
+  let address = addresses.get(drawn);
+  if (address === undefined) addresses.set(drawn, (address = tonesAddress(drawn)));
+  return address;
+}
+
 /** The map of a backdrop, where it is here; undefined where nobody asked for it yet. */
 export function knownTones(drawn: Drawn): Tones | null | undefined {
-  return known.get(tonesAddress(drawn));
+  return known.get(addressOf(drawn));
 }
 
 /** How dark and light a backdrop is and where; null where that can't be had. Rejects while the server does not answer. */
 export function fetchTones(drawn: Drawn): Promise<Tones | null> {
-  const address = tonesAddress(drawn);
+  const address = addressOf(drawn);
   const before = known.get(address);
   if (before !== undefined) return Promise.resolve(before);
   let work = underWay.get(address);

@@ -33,19 +33,22 @@ function decide(tones: Tones | null): void {
   if (useConditions.getState().isDarkBehind !== isDarkBehind) useConditions.setState({ isDarkBehind });
 }
 
-/** Follows what lies behind a scene. While something is turned by hand, what it is in the end is asked for. */
-export function followBehind(desk: Desk, { screens }: Scene): void {
-  for (const id of wanted.keys()) if (!screens.some((screen) => screen.id === id)) wanted.delete(id);
-  for (const { id, backdrop } of screens) {
-    const drawn = nearerOf(backdrop);
-    if (wanted.get(id) === drawn) continue;
-    wanted.set(id, drawn);
+/** Gives solving what is known of what lies behind now; what is not known yet leaves what there was. */
+function giveKnown(): void {
+  for (const [screen, drawn] of wanted) {
     const known = knownTones(drawn);
-    if (known !== undefined) put(id, known);
+    if (known !== undefined) put(screen, known);
   }
-  deciding = decidingBackdrop(desk, useConditions.getState());
   const known = deciding && knownTones(deciding);
   if (known !== undefined) decide(known);
+}
+
+/** Follows what lies behind a scene. While something is turned by hand, what it is in the end is asked for. */
+export function followBehind(desk: Desk, { screens }: Scene): void {
+  wanted.clear();
+  for (const { id, backdrop } of screens) wanted.set(id, nearerOf(backdrop));
+  deciding = decidingBackdrop(desk, useConditions.getState());
+  giveKnown();
   void askForMissing();
 }
 
@@ -53,15 +56,13 @@ export function followBehind(desk: Desk, { screens }: Scene): void {
 async function askForMissing(): Promise<void> {
   if (isAsking) return;
   isAsking = true;
-  for (;;) {
-    if (useConditions.getState().isHeld) break;
+  while (!useConditions.getState().isHeld) {
     const next = [...wanted.values(), deciding].find((one) => one && knownTones(one) === undefined);
     if (!next) break;
     // The server may be gone for a while; another backdrop may lie there by then.
-    const tones = await persist(() => fetchTones(next)).catch(() => null);
-    for (const [screen, drawn] of wanted) if (drawn === next) put(screen, tones);
-    if (deciding === next) decide(tones);
+    await persist(() => fetchTones(next)).catch(() => null);
     if (knownTones(next) === undefined) break;
+    giveKnown();
   }
   isAsking = false;
 }
