@@ -25,7 +25,7 @@ export default function PaletteChapter() {
       <Draw drawn={drawn} />
       <Section title="Roles" note={`${half} half`}>
         <SwitchField
-          label="Change both halves"
+          label="Both halves"
           spoken="Change both halves: the other half takes the same step"
           value={!look.parted}
           onChange={(isTogether) => edit(edits.partHalves(!isTogether))}
