@@ -3,7 +3,7 @@ import type { Finish } from '../values/finish.ts';
 import { contrast, hexOf, withOpacity } from '../values/colour.ts';
 import { readableOn, TEXT_CONTRAST } from './readable.ts';
 import { resolveRoles, type RoleValues, type Roles } from './roles.ts';
-import { readableOver, wayOver, type Tone, type Way } from './tone.ts';
+import { contrastOver, readableOver, wayOver, type Tone, type Way } from './tone.ts';
 
 /** The colours in force: every role as hex, and roles made readable on the surface that they stand on. */
 export interface Palette {
@@ -94,22 +94,26 @@ const MARK_CONTRAST = 3;
 
 const fitted = new WeakMap<Surface, Map<string, Surface>>();
 
+/** Which surface one was fitted from. */
+const plainOf = new WeakMap<Surface, Surface>();
+/** How much of what text needs may be lacking before what is held is fitted again. */
+const MARGIN = 0.8;
+
 /**
  * The surface of a bare part with its colours made to be read over a tone; the very same for the same. What was fitted
- * before is `held` while something moves under the hand: its ink turns only where it has to.
+ * before is `held` while something moves under the hand: it stays for as long as it nearly suffices, so that nothing
+ * flickers and nothing is drawn again.
  */
 export function surfaceOver(bare: Surface, palette: Palette, tone: Tone, held: Surface | null): Surface {
+  if (held && plainOf.get(held) === bare && contrastOver(held.ink, tone) >= TEXT_CONTRAST * MARGIN)
+    return held;
   let known = fitted.get(bare);
   if (!known) fitted.set(bare, (known = new Map()));
-  const key = `${held?.way ?? ''} ${tone.dark} ${tone.light}`;
+  const key = `${tone.dark} ${tone.light}`;
   let surface = known.get(key);
   if (!surface) {
-    const way = wayOver(palette.roles.ink, tone, held?.way ?? null);
-    // Where the way is the same, so is all else, whichever it was before.
-    const plain = `${tone.dark} ${tone.light} ${way}`;
-    surface = known.get(plain) ?? fitTo(bare, palette, tone, way);
-    known.set(plain, surface);
-    known.set(key, surface);
+    known.set(key, (surface = fitTo(bare, palette, tone, wayOver(palette.roles.ink, tone))));
+    plainOf.set(surface, bare);
   }
   return surface;
 }

@@ -53,15 +53,8 @@ export function contrastOver(hex: string, { dark, light }: Tone): number {
 
 const ENDS: Record<Way, string> = { lighter: '#ffffff', darker: '#000000' };
 
-/** How much of what text needs may be lacking before a colour that is held turns. */
-const MARGIN = 0.8;
-
-/**
- * Which way ink (hex) goes from a tone: to where it lies by itself, or else to where its lightness is moved least. The
- * way that it went before is kept, where that is held and still has nearly enough contrast.
- */
-export function wayOver(ink: string, tone: Tone, held: Way | null): Way {
-  if (held && contrastOver(ENDS[held], tone) >= TEXT_CONTRAST * MARGIN) return held;
+/** Which way ink (hex) goes from a tone: to where it lies by itself, or else to where its lightness is moved least. */
+export function wayOver(ink: string, tone: Tone): Way {
   const reads = (way: Way) => contrastOver(ENDS[way], tone);
   const ways = (['lighter', 'darker'] as const).filter((way) => reads(way) >= TEXT_CONTRAST);
   if (ways.length === 1) return ways[0] as Way;

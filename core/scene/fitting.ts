@@ -38,7 +38,8 @@ export class Fitting {
       !this.#isOther &&
       before.plain === plain &&
       before.tones === tones &&
-      before.isHeld === isHeld &&
+      // What was held is looked at again once it is let go; what was not reads at its best.
+      (isHeld || !before.isHeld) &&
       before.beneath === beneath &&
       sameRect(before.rect, rect) === before.rect &&
       !this.#changed.some((other) => overlaps(other, rect));

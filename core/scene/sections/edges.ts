@@ -210,7 +210,7 @@ function solveEdge(
     before.stand === stand &&
     before.isAway === isAway &&
     before.tones === tones &&
-    before.isHeld === isHeld &&
+    (isHeld || !before.isHeld) &&
     Object.isFrozen(edge);
   const { now } = solving;
   if (isSame) {
