@@ -33,12 +33,12 @@ async function untilUsable(page: Page): Promise<void> {
   );
 }
 
-/** Median of seven: from a turn of the desk's sheerness until every text is judged anew. */
+/** Median of seven: from a turn of the desk's opacity until every text is judged anew. */
 export async function legibilityAfterChange(page: Page, address: string): Promise<number> {
   await page.goto(`${address}/desk/dawn-count`);
   await page.getByRole('button', { name: 'Look', exact: true }).click();
   await page.getByRole('button', { name: /^Finish/ }).click();
-  await page.getByRole('textbox', { name: 'Sheerness, exact' }).fill('60');
+  await page.getByRole('textbox', { name: 'Opacity, exact' }).fill('40');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Back to Look' }).click();
   await page.getByRole('button', { name: /^Legibility/ }).click();

@@ -19,9 +19,9 @@ export function dawnCount(): Desk {
     fonts: createFonts('fraunces', 'figtree', 'fraunces'),
     icons: { set: 'reed', style: 'line', tile: 'none', tileColour: 'accent' },
     pointer: { set: 'quill', size: 34, colour: 'ink' },
-    finish: { ...surface, sheerness: 16 },
+    finish: { ...surface, opacity: 84 },
     finishes: [
-      { id: 'pane', name: 'Clear pane', finish: { ...surface, sheerness: 70, edgeLine: 1, shadow: 0 } },
+      { id: 'pane', name: 'Clear pane', finish: { ...surface, opacity: 30, edgeLine: 1, shadow: 0 } },
       { id: 'slab', name: 'Slab', finish: { ...surface, kind: 'matte', radius: 4, shadow: 40 } },
     ],
     roles: rolesFrom(

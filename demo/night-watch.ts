@@ -91,7 +91,7 @@ export function nightWatch(): Desk {
         borderBehind: 'raised',
       },
       buttons: { ...plainWindows.buttons, shape: 'notches', size: 11, spacing: 14 },
-      behind: { dims: 55, seeThrough: 0, shade: 20 },
+      behind: { dims: 55, opacity: 100, shade: 20 },
       gaps: { outer: 12, inner: 12, catches: true, snap: 12 },
       workspaces: { arranged: 'row', columns: 3, corner: 'top-left' },
     },

@@ -101,7 +101,7 @@ const categories: Menus['categories'] = [
 export const surface: Finish = {
   kind: 'sheer',
   tint: 'surface',
-  sheerness: 34,
+  opacity: 66,
   blur: 18,
   radius: 16,
   edgeLine: 0,

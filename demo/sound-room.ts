@@ -43,7 +43,7 @@ export function soundRoom(): Desk {
   const finish: Finish = {
     ...surface,
     kind: 'frosted',
-    sheerness: 20,
+    opacity: 80,
     blur: 22,
     radius: 6,
     edgeLine: 1,
@@ -134,7 +134,7 @@ function widgets(finish: Finish): Desk['widgets'] {
       face: 'diamonds',
       place: at('top-left', 40, 48),
       deskFinish: finish,
-      options: { cells: cells(), size: 104, gap: 10, cell: 'surface', sheer: 16 },
+      options: { cells: cells(), size: 104, gap: 10, cell: 'surface', opacity: 84 },
     }),
     createWidget({
       id: 'note',

@@ -14,7 +14,7 @@ import type { DesktopIcons } from '../core/icons/desktop.ts';
 
 /** A full strip below, its items in groups; applications in a list of two columns, by category. */
 export function tideTable(): Desk {
-  const finish: Finish = { ...surface, kind: 'frosted', sheerness: 22, blur: 24, radius: 8, shadow: 24 };
+  const finish: Finish = { ...surface, kind: 'frosted', opacity: 78, blur: 24, radius: 8, shadow: 24 };
   const strip = createPanel('strip', 'main', 'bottom', [
     ...items('menu', [['app-list', { icon: 'start-here', label: 'Charts and tools' }, 'both'], 'divider']),
     ...starters('start', ['chart-table', 'almanac', 'tallybook', 'terminal']),

@@ -13,7 +13,7 @@ import { at, desk, items, rolesFrom, starters, surface, wide } from './sketch.ts
 
 /** Two screens, with a rail at each outer side that slips away: what is used all the time is found by typing. */
 export function twoHides(): Desk {
-  const finish: Finish = { ...surface, sheerness: 12, radius: 18, shadow: 30 };
+  const finish: Finish = { ...surface, opacity: 88, radius: 18, shadow: 30 };
   const west: Screen = { ...wide, name: 'West hide' };
   const east: Screen = { ...wide, id: 'east', name: 'East hide', x: wide.width, y: 0 };
   const rail = createPanel('rail', 'main', 'left', [

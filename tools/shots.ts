@@ -91,14 +91,14 @@ const shots: Shot[] = [
     async prepare(page) {
       await chapter(page, 'Look');
       await page.getByRole('button', { name: /^Finish/ }).click();
-      await page.getByRole('textbox', { name: 'Sheerness, exact' }).fill('96');
+      await page.getByRole('textbox', { name: 'Opacity, exact' }).fill('4');
       await page.keyboard.press('Enter');
       await page.getByRole('button', { name: 'Back to Look' }).click();
       await page.getByRole('button', { name: /^Legibility/ }).click();
       await page.getByText(/hard to read/).waitFor();
       await page.getByRole('switch', { name: 'On the stage' }).click();
       await page.locator('[data-judged="weak"] button').first().click();
-      await page.getByRole('button', { name: /^Less sheer/ }).waitFor();
+      await page.getByRole('button', { name: /^More opacity/ }).waitFor();
     },
     // The desk is shown again later, as it was.
     async tidy(page) {

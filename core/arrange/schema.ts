@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Presses } from '../menus/presses.ts';
+import { plainPresses, Presses } from '../menus/presses.ts';
 import { Finish, OwnFinish } from '../values/finish.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
@@ -42,7 +42,7 @@ const delay = (label: string) =>
 const Shows = z.discriminatedUnion('by', [
   z.looseObject({ by: z.literal('always') }),
   z
-    .looseObject({ by: z.literal('slips'), in: delay('Comes after'), out: delay('Goes after') })
+    .looseObject({ by: z.literal('slips'), in: delay('Shows after'), out: delay('Hides after') })
     .meta({ description: 'Out of the way until the pointer is at its side' }),
   z
     .looseObject({
@@ -51,8 +51,8 @@ const Shows = z.discriminatedUnion('by', [
         label: 'Makes room for',
         choices: { front: 'Front window', any: 'Any window' },
       }),
-      in: delay('Comes after'),
-      out: delay('Goes after'),
+      in: delay('Shows after'),
+      out: delay('Hides after'),
     })
     .meta({
       description: 'Out of the way while a window needs its place, unless the pointer is at its side',
@@ -70,7 +70,8 @@ const Growth = z.looseObject({
     decimals: 2,
   }),
   reach: field(z.number().min(20).max(600).meta({ description: 'px to either side of the pointer' }), {
-    label: 'Felt as far as',
+    label: 'Reach',
+    hint: 'How far to either side of the pointer items grow',
     unit: 'px',
     control: 'slider',
     step: 5,
@@ -97,43 +98,54 @@ export const EdgeFrame = z.looseObject({
       share: { label: 'Share', start: { percent: 50 } },
     },
   }),
-  align: field(Alignment.clone(), { label: 'Stands at', is: 'place' }),
+  align: field(Alignment.clone(), { label: 'Alignment', is: 'place' }),
   offset: field(
     z.number().min(-16384).max(16384).meta({ description: 'px along its side, from where it stands' }),
     {
-      label: 'Moved along',
+      label: 'Offset',
+      hint: 'How far it is moved along its side, from where it is aligned',
+      isSeldom: true,
+      usual: 0,
       is: 'place',
       unit: 'px',
     },
   ),
   thickness: pixels(16, 240, 'Thickness'),
-  iconSize: pixels(8, 160, 'Icons'),
-  margin: pixels(0, 200, 'Off the side', "px between the edge and the screen's side"),
-  padding: pixels(0, 200, 'Inside ends', 'px inside both ends'),
-  spacing: pixels(0, 200, 'Between items', 'px between two items'),
+  iconSize: pixels(8, 160, 'Icon size'),
+  margin: pixels(0, 200, 'Floating distance', "px between the edge and the screen's side"),
+  padding: pixels(0, 200, 'Padding', 'px inside both ends'),
+  spacing: pixels(0, 200, 'Spacing', 'px between two items'),
   backing: field(
     z
       .enum(['strip', 'side', 'none'])
       .meta({ description: 'Its surface: as long as it is, along the whole side, or none' }),
-    { label: 'Surface', choices: { strip: 'As long', side: 'Side', none: 'None' } },
+    {
+      label: 'Surface',
+      hint: 'What it is drawn on: as long as it is, along the whole side, or nothing',
+      choices: { strip: 'Its length', side: 'Whole side', none: 'None' },
+    },
   ),
   growth: field(Growth.clone(), { label: 'Growth', when: isDock }),
   labels: field(z.boolean().meta({ description: 'Whether a dock tells the name of what is pointed at' }), {
-    label: 'Names on pointing',
+    label: 'Tooltips',
     when: isDock,
   }),
   shows: field(Shows.clone(), {
-    label: 'Shows',
+    label: 'Visibility',
     is: 'content',
     isWide: true,
     variants: {
-      always: { label: 'Always there', start: {} },
-      slips: { label: 'Slips away', start: { in: 150, out: 500 } },
+      always: { label: 'Always', start: {} },
+      slips: { label: 'Auto-hide', start: { in: 150, out: 500 } },
       steps: { label: 'Steps aside', start: { from: 'front', in: 150, out: 250 } },
     },
   }),
-  keepsWindowsOff: field(z.boolean(), { label: 'Keeps windows off', is: 'content' }),
-  locked: field(z.boolean(), { label: 'Locked', is: 'content' }),
+  keepsWindowsOff: field(z.boolean(), {
+    label: 'Reserves space',
+    hint: 'Windows that are filled or tiled stop at it',
+    is: 'content',
+  }),
+  locked: field(z.boolean(), { label: 'Locked', is: 'content', isSeldom: true, usual: false }),
   finish: OwnFinish,
   besideFilled: Finish.nullable().meta({
     description: 'The finish while a filled window is on its screen; null stays as it is',
@@ -152,26 +164,29 @@ export const ItemFrame = z.looseObject({
       .max(5)
       .meta({ description: 'How long it keeps its place where there is too little room' }),
     {
-      label: 'Keeps its place',
+      label: 'Priority',
+      hint: 'Where there is too little room, items of a low priority go first',
+      isSeldom: true,
+      usual: 3,
       control: 'slider',
     },
   ),
   iconSize: field(
     z.number().min(8).max(160).nullable().meta({ description: "px; null follows the edge's" }),
     {
-      label: 'Icon',
+      label: 'Icon size',
       unit: 'px',
-      instead: { word: null, label: 'Icon as on the edge', off: 24 },
+      instead: { word: null, label: 'Icon size of the edge', off: 24 },
     },
   ),
   before: field(z.number().min(0).max(400).meta({ description: 'px outside, before it' }), {
-    label: 'Outside, before',
+    label: 'Margin before',
     unit: 'px',
   }),
   after: field(z.number().min(0).max(400).meta({ description: 'px outside, after it' }), {
-    label: 'Outside, after',
+    label: 'Margin after',
     unit: 'px',
   }),
-  presses: field(Presses.clone(), { label: 'Press', is: 'content' }),
+  presses: field(Presses.clone(), { label: 'Press', is: 'content', isSeldom: true, usual: plainPresses }),
 });
 export type ItemFrame = TypeOf<typeof ItemFrame>;

@@ -33,7 +33,7 @@ export const Motif = z.looseObject({
     .meta({ description: 'The motif’s controls, 0 to 100; those left out stand where they start' }),
   follows: field(
     z.boolean().meta({ description: 'Whether sun, moon and fog follow the moment, where it has them' }),
-    { label: 'Follows' },
+    { label: 'Follows', hint: 'Sun, moon and fog are those of the moment' },
   ),
 });
 export type Motif = TypeOf<typeof Motif>;
@@ -68,18 +68,18 @@ export const Picture = z.looseObject({
     z
       .looseObject({ x: share('Focus across'), y: share('Focus down') })
       .meta({ description: 'What stays in view when the picture is cut' }),
-    { label: 'Focal point' },
+    { label: 'Focal point', hint: 'What stays in view where the picture is cut' },
   ),
   turn: field(
     z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]).meta({ description: 'Clockwise' }),
-    { label: 'Turn', control: 'turn' },
+    { label: 'Rotation', control: 'turn' },
   ),
   mirror: field(z.boolean(), { label: 'Mirror' }),
 });
 export type Picture = TypeOf<typeof Picture>;
 
 export const GradientPoint = z.looseObject({
-  at: share('Stands at'),
+  at: share('Position'),
   colour: field(Colour.clone(), { label: 'Colour', control: 'colour' }),
 });
 
@@ -99,7 +99,7 @@ export const Gradient = z.looseObject({
   }),
   centre: field(
     z.looseObject({ x: share('Across'), y: share('Down') }).meta({ description: 'Of a radial one' }),
-    { label: 'Middle', when: ({ shape }) => shape === 'radial' },
+    { label: 'Centre', when: ({ shape }) => shape === 'radial' },
   ),
   points: field(z.array(GradientPoint).min(2).max(12), { label: 'Colours', one: 'Colour' }),
 });
@@ -184,7 +184,7 @@ export const Adjust = z.looseObject({
   darken: field(
     z.looseObject({
       toward: field(z.enum(towards), {
-        label: 'Runs',
+        label: 'Direction',
         choices: {
           rim: 'all around',
           top: 'toward the top',
@@ -195,11 +195,12 @@ export const Adjust = z.looseObject({
       }),
       strength: strength(),
     }),
-    { label: 'Darkening' },
+    { label: 'Darkening', hint: 'Darker towards the rim or a side, so that what stands there is read' },
   ),
   tint: field(z.looseObject({ colour: tone('Colour'), strength: strength() }), { label: 'Tint' }),
   twoTone: field(z.looseObject({ dark: tone('Darks'), light: tone('Lights'), strength: strength() }), {
     label: 'Two tones',
+    hint: 'Darks and lights of the picture as two colours',
   }),
 });
 export type Adjust = TypeOf<typeof Adjust>;
@@ -213,6 +214,7 @@ export const Backdrop = dress(
     ),
     spans: field(z.boolean().meta({ description: 'One across all screens, or each screen its own' }), {
       label: 'Spans screens',
+      hint: 'One picture across all screens, or each screen its own',
       is: 'place',
     }),
     source: Source,

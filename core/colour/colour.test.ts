@@ -96,7 +96,7 @@ describe('palette', () => {
     const finish = {
       kind: 'matte',
       tint: 'surface',
-      sheerness: 0,
+      opacity: 100,
       blur: 0,
       radius: 0,
       edgeLine: 0,

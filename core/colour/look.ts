@@ -71,11 +71,11 @@ export interface Surface {
 /** The opacity of the deepest shade behind a bare part. */
 const DEEPEST_SHADE = 0.6;
 
-const opacityOf: Record<Finish['kind'], (sheerness: number) => number> = {
+const opacityOf: Record<Finish['kind'], (percent: number) => number> = {
   bare: () => 0,
   matte: () => 1,
-  sheer: (sheerness) => 1 - sheerness / 100,
-  frosted: (sheerness) => 1 - sheerness / 100,
+  sheer: (percent) => percent / 100,
+  frosted: (percent) => percent / 100,
 };
 
 const surfaces = new WeakMap<Palette, WeakMap<Finish, Surface>>();
@@ -154,7 +154,7 @@ function workOut(finish: Finish, palette: Palette): Surface {
     // A bare part has no surface, but may throw a soft shade of the ground behind what it shows.
     fill: bare
       ? withOpacity(beneath, (finish.shadow / 100) * DEEPEST_SHADE)
-      : withOpacity(tint, opacityOf[finish.kind](finish.sheerness)),
+      : withOpacity(tint, opacityOf[finish.kind](finish.opacity)),
     tint: bare ? beneath : tint,
     blur: finish.kind === 'frosted' ? finish.blur : 0,
     radius: finish.radius,

@@ -167,7 +167,7 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       fonts: { ...look.fonts, [use]: { ...look.fonts[use], family: choose.of(families) } },
       icons: { ...look.icons, set, style: choose.of(stylesOf[set]), tile: choose.of(tileShapes) },
       pointer: { set: choose.of(pointerSets), size: 16 + choose.upTo(80), colour: choose.of(roles) },
-      finish: { ...look.finish, kind: choose.of(finishKinds), sheerness: choose.upTo(100) },
+      finish: { ...look.finish, kind: choose.of(finishKinds), opacity: choose.upTo(100) },
     });
   },
   addFont: (_, choose) =>
@@ -221,7 +221,7 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
             width: choose.of([null, 400]),
             height: null,
             frame: 'line',
-            seeThrough: choose.upTo(80),
+            opacity: 20 + choose.upTo(80),
           },
         ],
       ]),

@@ -31,7 +31,7 @@ export interface Sections {
   desktopIcons: DesktopIcons;
 }
 
-export const FORMAT = 11;
+export const FORMAT = 12;
 
 /** The document. */
 export interface Desk extends Sections {

@@ -273,7 +273,7 @@ describe('upgrading', () => {
       width: null,
       height: null,
       frame: 'desk' as const,
-      seeThrough: 0,
+      opacity: 100,
     };
     const cases: [Partial<typeof desk.windows>, string, RegExp][] = [
       [{ habits: [habit, { ...habit, id: 'other' }] }, 'windows.habits[1].application', /another habit/],

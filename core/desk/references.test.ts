@@ -129,7 +129,7 @@ describe('what names an application', () => {
         width: null,
         height: null,
         frame: 'desk',
-        seeThrough: 0,
+        opacity: 100,
       },
     ];
     const uses = usesOf(desk, 'application', 'tallybook');

@@ -194,7 +194,47 @@ export const steps: Record<number, Step> = {
 
   /** Format 10 changed a role in one half alone. Those that came to differ may have been meant to: what is there stays. */
   10: ({ look, ...desk }) => ({ ...desk, format: 11, look: { ...asRecord(look), parted: false } }),
+
+  /** Format 11 said how much shows through of a surface, a window and a tile; since then, how much of it there is. */
+  11: ({ look, edges, widgets, menus, windows, ...desk }) => ({
+    ...desk,
+    format: 12,
+    look: {
+      ...withOpaqueFinish(look),
+      finishes: asArray(asRecord(look)['finishes']).map(withOpaqueFinish),
+    },
+    edges: asArray(edges).map(withOpaqueFinish),
+    widgets: asArray(widgets).map((widget) => {
+      const part = withOpaqueFinish(widget);
+      return part['type'] === 'tiles' ? { ...part, options: withOpacity(part['options'], 'sheer') } : part;
+    }),
+    menus: Object.fromEntries(
+      Object.entries(asRecord(menus)).map(([key, menu]) => [
+        key,
+        Array.isArray(menu) ? menu : withOpaqueFinish(menu),
+      ]),
+    ),
+    windows: {
+      ...withOpaqueFinish(windows),
+      behind: withOpacity(asRecord(windows)['behind'], 'seeThrough'),
+      habits: asArray(asRecord(windows)['habits']).map((habit) => withOpacity(habit, 'seeThrough')),
+    },
+  }),
 };
+
+/** What has finishes, as format 12 says these. */
+function withOpaqueFinish(part: unknown): Record<string, unknown> {
+  const { ...rest } = asRecord(part);
+  for (const key of ['finish', 'besideFilled'])
+    if (asRecord(rest[key])['sheerness'] !== undefined) rest[key] = withOpacity(rest[key], 'sheerness');
+  return rest;
+}
+
+/** How much of something there is, in percent, from how much showed through. */
+function withOpacity(value: unknown, before: string): Record<string, unknown> {
+  const { [before]: through, ...rest } = asRecord(value);
+  return typeof through === 'number' ? { ...rest, opacity: 100 - through } : rest;
+}
 
 /** What opens each of the menus of format 9 since. */
 const acts9 = { appList: 'app-list', appWall: 'app-wall', quickFind: 'quick-find', deskMenu: 'desk-menu' };

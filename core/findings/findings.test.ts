@@ -56,7 +56,7 @@ const alike: Desk = {
   windows: {
     ...windows,
     lines: { ...windows.lines, front: 'softInk', behind: 'softInk', border: 0 },
-    behind: { ...windows.behind, dims: 0, seeThrough: 0, shade: 0 },
+    behind: { ...windows.behind, dims: 0, opacity: 100, shade: 0 },
   },
 };
 

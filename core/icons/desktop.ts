@@ -20,14 +20,14 @@ export const DesktopIcons = dress(
         .meta({ description: 'Ids of those that are shown, where some are' }),
     ),
     size: field(z.number().min(24).max(128).meta({ description: 'px' }), {
-      label: 'Size',
+      label: 'Icon size',
       unit: 'px',
       control: 'slider',
       when: areShown,
     }),
     labels: field(z.boolean(), { label: 'Names', when: areShown }),
     from: field(z.enum(['top-left', 'top-right', 'bottom-left', 'bottom-right']), {
-      label: 'From',
+      label: 'Start corner',
       is: 'place',
       choices: {
         'top-left': 'Top left',
@@ -38,12 +38,12 @@ export const DesktopIcons = dress(
       when: areShown,
     }),
     flow: field(z.enum(['columns', 'rows']), {
-      label: 'Run in',
+      label: 'Arrangement',
       choices: { columns: 'Columns', rows: 'Rows' },
       when: areShown,
     }),
     spacing: field(z.number().min(0).max(80).meta({ description: 'px between two cells' }), {
-      label: 'Between',
+      label: 'Spacing',
       unit: 'px',
       control: 'slider',
       when: areShown,

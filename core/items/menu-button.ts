@@ -17,12 +17,12 @@ function menuButton<const Type extends OpenerAct>(
     faces: signFaces,
     options: z.looseObject({
       icon: field(z.enum(['view-app-grid', 'start-here', 'system-search']).default(mark), {
-        label: 'Sign',
+        label: 'Icon',
         choices: { 'view-app-grid': 'Grid', 'start-here': 'Ledge', 'system-search': 'Lens' },
         when: (_, face) => face !== 'words',
       }),
       label: field(z.string().max(40).default(''), {
-        label: 'Words',
+        label: 'Label',
         is: 'content',
         placeholder: title,
         when: (_, face) => face !== 'sign',

@@ -63,6 +63,8 @@ export function originOption(id: SourceId, label = 'Read from') {
 /** Where a part's weather comes from: simulated, or as the desk's station reports it. */
 export const WeatherFrom = field(z.enum([SIMULATED, 'station']).default(SIMULATED), {
   label: 'Weather',
+  isSeldom: true,
+  hint: 'Simulated, or as the desk’s weather station reports it',
   is: 'content',
   choices: { [SIMULATED]: 'Simulated', station: 'Station' },
 });

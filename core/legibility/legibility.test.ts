@@ -74,18 +74,18 @@ describe('judging whether a text can be read', () => {
       (await worstOf(deskWith(finish, {}, white), flat([250, 250, 250]))).contrast;
     expect(await on({ kind: 'matte', tint: 'ground' })).to.be.closeTo(contrast('#ffffff', '#101010'), 0.05);
     const half = Math.round(250 * 0.5 + 16 * 0.5).toString(16);
-    expect(await on({ kind: 'sheer', tint: 'ground', sheerness: 50 })).to.be.closeTo(
+    expect(await on({ kind: 'sheer', tint: 'ground', opacity: 50 })).to.be.closeTo(
       contrast('#ffffff', `#${half}${half}${half}`),
       0.1,
     );
-    expect(await on({ kind: 'sheer', tint: 'ground', sheerness: 100 })).to.be.closeTo(1.04, 0.02);
+    expect(await on({ kind: 'sheer', tint: 'ground', opacity: 0 })).to.be.closeTo(1.04, 0.02);
     expect(await on({ kind: 'bare', shadow: 100 })).to.be.above(await on({ kind: 'bare', shadow: 0 }));
   });
 
   it('sees names on tiles on their cells, as much of these as is not sheer', async () => {
     await learnWidgets();
-    const on = async (sheer: number) => {
-      const options = { labels: true, cell: '#203040', sheer };
+    const on = async (opacity: number) => {
+      const options = { labels: true, cell: '#203040', opacity };
       const place = fromCorner(100, 100);
       const { look } = emptyDesk();
       const tiles = createWidget({ id: 'clock', type: 'tiles', place, deskFinish: look.finish, options });
@@ -201,8 +201,8 @@ describe('judging whether a text can be read', () => {
 
 describe('mending what can hardly be read', () => {
   for (const [kind, finish] of Object.entries({
-    sheer: { kind: 'sheer', tint: 'ground', sheerness: 90 },
-    frosted: { kind: 'frosted', tint: 'surface', sheerness: 95, blur: 4 },
+    sheer: { kind: 'sheer', tint: 'ground', opacity: 10 },
+    frosted: { kind: 'frosted', tint: 'surface', opacity: 5, blur: 4 },
     bare: { kind: 'bare', shadow: 0 },
   } as Record<string, Partial<Finish>>)) {
     it(`offers for a ${kind} part only what really helps, and not more of it than needed`, async () => {
@@ -219,7 +219,7 @@ describe('mending what can hardly be read', () => {
       }
       const first = mends[0]?.change;
       if (kind === 'sheer' && first?.kind === 'finish') {
-        const slightly = { ...first.finish, sheerness: (first.finish?.sheerness ?? 0) + 4 } as Finish;
+        const slightly = { ...first.finish, opacity: (first.finish?.opacity ?? 0) - 4 } as Finish;
         const before = await worstOf(mended(desk, { change: { ...first, finish: slightly } }), pixels);
         expect(enough(before)).to.be.below(1);
       }

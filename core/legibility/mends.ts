@@ -272,11 +272,11 @@ function waysOfFinish(desk: Desk, owner: Part): Way[] {
   const ways: Way[] = [];
   if (isSheer) {
     ways.push({
-      id: 'sheerness',
-      amounts: downFrom(finish.sheerness, 0, 4),
-      make: (sheerness) => ({
-        title: `Less sheer: ${Math.round(finish.sheerness)} to ${sheerness} %`,
-        change: withFinish({ sheerness }),
+      id: 'opacity',
+      amounts: upFrom(finish.opacity, 100, 4),
+      make: (opacity) => ({
+        title: `More opacity: ${Math.round(finish.opacity)} to ${opacity} %`,
+        change: withFinish({ opacity }),
       }),
     });
   }

@@ -27,7 +27,7 @@ export const appList = defineMenu({
     columns: count(1, 8, 'Columns'),
     iconSize: pixels(12, 128, 'Icons'),
     labels: field(z.boolean(), { label: 'Names' }),
-    words: field(z.boolean(), { label: 'What each is for', when: ({ labels }) => labels === true }),
+    words: field(z.boolean(), { label: 'Descriptions', when: ({ labels }) => labels === true }),
     groups: grouping(),
     favourites: content(
       z
@@ -38,7 +38,7 @@ export const appList = defineMenu({
     recent: content(count(0, 12, 'Lately used')),
     search: field(z.boolean(), { label: 'Search field', is: 'content' }),
     searchesWords: field(z.boolean(), {
-      label: 'Search what each is for',
+      label: 'Search descriptions',
       is: 'content',
       when: ({ search }) => search === true,
     }),

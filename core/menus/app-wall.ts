@@ -31,16 +31,16 @@ export const appWall = defineMenu({
   },
   schema: z.looseObject({
     way: field(z.enum(['scroll', 'pages']), {
-      label: 'Goes on',
+      label: 'Paging',
       choices: { scroll: 'By scrolling', pages: 'In pages' },
     }),
-    columns: count(2, 16, 'On a shelf'),
-    iconSize: pixels(24, 200, 'Icons'),
+    columns: count(2, 16, 'Columns'),
+    iconSize: pixels(24, 200, 'Icon size'),
     labels: field(z.boolean(), { label: 'Names' }),
     groups: grouping(),
     search: field(z.boolean(), { label: 'Search field', is: 'content' }),
     searchesWords: field(z.boolean(), {
-      label: 'Search what each is for',
+      label: 'Search descriptions',
       is: 'content',
       when: ({ search }) => search === true,
     }),

@@ -42,8 +42,8 @@ export const deskMenu = defineMenu({
   schema: z.looseObject({
     width: pixels(140, 800, 'Width'),
     iconSize: pixels(12, 64, 'Icons'),
-    icons: field(z.boolean(), { label: 'Icons before the names' }),
-    title: field(z.boolean(), { label: 'The desk’s name above' }),
+    icons: field(z.boolean(), { label: 'Icons' }),
+    title: field(z.boolean(), { label: 'Desk’s name' }),
     entries: content(z.array(DeskEntry).max(40)),
     finish: OwnFinish,
   }),

@@ -31,7 +31,7 @@ type MenuPlace = TypeOf<typeof MenuPlace>;
 
 export const place = () =>
   field(MenuPlace.clone(), {
-    label: 'Opens',
+    label: 'Position',
     is: 'place',
     isWide: true,
     variants: {

@@ -8,7 +8,7 @@ export const uses = ['display', 'text', 'figures'] as const;
 export type Use = (typeof uses)[number];
 
 export const FontUse = z.looseObject({
-  family: field(Family.clone(), { label: 'Family', control: 'family', isWide: true }),
+  family: field(Family.clone(), { label: 'Font', control: 'family', isWide: true }),
   size: field(z.number().min(50).max(200).meta({ description: 'Percent of what each part sets' }), {
     label: 'Size',
     unit: '%',
@@ -21,7 +21,7 @@ export const FontUse = z.looseObject({
   }),
   spacing: field(
     z.number().min(-10).max(30).meta({ description: 'Hundredths of an em, added between letters' }),
-    { label: 'Spacing', unit: '%', control: 'slider' },
+    { label: 'Letter spacing', unit: '%', control: 'slider' },
   ),
 });
 export type FontUse = TypeOf<typeof FontUse>;

@@ -30,7 +30,8 @@ export type ControlName =
   | 'turn'
   | 'side'
   | 'point'
-  | 'hanging';
+  | 'hanging'
+  | 'chips';
 
 /** How something looks; what there is, what it shows and does; or where it stands. */
 export type Aspect = 'dress' | 'content' | 'place';
@@ -40,6 +41,12 @@ export interface FieldFacts {
   label: string;
   /** The trade's other words for it, by which it is found. */
   also?: string;
+  /** What it does, in a sentence that is told on pointing, where the label alone doesn't say it. */
+  hint?: string;
+  /** Few set it: it is folded away under *More*. */
+  isSeldom?: boolean;
+  /** What it is as long as nobody has set it, where the schema has no default. */
+  usual?: unknown;
   /** The label beside some values of the other fields, where it is another one. */
   labelFor?(values: Readonly<Record<string, unknown>>): string;
   /** What it is of what it stands in, where that says otherwise of itself (see dress.ts). */

@@ -9,15 +9,28 @@ export const finishKinds = ['bare', 'matte', 'sheer', 'frosted'] as const;
 export const Finish = z.looseObject({
   kind: field(z.enum(finishKinds), {
     label: 'Finish',
+    hint: 'Bare has no surface; matte hides what lies beneath, sheer lets it through, frosted blurs it',
     isWide: true,
     choices: { bare: 'Bare', matte: 'Matte', sheer: 'Sheer', frosted: 'Frosted' },
   }),
-  tint: field(Colour.clone(), { label: 'Tint', control: 'colour', when: isSurface }),
-  sheerness: amount(100, '%', 'Sheerness', 'How much shows through, in percent', showsThrough),
+  tint: field(Colour.clone(), {
+    label: 'Tint',
+    hint: 'The colour of its surface',
+    control: 'colour',
+    when: isSurface,
+  }),
+  opacity: amount(
+    100,
+    '%',
+    'Opacity',
+    'How much of its tint there is, in percent; the rest shows through',
+    showsThrough,
+  ),
   blur: amount(60, 'px', 'Blur', 'px, of what lies beneath; frosted only', ({ kind }) => kind === 'frosted'),
-  radius: amount(80, 'px', 'Radius', 'Corner radius in px', isSurface),
+  radius: amount(80, 'px', 'Corner radius', 'px', isSurface),
   edgeLine: field(z.number().min(0).max(8).meta({ description: 'Width of the line around, in px' }), {
-    label: 'Edge line',
+    label: 'Outline',
+    hint: 'The line around it',
     unit: 'px',
     control: 'slider',
     step: 0.5,
@@ -26,6 +39,7 @@ export const Finish = z.looseObject({
   }),
   shadow: field(z.number().min(0).max(100).meta({ description: 'Depth of the shadow, in percent' }), {
     label: 'Shadow',
+    hint: 'Under a surface a shadow; behind what is bare, a shade that it reads on',
     labelFor: ({ kind }) => (kind === 'bare' ? 'Shade' : 'Shadow'),
     unit: '%',
     control: 'slider',

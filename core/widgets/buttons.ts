@@ -18,7 +18,7 @@ export const BUTTON_FILL = 0.09;
 export const buttonShape = (size: number) => ({
   size: field(z.number().min(24).max(160).default(size), { label: 'Size', unit: 'px', control: 'slider' }),
   upright: field(z.boolean().default(false), {
-    label: 'One beneath another',
+    label: 'Vertical',
     when: (_, face) => face !== 'list',
   }),
   type: TypeOption,

@@ -58,7 +58,7 @@ describe('windows', () => {
       width: 5000,
       height: null,
       frame: 'line' as const,
-      seeThrough: 0,
+      opacity: 100,
     };
     const [window] = open([], opening('a', { habit }));
     expect(window?.workspace).to.equal('workspace-2');

@@ -34,7 +34,7 @@ interface Pair {
 /** What is seen of the front window and of others, in the colours of one half; what neither has is left out. */
 function cuesOf({ title, lines, behind }: Windows, { roles, colour, textOn }: Palette): Pair[] {
   const ink = textOn('ink', roles.ground);
-  const through = (hex: string) => mix(hex, roles.ground, behind.seeThrough / 100);
+  const through = (hex: string) => mix(hex, roles.ground, 1 - behind.opacity / 100);
   const darker = (hex: string) => mix(hex, '#000000', behind.shade / 100);
   return [
     ...(lines.line > 0
@@ -79,8 +79,8 @@ export function toldApart(windows: Windows, palettes: readonly Palette[]): Windo
     const behind = { ...windows.behind, dims };
     if (leastDifference({ ...windows, behind }, palettes) >= AT_A_GLANCE) return behind;
   }
-  for (let seeThrough = windows.behind.seeThrough; seeThrough <= 80; seeThrough += 5) {
-    const behind = { ...windows.behind, dims: 80, seeThrough };
+  for (let opacity = windows.behind.opacity; opacity >= 20; opacity -= 5) {
+    const behind = { ...windows.behind, dims: 80, opacity };
     if (leastDifference({ ...windows, behind }, palettes) >= AT_A_GLANCE) return behind;
   }
   return null;

@@ -108,7 +108,7 @@ describe('a window’s frame', () => {
           width: null,
           height: null,
           frame,
-          seeThrough: 30,
+          opacity: 70,
         },
       ],
     });
@@ -129,7 +129,7 @@ describe('what a window stands on', () => {
     ...dawnCount().look.finish,
     kind: 'sheer' as const,
     tint: 'surface' as const,
-    sheerness: 60,
+    opacity: 40,
   };
   const opacityOf = (finish: Windows['finish'], desk: Desk) => {
     const [window] = shown([windowOf('tallybook')], { finish }, {}, desk);

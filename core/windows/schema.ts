@@ -46,23 +46,24 @@ const WindowTitle = z.looseObject({
   }),
   height: slider(20, 72, 'Height'),
   size: field(z.number().min(9).max(32).meta({ description: 'px of the letters' }), {
-    label: 'Letters',
+    label: 'Text size',
     unit: 'px',
     control: 'slider',
     when: hasTitle,
   }),
   font: field(z.enum(uses), {
-    label: 'Type',
+    label: 'Title font',
     choices: { display: 'Display', text: 'Text', figures: 'Figures' },
     when: hasTitle,
   }),
   align: field(z.enum(['left', 'centre', 'right']), {
-    label: 'Stands',
+    label: 'Alignment',
     choices: { left: 'Left', centre: 'Middle', right: 'Right' },
     when: hasTitle,
   }),
   back: field(z.enum(['none', 'veil', 'body']).meta({ description: 'What the title stands on' }), {
     label: 'Stands on',
+    hint: 'What lies behind the title',
     choices: { none: 'Nothing', veil: 'Veil', body: 'Window' },
     when: hasTitle,
   }),
@@ -74,7 +75,7 @@ const WindowLines = z.looseObject({
   reach: slider(0, 40, 'Beyond the sides'),
   front: colour('Front window'),
   behind: colour('Others'),
-  glow: field(z.boolean().meta({ description: 'The front window’s line shines' }), { label: 'It shines' }),
+  glow: field(z.boolean().meta({ description: 'The front window’s line shines' }), { label: 'Glow' }),
   border: slider(0, 12, 'Border', { step: 0.5, description: 'px; none at 0' }),
   borderFront: field(Colour.clone(), { label: 'Border in front', control: 'colour', when: hasBorder }),
   borderBehind: field(Colour.clone(), { label: 'Border of others', control: 'colour', when: hasBorder }),
@@ -96,12 +97,9 @@ const WindowButtons = z.looseObject({
       .meta({ description: 'From left to right' }),
     {
       label: 'Buttons',
-      one: 'Button',
-      // The next that a title has not got yet.
-      starts(entries) {
-        const does = windowButtons.find((one) => entries.every((entry) => entry['does'] !== one));
-        return does ? { does } : null;
-      },
+      hint: 'Drag them into their order',
+      control: 'chips',
+      isWide: true,
     },
   ),
   side: field(z.enum(['left', 'right']), { label: 'Side', choices: { left: 'Left', right: 'Right' } }),
@@ -111,36 +109,37 @@ const WindowButtons = z.looseObject({
     choices: { strokes: 'Strokes', wedges: 'Wedges', notches: 'Notches', drops: 'Drops' },
   }),
   size: slider(8, 28, 'Size'),
-  spacing: slider(0, 32, 'Between'),
+  spacing: slider(0, 32, 'Spacing'),
   weight: slider(1, 4, 'Strokes', { step: 0.5 }),
 });
 
 /** By what a window differs that is not in front. */
 const WindowBehind = z.looseObject({
   dims: slider(0, 80, 'Title dimmer by', { unit: '%', step: 5 }),
-  seeThrough: slider(0, 80, 'See-through', { unit: '%', step: 5 }),
+  opacity: slider(20, 100, 'Opacity', { unit: '%', step: 5 }),
   shade: slider(0, 60, 'Darker by', { unit: '%', step: 5 }),
 });
 
 const WindowGaps = z.looseObject({
   outer: field(z.number().min(0).max(200).meta({ description: 'px off the sides of the free area' }), {
-    label: 'Off the sides',
+    label: 'Outer gap',
     unit: 'px',
     control: 'slider',
   }),
   inner: field(z.number().min(0).max(200).meta({ description: 'px between two windows' }), {
-    label: 'Between two',
+    label: 'Inner gap',
     unit: 'px',
     control: 'slider',
   }),
   catches: field(
     z.boolean().meta({ description: 'Dragged to a side or a corner, a window takes that half or quarter' }),
     {
-      label: 'Sides take windows',
+      label: 'Snap to halves',
+      hint: 'Dragged to a side or a corner, a window takes that half or quarter',
       is: 'content',
     },
   ),
-  snap: slider(0, 60, 'Catches within', { description: 'px from another window or a side' }),
+  snap: slider(0, 60, 'Snap distance', { description: 'px from another window or a side' }),
 });
 
 const moveWays = ['none', 'fade', 'scale', 'fly'] as const;
@@ -149,11 +148,11 @@ const move = (label: string) =>
   field(
     z.looseObject({
       way: field(z.enum(moveWays).meta({ description: 'Fly: to or from what starts the application' }), {
-        label: 'Way',
+        label: 'Effect',
         choices: { none: 'At once', fade: 'Fade', scale: 'Scale', fly: 'Fly' },
       }),
       ms: field(z.number().int().min(40).max(1500).meta({ description: 'ms' }), {
-        label: 'For',
+        label: 'Duration',
         unit: 'ms',
         control: 'slider',
         step: 20,
@@ -194,7 +193,7 @@ export const WindowHabit = z.looseObject({
     { label: 'Workspace' },
   ),
   place: field(z.enum(habitPlaces), {
-    label: 'Opens',
+    label: 'Opens at',
     choices: {
       free: 'In free room',
       filled: 'Filled',
@@ -208,18 +207,18 @@ export const WindowHabit = z.looseObject({
   width: field(z.number().min(200).max(4000).nullable().meta({ description: 'px; null as it comes' }), {
     label: 'Width',
     unit: 'px',
-    instead: { word: null, label: 'Width as it comes', off: 720 },
+    instead: { word: null, label: 'Usual width', off: 720 },
   }),
   height: field(z.number().min(140).max(4000).nullable().meta({ description: 'px; null as it comes' }), {
     label: 'Height',
     unit: 'px',
-    instead: { word: null, label: 'Height as it comes', off: 480 },
+    instead: { word: null, label: 'Usual height', off: 480 },
   }),
   frame: field(z.enum(['desk', 'line', 'none']).meta({ description: 'As all, the line alone, or none' }), {
     label: 'Frame',
     choices: { desk: 'As all', line: 'Line', none: 'None' },
   }),
-  seeThrough: slider(0, 80, 'See-through', { unit: '%', step: 5 }),
+  opacity: slider(20, 100, 'Opacity', { unit: '%', step: 5 }),
 });
 export type WindowHabit = TypeOf<typeof WindowHabit>;
 
@@ -227,18 +226,18 @@ const overviewCorners = ['none', 'top-left', 'top-right', 'bottom-left', 'bottom
 
 const WorkspaceGrid = z.looseObject({
   arranged: field(z.enum(['row', 'grid']), {
-    label: 'Stand',
+    label: 'Arrangement',
     choices: { row: 'In a row', grid: 'In a grid' },
   }),
   columns: field(z.number().int().min(1).max(8), {
-    label: 'Abreast',
+    label: 'Columns',
     control: 'slider',
     when: ({ arranged }) => arranged === 'grid',
   }),
   corner: field(
     z.enum(overviewCorners).meta({ description: 'The corner of the screen that opens the overview' }),
     {
-      label: 'Overview at',
+      label: 'Overview corner',
       is: 'content',
       choices: {
         none: 'No corner',
@@ -299,7 +298,7 @@ export const plainWindows: Windows = {
     spacing: 12,
     weight: 2,
   },
-  behind: { dims: 55, seeThrough: 0, shade: 10 },
+  behind: { dims: 55, opacity: 100, shade: 10 },
   finish: null,
   gaps: { outer: 16, inner: 16, catches: true, snap: 12 },
   moves: {

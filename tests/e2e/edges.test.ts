@@ -334,9 +334,9 @@ withApp('edges', ({ server, open }) => {
     const [swapped] = (await kept(page, id))[0]?.items ?? [];
     expect(swapped).to.deep.include({ id: 'one', type: 'date' });
     expect(swapped?.options['zone']).to.equal('UTC');
-    await page.getByRole('switch', { name: 'Icon as on the edge' }).click();
+    await page.getByRole('switch', { name: 'Icon size of the edge' }).click();
     await page.getByRole('button', { name: 'icon size for all 3 between the springs' }).click();
-    await page.getByRole('textbox', { name: 'Outside, before' }).fill('40');
+    await page.getByRole('textbox', { name: 'Margin before' }).fill('40');
     await page.keyboard.press('Enter');
     const items = (await kept(page, id))[0]?.items ?? [];
     expect(items.map(({ iconSize }) => iconSize)).to.deep.equal([24, 24, 24]);
@@ -484,10 +484,10 @@ withApp('edges', ({ server, open }) => {
       await page.getByRole('textbox', { name: `${name}, exact` }).fill(value);
       await page.keyboard.press('Enter');
     };
-    await set('Inside ends', '40');
+    await set('Padding', '40');
     await page.getByText('40 inside').first().waitFor();
     expect(await measure.count()).to.equal(2);
-    await set('Off the side', '60');
+    await set('Floating distance', '60');
     // Both in the same frame: the edge is being brought near.
     const gap = await page.waitForFunction(() => {
       const off = [...document.querySelectorAll('[data-measure]')].find(

@@ -68,7 +68,7 @@ withApp('editing', ({ server, open }) => {
     await handle(page, 'load').click();
     await page.getByText('follows the desk', { exact: true }).waitFor();
     await page.getByRole('radio', { name: 'Matte' }).click();
-    await page.getByRole('slider', { name: 'Radius' }).press('Home');
+    await page.getByRole('slider', { name: 'Corner radius' }).press('Home');
     const box = page.locator('[data-stage] [data-widget="load"] > div');
     const radius = () => box.evaluate((element) => getComputedStyle(element).borderRadius);
     expect(await radius()).to.equal('0px');
@@ -84,7 +84,7 @@ withApp('editing', ({ server, open }) => {
     const page = await open('/desk/dawn-count');
     await page.getByRole('button', { name: 'Look', exact: true }).click();
     await page.getByRole('button', { name: /^Finish/ }).click();
-    const slider = page.getByRole('slider', { name: 'Radius' });
+    const slider = page.getByRole('slider', { name: 'Corner radius' });
     await slider.press('End');
     for (const id of ['load', 'machine']) {
       const radius = await page
@@ -183,7 +183,7 @@ withApp('editing', ({ server, open }) => {
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Thickness, exact' }).fill('160');
     await page.keyboard.press('Enter');
-    await page.getByRole('textbox', { name: 'Between items, exact' }).fill('60');
+    await page.getByRole('textbox', { name: 'Spacing, exact' }).fill('60');
     await page.keyboard.press('Enter');
     await page.getByRole('radio', { name: 'left', exact: true }).click();
     await page.getByText(/^No room for .* behind the \+\d/).waitFor();

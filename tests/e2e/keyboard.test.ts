@@ -148,7 +148,7 @@ withApp('by the keyboard alone', ({ server, open }) => {
     await scale.waitFor();
     expect(await scale.inputValue()).to.equal('');
     await page.getByRole('switch', { name: 'Locked: they differ' }).waitFor();
-    const radius = page.getByRole('textbox', { name: 'Radius, exact' });
+    const radius = page.getByRole('textbox', { name: 'Corner radius, exact' });
     expect(await radius.inputValue()).to.equal('');
     await radius.fill('18');
     await page.keyboard.press('Enter');

@@ -35,10 +35,10 @@ function deskOfFinishes(): Desk {
     { kind: 'bare', shadow: 0 },
     { kind: 'bare', shadow: 60 },
     { kind: 'matte' },
-    { kind: 'sheer', sheerness: 40 },
-    { kind: 'sheer', sheerness: 85 },
-    { kind: 'frosted', sheerness: 70, blur: 24 },
-    { kind: 'frosted', sheerness: 92, blur: 6 },
+    { kind: 'sheer', opacity: 60 },
+    { kind: 'sheer', opacity: 15 },
+    { kind: 'frosted', opacity: 30, blur: 24 },
+    { kind: 'frosted', opacity: 8, blur: 6 },
   ];
   return {
     ...desk,
@@ -120,7 +120,7 @@ withApp('legibility', ({ server, open }) => {
     await page.getByText('Every text can be read').waitFor();
     await page.getByRole('button', { name: 'Back to Look' }).click();
     await page.getByRole('button', { name: /^Finish/ }).click();
-    await page.getByRole('textbox', { name: 'Sheerness, exact' }).fill('100');
+    await page.getByRole('textbox', { name: 'Opacity, exact' }).fill('0');
     await page.keyboard.press('Enter');
     await page.getByRole('button', { name: 'Back to Look' }).click();
     await page.getByRole('button', { name: /^Legibility/ }).click();
@@ -130,7 +130,7 @@ withApp('legibility', ({ server, open }) => {
     const weak = page.locator('[data-judged="weak"]');
     const count = await weak.count();
     await weak.first().getByRole('button').first().click();
-    const mend = page.getByRole('button', { name: /^Less sheer: 100 to/ });
+    const mend = page.getByRole('button', { name: /^More opacity: 0 to/ });
     await mend.waitFor();
     await mend.click();
     await page.waitForFunction(

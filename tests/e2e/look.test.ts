@@ -195,7 +195,7 @@ withApp('palette and look', ({ server, open }) => {
     const family = () => cssOf(page, time, 'font-family');
     expect(await family()).to.contain('Newsreader');
     const narrow = await width();
-    await page.getByRole('combobox', { name: 'Display: family' }).click();
+    await page.getByRole('combobox', { name: 'Display: font' }).click();
     await page.getByRole('option', { name: 'Unbounded' }).click();
     await page.waitForFunction(
       (old) => (document.querySelector('[data-stage] [data-widget]') as HTMLElement).offsetWidth > old,
@@ -214,7 +214,7 @@ withApp('palette and look', ({ server, open }) => {
     );
     await page.getByLabel('Font file').setInputFiles(font);
     await page.getByText(/Petrona.* can be chosen for each use/).waitFor();
-    await page.getByRole('combobox', { name: 'Display: family' }).click();
+    await page.getByRole('combobox', { name: 'Display: font' }).click();
     await page.getByRole('option', { name: /yours/ }).click();
     expect(await family()).to.contain('Own ');
     await page.waitForFunction(() =>
@@ -300,7 +300,7 @@ withApp('palette and look', ({ server, open }) => {
 
   it('keeps finishes as presets for any part, and brings every stray part back with one press', async () => {
     const page = await openAt('/desk/dawn-count', 'Look', /^Finish/);
-    await page.getByRole('textbox', { name: 'Radius, exact' }).fill('33');
+    await page.getByRole('textbox', { name: 'Corner radius, exact' }).fill('33');
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Name of the preset' }).fill('River stone');
     await page.keyboard.press('Enter');

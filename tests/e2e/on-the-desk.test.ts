@@ -187,7 +187,7 @@ withApp('what is put on the desk', ({ server, open }) => {
     const id = await addDesk(server, desk);
     const page = await open(`/desk/${id}`);
     await handle(page, 'follower').click();
-    await page.getByRole('switch', { name: 'As wide as that' }).click();
+    await page.getByRole('switch', { name: 'Same width' }).click();
     const areAlike = (atLeast: number) =>
       page.waitForFunction((least) => {
         const [host = NaN, follower = NaN] = ['host', 'follower'].map(

@@ -251,7 +251,7 @@ withApp('the studio', ({ server, open }) => {
     const page = await open('/desk/dawn-count');
     await page.locator('[data-stage]').waitFor();
     for (const [words, heading, field] of [
-      ['rounded corners', 'Finish', 'Radius'],
+      ['rounded corners', 'Finish', 'Corner radius'],
       ['hover zoom', /Dock/, 'Grows to'],
       ['dark mode', 'Look', 'Light and dark'],
       ['accent colour', 'Palette', 'Accent'],
@@ -271,11 +271,11 @@ withApp('the studio', ({ server, open }) => {
     await page.getByText('Nothing by that name. Nearest to it:').waitFor();
     await page
       .getByRole('dialog')
-      .getByRole('button', { name: /^Radius/ })
+      .getByRole('button', { name: /^Corner radius/ })
       .first()
       .click();
     await page.waitForFunction(
-      () => document.activeElement?.closest<HTMLElement>('[data-field]')?.dataset['field'] === 'Radius',
+      () => document.activeElement?.closest<HTMLElement>('[data-field]')?.dataset['field'] === 'Corner radius',
     );
   });
 

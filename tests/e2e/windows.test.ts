@@ -385,7 +385,7 @@ withApp('windows', ({ server, open }) => {
       ...desk.look.finish,
       kind: 'frosted' as const,
       tint: 'surface' as const,
-      sheerness: 40,
+      opacity: 60,
       blur: 20,
     };
     const habit = {
@@ -396,7 +396,7 @@ withApp('windows', ({ server, open }) => {
       width: null,
       height: null,
       frame: 'desk' as const,
-      seeThrough: 50,
+      opacity: 50,
     };
     const { page } = await live({ windows: { ...desk.windows, finish: frosted, habits: [habit] } });
     await start(page, 'Tallybook');

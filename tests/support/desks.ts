@@ -62,7 +62,7 @@ export const fromCorner = (x: number, y: number): Place => ({
 const finish: fc.Arbitrary<Finish> = fc.record({
   kind: fc.constantFrom(...finishKinds),
   tint: fc.constantFrom('ground', 'surface', 'raised', 'accent', '#40606f') as fc.Arbitrary<Finish['tint']>,
-  sheerness: fc.integer({ min: 0, max: 100 }),
+  opacity: fc.integer({ min: 0, max: 100 }),
   blur: fc.integer({ min: 0, max: 60 }),
   radius: fc.integer({ min: 0, max: 80 }),
   edgeLine: fc.integer({ min: 0, max: 8 }),

@@ -7,12 +7,14 @@ import { Row } from './section.tsx';
 
 export function SwitchField({
   label,
+  hint,
   spoken,
   value,
   isDiffering = false,
   onChange,
 }: {
   label: string;
+  hint?: string;
   /** As it is read out, where the label alone does not say enough. */
   spoken?: string;
   value: boolean;
@@ -22,7 +24,7 @@ export function SwitchField({
 }) {
   const id = useId();
   return (
-    <Row label={label} htmlFor={id}>
+    <Row label={label} hint={hint} htmlFor={id}>
       <Switch.Root
         id={id}
         aria-label={isDiffering ? `${spoken ?? label}: they differ` : spoken}

@@ -34,3 +34,34 @@ export function Fold({
     </section>
   );
 }
+
+/** What few ask for, at the end of a form; a mark says that something in it is set. */
+export function More({
+  holds,
+  isSet,
+  children,
+}: {
+  /** Labels of the fields in it, by which it is found. */
+  holds: readonly string[];
+  isSet: boolean;
+  children: () => ReactNode;
+}) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <div className="mt-1">
+      <button
+        type="button"
+        data-fold={holds.join('\n')}
+        aria-expanded={isOpen}
+        aria-label={isSet ? 'More: some of it is set' : 'More'}
+        onClick={() => setOpen(!isOpen)}
+        className="flex h-8 items-center gap-1.5 rounded-md text-dust hover:text-chalk"
+      >
+        <ChevronDown size={14} className={clsx('transition-transform', !isOpen && '-rotate-90')} />
+        More
+        {isSet && <span className="size-1.5 rounded-full bg-brass" data-set />}
+      </button>
+      {isOpen && <div className="grid grid-cols-[minmax(0,1fr)] gap-1">{children()}</div>}
+    </div>
+  );
+}

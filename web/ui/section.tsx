@@ -1,6 +1,10 @@
 import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
+/** A label that has more to tell. */
+export const hinted =
+  'justify-self-start decoration-dust/60 decoration-dotted underline-offset-4 hover:underline';
+
 export function Section({ title, note, children }: { title: string; note?: ReactNode; children: ReactNode }) {
   return (
     <section className="mt-5 first:mt-0" aria-label={title}>
@@ -16,12 +20,15 @@ export function Section({ title, note, children }: { title: string; note?: React
 /** A label at the left, its control at the right; a sentence beneath when something is wrong. */
 export function Row({
   label,
+  hint,
   htmlFor,
   error,
   isShort = false,
   children,
 }: {
   label: string;
+  /** Told where the label is pointed at. */
+  hint?: string;
   htmlFor?: string;
   error?: string | null;
   /** Narrow, for a label of a word or less. */
@@ -36,7 +43,7 @@ export function Row({
         isShort ? 'grid-cols-[24px_minmax(0,1fr)]' : 'grid-cols-[92px_minmax(0,1fr)]',
       )}
     >
-      <label htmlFor={htmlFor} className="text-dust">
+      <label htmlFor={htmlFor} data-tip={hint} className={clsx('text-dust', hint && hinted)}>
         {label}
       </label>
       <div className="flex min-w-0 items-center gap-2">{children}</div>

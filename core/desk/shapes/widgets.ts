@@ -22,17 +22,22 @@ export const WidgetFrame = z.looseObject({
   }),
   followsWidth: field(
     z.boolean().meta({ description: 'As wide as the part that it hangs from, where its kind has a width' }),
-    { label: 'As wide as that', is: 'place' },
+    { label: 'Same width', hint: 'As wide as the part that it hangs from', is: 'place' },
   ),
   finish: OwnFinish,
-  locked: field(z.boolean(), { label: 'Locked', is: 'content', group: 'Hold' }),
-  clicksThrough: field(z.boolean(), { label: 'Clicks through', is: 'content', group: 'Hold' }),
+  locked: field(z.boolean(), { label: 'Locked', is: 'content', group: 'Locking' }),
+  clicksThrough: field(z.boolean(), {
+    label: 'Click-through',
+    hint: 'A press goes to what lies beneath it',
+    is: 'content',
+    group: 'Locking',
+  }),
   shows: field(
     z.discriminatedUnion('by', [
       z.looseObject({ by: z.literal('always') }),
       z.looseObject({
         by: z.literal('near'),
-        reach: field(z.number().min(0).max(2000), { label: 'As near as', unit: 'px', step: 10 }),
+        reach: field(z.number().min(0).max(2000), { label: 'Distance', unit: 'px', step: 10 }),
       }),
       z.looseObject({
         by: z.literal('while'),
@@ -45,7 +50,7 @@ export const WidgetFrame = z.looseObject({
       }),
     ]),
     {
-      label: 'Shown',
+      label: 'Visibility',
       is: 'content',
       variants: {
         always: { label: 'Always', start: {} },

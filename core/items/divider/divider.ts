@@ -14,9 +14,9 @@ export const divider = defineItem({
     { id: 'dots', title: 'Dots' },
   ],
   options: z.looseObject({
-    reach: field(z.number().min(1).max(100).default(50), { label: 'Reach', unit: '%', control: 'slider' }),
+    reach: field(z.number().min(1).max(100).default(50), { label: 'Length', unit: '%', control: 'slider' }),
     thick: field(z.number().min(1).max(24).default(1).meta({ description: 'px' }), {
-      label: 'Thick',
+      label: 'Thickness',
       unit: 'px',
       control: 'slider',
     }),

@@ -39,13 +39,13 @@ export const frontTitle = defineItem({
       when: ({ shown }, face) => shown === 'always' && face !== 'buttons',
     }),
     width: field(z.number().int().min(40).max(900).default(280), {
-      label: 'Words at most',
+      label: 'Most width',
       unit: 'px',
       step: 10,
       when: (_, face) => face !== 'buttons',
     }),
     side: field(z.enum(['before', 'after']).default('after'), {
-      label: 'Buttons stand',
+      label: 'Buttons',
       choices: { before: 'Before', after: 'After' },
       when: (_, face) => face === 'whole',
     }),

@@ -23,7 +23,7 @@ const options = z.looseObject({
   grouped: field(z.boolean().default(false), { label: 'One for each application', is: 'content' }),
   minimised: field(z.boolean().default(true), { label: 'Minimised too', is: 'content' }),
   width: field(z.number().int().min(40).max(400).default(160), {
-    label: 'Words at most',
+    label: 'Most width',
     unit: 'px',
     step: 10,
     when: (_, face) => face !== 'sign',

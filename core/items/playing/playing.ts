@@ -30,7 +30,7 @@ export const playing = defineItem({
   ],
   options: z.looseObject({
     width: field(z.number().int().min(40).max(400).default(180), {
-      label: 'Title at most',
+      label: 'Most width',
       unit: 'px',
       step: 10,
       when: (_, face) => face !== 'buttons',

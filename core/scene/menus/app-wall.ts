@@ -30,7 +30,7 @@ const LIFT = 0.22;
 const veil: Finish = {
   kind: 'frosted',
   tint: 'ground',
-  sheerness: 26,
+  opacity: 74,
   blur: 34,
   radius: 0,
   edgeLine: 0,

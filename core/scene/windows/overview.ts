@@ -226,7 +226,7 @@ const veils = new WeakMap<object, Parameters<typeof surfaceOf>[0]>();
 function veilOf(finish: Parameters<typeof surfaceOf>[0]): Parameters<typeof surfaceOf>[0] {
   let veil = veils.get(finish);
   if (!veil) {
-    veil = { ...finish, kind: 'sheer', tint: 'ground', sheerness: 4, radius: 0, edgeLine: 0, shadow: 0 };
+    veil = { ...finish, kind: 'sheer', tint: 'ground', opacity: 96, radius: 0, edgeLine: 0, shadow: 0 };
     veils.set(finish, veil);
   }
   return veil;

@@ -73,7 +73,7 @@ function solveWindow(
     borderColour: palette.colour(isFront ? lines.borderFront : lines.borderBehind),
     glows: isFront && lines.glow,
     radius: isFilled ? 0 : surface.radius,
-    opacity: seenThrough(isFront ? 0 : behind.seeThrough, habit),
+    opacity: opacityOf(isFront ? 100 : behind.opacity, habit),
     shade: isFront ? 0 : behind.shade / 100,
     isFront,
     isFilled,
@@ -131,14 +131,14 @@ function windowFinish(own: Finish | null, desk: Finish): Finish {
         ...from,
         kind: isSurface ? from.kind : 'matte',
         tint: isSurface ? from.tint : 'surface',
-        sheerness: Math.min(from.sheerness, MOST_SHEER),
+        opacity: Math.max(from.opacity, LEAST_OPACITY),
         shadow: Math.max(from.shadow, LEAST_SHADOW),
       }),
     );
   }
   return finish;
 }
-const MOST_SHEER = 5;
+const LEAST_OPACITY = 95;
 const LEAST_SHADOW = 35;
 
 /** What the title stands on, and the colour that its letters are read on. */
@@ -158,8 +158,9 @@ function titleBack(
 }
 const VEIL = 0.62;
 
-function seenThrough(behind: number, habit: WindowHabit | null): number {
-  return (1 - behind / 100) * (1 - (habit?.seeThrough ?? 0) / 100);
+/** How much there is of a window, of 1: its own percent, and those of its application's habit. */
+function opacityOf(own: number, habit: WindowHabit | null): number {
+  return (own / 100) * ((habit?.opacity ?? 100) / 100);
 }
 
 const dims = new WeakMap<Palette, Map<string, string>>();

@@ -27,10 +27,27 @@ const Constituent = z.looseObject({
 });
 type Constituent = TypeOf<typeof Constituent>;
 
+const marrowWaves: Constituent[] = [
+  { name: 'M2', amplitude: 1.58, phase: 104 },
+  { name: 'S2', amplitude: 0.54, phase: 146 },
+  { name: 'N2', amplitude: 0.31, phase: 81 },
+  { name: 'K2', amplitude: 0.15, phase: 144 },
+  { name: 'K1', amplitude: 0.12, phase: 232 },
+  { name: 'O1', amplitude: 0.14, phase: 80 },
+  { name: 'M4', amplitude: 0.06, phase: 200 },
+];
+
 export const Tide = z.looseObject({
-  mean: field(z.number().min(-20).max(20), { label: 'Mean height', unit: 'm', step: 0.1, decimals: 2 }),
+  mean: field(z.number().min(-20).max(20), {
+    label: 'Mean height',
+    unit: 'm',
+    step: 0.1,
+    decimals: 2,
+  }),
   constituents: field(z.array(Constituent).max(24), {
     label: 'Constituents',
+    isSeldom: true,
+    usual: marrowWaves,
     one: 'Constituent',
     // One that is not there yet.
     starts(entries) {
@@ -44,15 +61,7 @@ export type Tide = TypeOf<typeof Tide>;
 /** A bay with high springs: Marrow Point. */
 export const marrowTide: Tide = {
   mean: 3.2,
-  constituents: [
-    { name: 'M2', amplitude: 1.58, phase: 104 },
-    { name: 'S2', amplitude: 0.54, phase: 146 },
-    { name: 'N2', amplitude: 0.31, phase: 81 },
-    { name: 'K2', amplitude: 0.15, phase: 144 },
-    { name: 'K1', amplitude: 0.12, phase: 232 },
-    { name: 'O1', amplitude: 0.14, phase: 80 },
-    { name: 'M4', amplitude: 0.06, phase: 200 },
-  ],
+  constituents: marrowWaves,
 };
 
 /** Phases are those of midnight, UTC, at the beginning of this day. */

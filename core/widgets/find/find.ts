@@ -11,7 +11,7 @@ const faces = [
 
 const options = z.looseObject({
   words: field(z.string().max(60).default('Find or work something out'), {
-    label: 'Words',
+    label: 'Text',
     is: 'content',
     isWide: true,
     when: (_, face) => face !== 'sign',

@@ -27,12 +27,12 @@ const options = z.looseObject({
     when: (_, face) => face === 'list',
   }),
   minutes: field(z.number().int().min(1).max(60).default(1), {
-    label: 'Goes on after',
+    label: 'Change every',
     unit: 'min',
     when: (_, face) => face !== 'list',
   }),
   among: field(z.number().int().min(1).max(30).default(8), {
-    label: 'Among the newest',
+    label: 'Newest only',
     control: 'slider',
     when: (_, face) => face !== 'list',
   }),

@@ -23,7 +23,7 @@ const options = z.looseObject({
     isWide: true,
   }),
   minutes: field(z.number().int().min(1).max(10_080).default(10), {
-    label: 'Each for',
+    label: 'Change every',
     control: 'duration',
     when: ({ pictures }) => Array.isArray(pictures) && pictures.length > 1,
   }),
@@ -35,7 +35,7 @@ const options = z.looseObject({
     when: (_, face) => face !== 'round' && face !== 'hexagon',
   }),
   near: field(z.number().min(100).max(400).default(100), {
-    label: 'Nearer',
+    label: 'Zoom',
     unit: '%',
     control: 'slider',
     group: 'Cut',
@@ -53,13 +53,13 @@ const options = z.looseObject({
     group: 'Cut',
   }),
   turn: field(z.number().min(-45).max(45).default(0), {
-    label: 'Turned by',
+    label: 'Rotation',
     unit: '°',
     control: 'slider',
     group: 'Shape',
   }),
   radius: field(z.number().min(0).max(200).default(10), {
-    label: 'Radius',
+    label: 'Corner radius',
     unit: 'px',
     control: 'slider',
     group: 'Shape',

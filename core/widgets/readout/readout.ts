@@ -20,7 +20,7 @@ const options = z.looseObject({
   from: toldFrom,
   weather: toldWeather,
   width: field(z.number().int().min(0).max(2000).default(0), {
-    label: 'Lines as wide as',
+    label: 'Line width',
     unit: 'px',
     step: 20,
     placeholder: '0 is as long as they are',

@@ -19,7 +19,7 @@ const isOf =
 
 const options = z.looseObject({
   text: field(z.string().max(200).default('Marrow Point'), {
-    label: 'Words',
+    label: 'Text',
     is: 'content',
     isWide: true,
     when: isOf('words'),
@@ -45,7 +45,7 @@ const options = z.looseObject({
     when: (_, face) => face !== 'words',
   }),
   radius: field(z.number().min(0).max(400).default(12), {
-    label: 'Radius',
+    label: 'Corner radius',
     unit: 'px',
     control: 'slider',
     when: isOf('box'),
@@ -82,7 +82,7 @@ const options = z.looseObject({
     when: isOf('words'),
   }),
   turn: field(z.number().min(-180).max(180).default(0), {
-    label: 'Turned by',
+    label: 'Rotation',
     unit: '°',
     control: 'slider',
     when: isOf('line', 'box', 'brackets'),

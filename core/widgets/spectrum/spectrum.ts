@@ -30,7 +30,6 @@ const options = z.looseObject({
     step: 10,
     when: (_, face) => isFlat(face),
   }),
-  ...spectrumShape,
   colours: field(
     z
       .array(
@@ -47,10 +46,12 @@ const options = z.looseObject({
     },
   ),
   along: field(z.enum(['bands', 'level']).default('bands'), {
-    label: 'They change',
+    label: 'Gradient',
+    hint: 'Whether the colours go from low to high pitches, or from quiet to loud',
     choices: { bands: 'By band', level: 'By level' },
     group: 'Letters and colours',
   }),
+  ...spectrumShape,
   gap: field(z.number().min(0).max(80).default(30), {
     label: 'Gaps',
     unit: '%',
@@ -64,13 +65,15 @@ const options = z.looseObject({
     when: (_, face) => isFlat(face),
   }),
   turned: field(z.boolean().default(false), {
-    label: 'Turned by 90°',
+    label: 'Rotated by 90°',
     group: 'Shape',
     when: (_, face) => isFlat(face),
   }),
   flipped: field(z.boolean().default(false), { label: 'Flipped', group: 'Shape' }),
   most: field(z.number().int().min(5).max(60).default(30), {
-    label: 'At most',
+    label: 'Frame rate',
+    isSeldom: true,
+    hint: 'Pictures a second at most',
     unit: 'fps',
     control: 'slider',
     group: 'Movement',

@@ -29,7 +29,7 @@ export interface TilesView {
   /** Of the cells, and of what stands on them. */
   fill: `#${string}`;
   ink: `#${string}`;
-  sheer: number;
+  opacity: number;
   line: number;
 }
 
@@ -47,7 +47,7 @@ export function view(
   face: TilesFace,
   { applications, folders, running, plainColour, inkOn }: WidgetContext,
 ): TilesView {
-  const { cells, rounded, turn, labels, icons, type, cell, sheer, line } = options;
+  const { cells, rounded, turn, labels, icons, type, cell, opacity, line } = options;
   const fill = plainColour(cell);
   return {
     cells: cells.map(({ application, folder, link, name, icon, fills, a, b }: Cell) => {
@@ -74,7 +74,7 @@ export function view(
     type,
     fill,
     ink: inkOn(fill),
-    sheer,
+    opacity,
     line,
   };
 }
@@ -127,7 +127,7 @@ export function layout(seen: TilesView, _face: TilesFace, { fonts }: WidgetConte
         Math.max(LABEL.least, LABEL.leastPx / text),
       );
       const { ink } = sheet.put(line, { centre: at.x }, at.y + radius * 0.62 + text * 0.35);
-      sheet.back(ink, seen.fill, 1 - seen.sheer / 100);
+      sheet.back(ink, seen.fill, seen.opacity / 100);
     }
     return {
       middle: at,

@@ -17,11 +17,12 @@ export function focusField(label: string): void {
       row?.scrollIntoView({ block: 'center' });
       return field;
     }
-    // It may stand in a fold that is closed: one after another is opened.
-    const folds = document.querySelectorAll<HTMLElement>('aside [data-fold][aria-expanded="false"]');
-    if (opened < MOST_FOLDS && folds[0]) {
+    // It may stand in a fold that is closed: that which holds it is opened, or else one after another.
+    const folds = [...document.querySelectorAll<HTMLElement>('aside [data-fold][aria-expanded="false"]')];
+    const fold = folds.find(({ dataset }) => dataset['fold']?.split('\n').includes(label)) ?? folds[0];
+    if (opened < MOST_FOLDS && fold) {
       opened++;
-      folds[0].click();
+      fold.click();
     }
     return null;
   });

@@ -21,6 +21,7 @@ import { ColourField } from '../../ui/colour-field.tsx';
 import { NumberField, SliderField } from '../../ui/figure.tsx';
 import { OfPart } from './of-part.ts';
 import { taking, type ControlProps, type Values } from './control.ts';
+import { ChipsControl } from './chips-control.tsx';
 import {
   ApplicationControl,
   CalendarControl,
@@ -225,6 +226,7 @@ const SideControl: FC<ControlProps> = (props) => (
 
 /** Every control by its name, but the switch, which brings its own row. Add a new one here. */
 export const controls: Record<Exclude<ControlName, 'switch'>, FC<ControlProps>> = {
+  chips: ChipsControl,
   time: TimeControl,
   times: TimesControl,
   duration: DurationControl,

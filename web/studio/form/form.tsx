@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import type { FieldFacts } from '../../../core/values/field.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
 import { SwitchField } from '../../ui/choice.tsx';
+import { More } from '../../ui/fold.tsx';
 import { Row, Section } from '../../ui/section.tsx';
 import type { ControlProps, Values } from './control.ts';
 import { VariantControl, controls } from './controls.tsx';
@@ -13,6 +14,7 @@ import {
   controlOf,
   fieldsOf,
   innerOf,
+  isUsual,
   isValues,
   variantOf,
   type FieldShape,
@@ -36,23 +38,81 @@ export interface FormProps {
   adders?: Readonly<Record<string, (entries: readonly Values[]) => Values | null>>;
 }
 
-/** The fields of a schema, one under the other: every form is made from its schema. */
-export function Fields({ schema, values, face = null, only, differing, ...rest }: FormProps) {
+/** The fields of a schema, one under the other: every form is made from its schema. What few set stands last, folded. */
+export function Fields(props: FormProps) {
+  const fields = useFields(props);
+  const [often, seldom] = partition(fields, ([, { facts }]) => !facts.isSeldom);
+  return (
+    <>
+      <Rows {...props} fields={often} />
+      <Folded fields={seldom} values={props.values} isOpen={often.length === 0}>
+        {() => <Rows {...props} fields={seldom} />}
+      </Folded>
+    </>
+  );
+}
+
+type Keyed = [key: string, shape: FieldShape];
+
+/** Those that a form shows beside the values that there are. */
+function useFields({ schema, values, face = null, only }: FormProps): Keyed[] {
   const fields = useMemo(() => fieldsOf(schema), [schema]);
-  return fields
-    .filter(([key, { facts }]) => (only?.includes(key) ?? true) && (facts.when?.(values, face) ?? true))
-    .map(([key, shape]) => (
-      <AnyField
-        key={key}
-        {...rest}
-        name={key}
-        shape={shape}
-        values={values}
-        value={lookUp(values, key)}
-        face={face}
-        isDiffering={differing?.has(key)}
-      />
-    ));
+  return fields.filter(
+    ([key, { facts }]) => (only?.includes(key) ?? true) && (facts.when?.(values, face) ?? true),
+  );
+}
+
+function Rows({
+  fields,
+  values,
+  face = null,
+  differing,
+  schema: _schema,
+  only: _only,
+  ...rest
+}: FormProps & { fields: readonly Keyed[] }) {
+  return fields.map(([key, shape]) => (
+    <AnyField
+      key={key}
+      {...rest}
+      name={key}
+      shape={shape}
+      values={values}
+      value={lookUp(values, key)}
+      face={face}
+      isDiffering={differing?.has(key)}
+    />
+  ));
+}
+
+/** Seldom set fields under *More*; where a form has no others they stand open. */
+function Folded({
+  fields,
+  values,
+  isOpen,
+  children,
+}: {
+  fields: readonly Keyed[];
+  values: Values;
+  isOpen: boolean;
+  children: () => ReactNode;
+}) {
+  if (fields.length === 0) return null;
+  if (isOpen) return children();
+  return (
+    <More
+      holds={fields.flatMap(labelsOf)}
+      isSet={fields.some(([key, shape]) => !isUsual(shape, lookUp(values, key)))}
+    >
+      {children}
+    </More>
+  );
+}
+
+/** A field's label, and those of the fields within. */
+function labelsOf([, shape]: Keyed): string[] {
+  const inner = innerOf(shape);
+  return [shape.facts.label, ...(inner.kind === 'group' ? fieldsOf(inner.schema).flatMap(labelsOf) : [])];
 }
 
 /** A field of whatever shape: its control, or the fields within, each of whose turns writes the whole of it. */
@@ -100,7 +160,7 @@ function AnyField({
       </>
     );
   }
-  if (inner.kind === 'list' && Array.isArray(value)) {
+  if (inner.kind === 'list' && Array.isArray(value) && !facts.control) {
     return (
       <RecordList
         least={inner.least}
@@ -132,28 +192,36 @@ export function GroupedFields({
   rest,
   ...props
 }: FormProps & { notes?: Record<string, ReactNode>; rest?: string }) {
-  const { schema, values, face = null } = props;
-  const groups = groupsOf(schema, rest, ({ facts }) => facts.when?.(values, face) ?? true);
-  return Array.from(groups, ([title, keys]) => (
-    <Section key={title} title={title} note={lookUp(notes, title)}>
-      <Fields {...props} only={keys} />
-    </Section>
-  ));
+  const [often, seldom] = partition(useFields(props), ([, { facts }]) => !facts.isSeldom);
+  const sections = (fields: readonly Keyed[]) =>
+    Array.from(groupsOf(fields, rest), ([title, keyed]) => (
+      <Section key={title} title={title} note={lookUp(notes, title)}>
+        <Rows {...props} fields={keyed} />
+      </Section>
+    ));
+  return (
+    <>
+      {sections(often)}
+      <Folded fields={seldom} values={props.values} isOpen={often.length === 0}>
+        {() => sections(seldom)}
+      </Folded>
+    </>
+  );
 }
 
-/** Keys of the fields that have an effect, by the title of their group. */
-function groupsOf(
-  schema: z.ZodObject,
-  rest: string | undefined,
-  hasEffect: (shape: FieldShape) => boolean,
-): Map<string, string[]> {
-  const groups = new Map<string, string[]>();
-  for (const [key, shape] of fieldsOf(schema)) {
-    if (!hasEffect(shape)) continue;
-    const title = shape.facts.group ?? rest ?? shape.facts.label;
-    groups.set(title, [...(groups.get(title) ?? []), key]);
+/** Fields by the title of their group. */
+function groupsOf(fields: readonly Keyed[], rest: string | undefined): Map<string, Keyed[]> {
+  const groups = new Map<string, Keyed[]>();
+  for (const keyed of fields) {
+    const { group, label } = keyed[1].facts;
+    const title = group ?? rest ?? label;
+    groups.set(title, [...(groups.get(title) ?? []), keyed]);
   }
   return groups;
+}
+
+function partition<T>(list: readonly T[], isFirst: (one: T) => boolean): [T[], T[]] {
+  return [list.filter(isFirst), list.filter((one) => !isFirst(one))];
 }
 
 /** One field: its label, its control, and what is wrong with what was asked for. */
@@ -177,6 +245,7 @@ export function Field({
     return (
       <SwitchField
         label={label}
+        hint={facts.hint}
         spoken={spoken}
         value={rest.value === true}
         isDiffering={rest.isDiffering}
@@ -209,7 +278,7 @@ export function Field({
   ) : (
     <>
       {instead && <Instead {...{ instead, of, ...rest }} />}
-      <Row label={label} error={error}>
+      <Row label={label} hint={facts.hint} error={error}>
         {drawn}
       </Row>
     </>

@@ -131,8 +131,8 @@ describe('forms', () => {
         .filter(([, { facts }]) => facts.when?.(values as Record<string, unknown>, null) ?? true)
         .map(([key]) => key);
     expect(shown({ kind: 'bare' })).to.deep.equal(['kind', 'shadow']);
-    expect(shown({ kind: 'matte' })).to.not.include('sheerness');
-    expect(shown({ kind: 'frosted' })).to.include.members(['sheerness', 'blur']);
+    expect(shown({ kind: 'matte' })).to.not.include('opacity');
+    expect(shown({ kind: 'frosted' })).to.include.members(['opacity', 'blur']);
   });
 
   it('leave no word of theirs in the published schema', () => {

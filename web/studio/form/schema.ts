@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { fieldOf, mostLetters, unwrapped, type FieldFacts } from '../../../core/values/field.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
+import { isSame } from '../../../core/values/share.ts';
 
 /** What a form reads off a field's schema: ranges and choices stand nowhere else. */
 export interface FieldShape {
@@ -101,6 +102,13 @@ export function shapeOf(schema: z.ZodType, facts: FieldFacts): FieldShape {
           }))
         : [],
   };
+}
+
+/** Whether a field is as it is as long as nobody has set it; so it is where nothing says what that would be. */
+export function isUsual({ schema, facts }: FieldShape, value: unknown): boolean {
+  const usual =
+    facts.usual ?? (schema instanceof z.ZodDefault ? (schema.parse(undefined) as unknown) : undefined);
+  return usual === undefined || isSame(usual, value);
 }
 
 /** The choices that there are beside the other values. */

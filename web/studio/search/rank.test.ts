@@ -46,7 +46,7 @@ describe('the search', () => {
       'color blind': 'Palette: other eyes',
       'virtual desktops': 'Windows: workspaces',
       titlebar: 'Windows: title',
-      transparency: 'Look: finish',
+      'glass effect': 'Look: finish',
       animations: 'Windows: moves',
     };
     for (const [word, title] of Object.entries(words))

@@ -54,7 +54,7 @@ function Tiles({ view, layout: { size, cells, round } }: Props) {
               key={index}
               d={outline(corners, round, middle)}
               fill={colour}
-              fillOpacity={1 - view.sheer / 100}
+              fillOpacity={view.opacity / 100}
               stroke={cell?.isRunning ? 'var(--accent)' : view.ink}
               strokeWidth={cell?.isRunning ? Math.max(2, view.line) : view.line}
               strokeOpacity={cell?.isRunning ? 1 : 0.5}

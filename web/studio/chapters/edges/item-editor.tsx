@@ -116,7 +116,7 @@ export function ItemEditor({ item, edge, index }: { item: Item; edge: Edge; inde
           </OfPart>
         </Section>
       )}
-      <Section title="Room" note={<Stretch item={item} edge={edge} />}>
+      <Section title="Margins" note={<Stretch item={item} edge={edge} />}>
         <Fields
           schema={ItemFrame}
           values={{ ...item }}

@@ -147,12 +147,12 @@ const Shown = memo(function Shown({
 }) {
   const { turn, endGesture } = useDesk.getState();
   return (
-    <Section title="Shown">
+    <Section title="Visibility">
       <Fields
         schema={WidgetFrame}
         values={{ shows }}
         only={['shows']}
-        onTurn={(change) => turn(named('Shown', edits.setWidgets([id], change)))}
+        onTurn={(change) => turn(named('Visibility', edits.setWidgets([id], change)))}
         onEnd={endGesture}
       />
       <ShownOn id={id} on={on} />
@@ -196,7 +196,7 @@ const Hold = memo(function Hold({
   clicksThrough,
 }: Pick<Widget, 'id' | 'locked' | 'clicksThrough'>) {
   return (
-    <Section title="Hold">
+    <Section title="Locking">
       <Fields
         schema={WidgetFrame}
         values={{ locked, clicksThrough }}

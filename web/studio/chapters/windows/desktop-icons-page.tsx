@@ -34,7 +34,7 @@ export function DesktopIconsPage({ desk }: { desk: Desk }) {
         />
       )}
       {icons.shown === 'some' && (
-        <Section title="Shown">
+        <Section title="Icons">
           <ApplicationPicks
             of="desktop icons"
             applications={applications}

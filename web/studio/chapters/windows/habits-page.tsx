@@ -58,6 +58,6 @@ function habitFor(application: string): Habit {
     width: null,
     height: null,
     frame: 'desk',
-    seeThrough: 0,
+    opacity: 100,
   };
 }

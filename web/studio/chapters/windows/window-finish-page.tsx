@@ -14,13 +14,13 @@ export function WindowFinishPage({ desk }: { desk: Desk }) {
   return (
     <>
       <OpenSomeHint />
-      <Section title="Finish" note={finish === null ? 'the desk’s, hardly sheer' : undefined}>
+      <Section title="Finish" note={finish === null ? 'the desk’s, nearly opaque' : undefined}>
         <SwitchField
           label="As the desk’s"
           spoken="Finish as the desk’s"
           value={finish === null}
           onChange={(follows) =>
-            edit(edits.setWindowFinish(follows ? null : { ...desk.look.finish, sheerness: 5 }))
+            edit(edits.setWindowFinish(follows ? null : { ...desk.look.finish, opacity: 95 }))
           }
         />
         {finish && (

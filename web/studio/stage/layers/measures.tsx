@@ -21,11 +21,11 @@ type Measurer = (edge: Edge, solved: SceneEdge, selected: readonly string[]) => 
 
 /** What is measured, by the name of what changes. */
 const measurers = new Map<string, Measurer>([
-  ['Off the side', offTheSide],
-  ['Inside ends', insideEnds],
-  ['Between items', betweenItems],
-  ['Outside, before', (edge, solved, selected) => outsideItems(edge, solved, selected, 'before')],
-  ['Outside, after', (edge, solved, selected) => outsideItems(edge, solved, selected, 'after')],
+  ['Floating distance', offTheSide],
+  ['Padding', insideEnds],
+  ['Spacing', betweenItems],
+  ['Margin before', (edge, solved, selected) => outsideItems(edge, solved, selected, 'before')],
+  ['Margin after', (edge, solved, selected) => outsideItems(edge, solved, selected, 'after')],
 ]);
 
 /** Blanks of an edge drawn as measures while they change. */
