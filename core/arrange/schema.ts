@@ -3,7 +3,7 @@ import { plainPresses, Presses } from '../menus/presses.ts';
 import { Finish, OwnFinish } from '../values/finish.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
-import { Alignment, Side } from '../values/place.ts';
+import { Alignment, alignmentTitles, Side } from '../values/place.ts';
 import type { TypeOf } from '../values/types.ts';
 import { content, place } from '../values/dress.ts';
 
@@ -98,7 +98,7 @@ export const EdgeFrame = z.looseObject({
       share: { label: 'Share', start: { percent: 50 } },
     },
   }),
-  align: field(Alignment.clone(), { label: 'Alignment', is: 'place' }),
+  align: field(Alignment.clone(), { label: 'Alignment', is: 'place', choices: alignmentTitles }),
   offset: field(
     z.number().min(-16384).max(16384).meta({ description: 'px along its side, from where it stands' }),
     {
@@ -176,7 +176,7 @@ export const ItemFrame = z.looseObject({
     {
       label: 'Icon size',
       unit: 'px',
-      instead: { word: null, label: 'Icon size of the edge', off: 24 },
+      instead: { word: null, label: 'Icons as the edge', off: 24 },
     },
   ),
   before: field(z.number().min(0).max(400).meta({ description: 'px outside, before it' }), {

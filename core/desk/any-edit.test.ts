@@ -21,6 +21,7 @@ import { edgesWithWay } from './ways.ts';
 import type { Edit } from './edits/edit.ts';
 import { dressOfEdge, dressOfItem, dressOfWidget, type Dress } from './edits/dress.ts';
 import { edits } from './edits/edits.ts';
+import { sharedFields } from './edits/shared.ts';
 import type { Whereabouts } from './whereabouts.ts';
 import { edit, redo, startHistory, undo } from './history.ts';
 import { fits, towards } from '../backdrop/schema.ts';
@@ -310,6 +311,16 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     return edits.setEdges(
       edgesWithWay(desk, choose.of(desk.screens).id, () => choose.newId(`way-${made++}`)),
     );
+  },
+  setShared(desk, choose) {
+    const ids = [
+      choose.of(orGone(desk.widgets)),
+      choose.of(orGone(desk.widgets)),
+      choose.of(orGone(desk.edges)),
+      choose.of(orGone(itemsOf(desk))),
+    ];
+    const { is } = choose.of([{ is: 'gone number ' }, ...sharedFields(desk, ids)]);
+    return edits.setShared(ids, is, choose.of<unknown>(['accent', '12', '', 'none', 40, 9000, true, null]));
   },
   dress: (desk, choose) =>
     edits.dress(

@@ -224,10 +224,13 @@ export const steps: Record<number, Step> = {
 
 /** What has finishes, as format 12 says these. */
 function withOpaqueFinish(part: unknown): Record<string, unknown> {
-  const { ...rest } = asRecord(part);
-  for (const key of ['finish', 'besideFilled'])
-    if (asRecord(rest[key])['sheerness'] !== undefined) rest[key] = withOpacity(rest[key], 'sheerness');
-  return rest;
+  const { finish, besideFilled, ...rest } = asRecord(part);
+  const opaque = (one: unknown) => (one ? withOpacity(one, 'sheerness') : one);
+  return {
+    ...rest,
+    ...(finish === undefined ? {} : { finish: opaque(finish) }),
+    ...(besideFilled === undefined ? {} : { besideFilled: opaque(besideFilled) }),
+  };
 }
 
 /** How much of something there is, in percent, from how much showed through. */

@@ -22,6 +22,7 @@ export const Side = z.enum(sides);
 export const alignments = ['start', 'centre', 'end'] as const;
 export const Alignment = z.enum(alignments);
 export type Alignment = z.infer<typeof Alignment>;
+export const alignmentTitles = { start: 'Start', centre: 'Centre', end: 'End' };
 
 const Offset = z.number().min(-20000).max(20000);
 
@@ -39,7 +40,7 @@ export const Hanging = z.discriminatedUnion('from', [
       label: 'Side of it',
       choices: { top: 'above it', right: 'to its right', bottom: 'below it', left: 'to its left' },
     }),
-    align: field(Alignment.clone(), { label: 'Level with its' }),
+    align: field(Alignment.clone(), { label: 'Aligned with its', choices: alignmentTitles }),
   }),
 ]);
 export type Hanging = TypeOf<typeof Hanging>;

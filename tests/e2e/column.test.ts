@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
-import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
+import { createDock, createItem, createPanel } from '../../core/desk/defaults.ts';
+import { addDesk, drag, handle, stored, untilKept, withApp } from '../support/app.ts';
 
 withApp('the column', ({ server, open }) => {
   const desk = (name: string) => ({
@@ -128,6 +129,115 @@ withApp('the column', ({ server, open }) => {
     await page.getByRole('button', { name: 'my own' }).waitFor();
     await page.reload();
     await page.getByRole('button', { name: 'my own' }).waitFor();
+  });
+
+  it('folds what few set under More, says when some of it is set, and opens it for what is looked for', async () => {
+    const from = desk('Folded');
+    const id = await addDesk(server, {
+      ...from,
+      edges: [createPanel('panel', from.screens[0]?.id ?? '', 'top', [createItem('time', 'clock')])],
+    });
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'time').click();
+    const more = page.getByRole('region', { name: 'Margins' }).getByRole('button', { name: /^More/ });
+    await more.waitFor();
+    expect(await page.getByRole('slider', { name: 'Priority' }).count()).to.equal(0);
+    expect(await more.getAttribute('aria-label')).to.equal('More');
+    await more.press('Enter');
+    await page.getByRole('slider', { name: 'Priority' }).press('End');
+    await page.locator('[aria-label="More: some of it is set"]').waitFor();
+    await untilKept(page);
+    await page.reload();
+    await handle(page, 'time').click();
+    await page.getByRole('button', { name: 'More: some of it is set' }).waitFor();
+    await page.keyboard.press('Control+k');
+    await page.getByPlaceholder('What do you want to do', { exact: false }).fill('priority');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      () => document.activeElement?.closest<HTMLElement>('[data-field]')?.dataset['field'] === 'Priority',
+    );
+    // What it does is told where its name is pointed at.
+    await page.locator('[data-field="Priority"] label').hover();
+    await page.getByRole('tooltip').getByText('items of a low priority go first', { exact: false }).waitFor();
+  });
+
+  it('has the buttons of titles as chips: dragged, moved by arrows, taken away and brought back', async () => {
+    const id = await addDesk(server, desk('Chips'));
+    const page = await open(`/desk/${id}`);
+    await page.getByRole('button', { name: 'Windows', exact: true }).click();
+    await page
+      .getByRole('complementary')
+      .getByRole('button', { name: /^Buttons/ })
+      .click();
+    const chips = page.getByRole('group', { name: 'Buttons', exact: true });
+    const kept = async () => {
+      await untilKept(page);
+      return (await stored(server, id)).desk.windows.buttons.list.map(({ does }) => does);
+    };
+    await chips.getByRole('button', { name: 'Minimise', exact: true }).press('ArrowRight');
+    expect(await kept()).to.deep.equal(['fill', 'minimise', 'close']);
+    // It keeps the focus.
+    await page.keyboard.press('ArrowRight');
+    expect(await kept()).to.deep.equal(['fill', 'close', 'minimise']);
+    await page.keyboard.press('Delete');
+    expect(await kept()).to.deep.equal(['fill', 'close']);
+    await chips.getByRole('button', { name: 'Add Minimise' }).click();
+    await drag(page, chips.getByRole('button', { name: 'Minimise', exact: true }), { x: -200, y: 0 });
+    expect(await kept()).to.deep.equal(['minimise', 'fill', 'close']);
+    await page.keyboard.press('Control+z');
+    expect(await kept()).to.deep.equal(['fill', 'close', 'minimise']);
+  });
+
+  it('gives parts that are chosen together what they share, mixed values as mixed, by pointer and by keys', async () => {
+    const from = desk('Together');
+    const [one, two] = from.widgets;
+    if (!one || !two) throw new Error('no clocks');
+    const id = await addDesk(server, {
+      ...from,
+      widgets: [one, { ...two, options: { ...two.options, colour: 'accent' } }],
+      edges: [
+        createDock('dock', from.screens[0]?.id ?? '', 'bottom', from.look.finish, [
+          createItem('time', 'clock'),
+          createItem('date', 'date'),
+        ]),
+      ],
+    });
+    const page = await open(`/desk/${id}`);
+    await handle(page, 'one').click();
+    await handle(page, 'two').click({ modifiers: ['Shift'] });
+    await page.getByRole('heading', { name: '2 widgets', level: 2 }).waitFor();
+    await handle(page, 'dock').click({ modifiers: ['Shift'], position: { x: 3, y: 3 } });
+    await page.getByRole('heading', { name: '3 parts', level: 2 }).waitFor();
+    const colour = page.getByRole('group', { name: 'Colour', exact: true });
+    expect(await colour.locator('[aria-pressed="true"]').count()).to.equal(0);
+    await colour.getByRole('button', { name: 'Colour: Second' }).click();
+    await page.getByRole('switch', { name: 'Seconds' }).click();
+    await page.getByRole('textbox', { name: 'Corner radius, exact' }).fill('3');
+    await page.keyboard.press('Enter');
+    await untilKept(page);
+    const { widgets, edges } = (await stored(server, id)).desk;
+    for (const { options, finish } of widgets) {
+      expect(options).to.deep.include({ colour: 'second', seconds: true });
+      expect(finish?.radius).to.equal(3);
+    }
+    expect(edges[0]?.finish?.radius).to.equal(3);
+    expect(edges[0]?.items[0]?.options['seconds']).to.equal(true);
+    // Each is one step.
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('Control+z');
+    await page.getByRole('button', { name: 'Undo: Colour' }).click();
+    await untilKept(page);
+    expect((await stored(server, id)).desk.widgets.map(({ options }) => options['colour'])).to.deep.equal(
+      from.widgets.map(({ id: each, options }) => (each === 'two' ? 'accent' : options['colour'])),
+    );
+    // By keys: Enter chooses, Shift and Enter adds.
+    await page.keyboard.press('Escape');
+    await handle(page, 'dock').press('Enter');
+    await page.getByRole('heading', { name: 'Dock', level: 2 }).waitFor();
+    await handle(page, 'one').press('Shift+Enter');
+    await page.getByRole('heading', { name: '2 parts', level: 2 }).waitFor();
+    await handle(page, 'one').press('Shift+Enter');
+    await page.getByRole('heading', { name: 'Dock', level: 2 }).waitFor();
   });
 });
 

@@ -334,7 +334,7 @@ withApp('edges', ({ server, open }) => {
     const [swapped] = (await kept(page, id))[0]?.items ?? [];
     expect(swapped).to.deep.include({ id: 'one', type: 'date' });
     expect(swapped?.options['zone']).to.equal('UTC');
-    await page.getByRole('switch', { name: 'Icon size of the edge' }).click();
+    await page.getByRole('switch', { name: 'Icons as the edge' }).click();
     await page.getByRole('button', { name: 'icon size for all 3 between the springs' }).click();
     await page.getByRole('textbox', { name: 'Margin before' }).fill('40');
     await page.keyboard.press('Enter');

@@ -232,7 +232,7 @@ withApp('the studio', ({ server, open }) => {
     const after = await added.boundingBox();
     expect(after?.y).to.be.greaterThan(before?.y ?? 0);
     expect(after?.x).to.be.below(before?.x ?? 0);
-    await page.getByRole('radio', { name: 'centre', exact: true }).first().focus();
+    await page.getByRole('radio', { name: 'Centre', exact: true }).first().focus();
     await page.keyboard.press('Delete');
     expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(6);
     await handle(page, 'bulletin').focus();

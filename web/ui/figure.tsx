@@ -185,6 +185,9 @@ export interface SliderFieldProps {
   onError?: (sentence: string | null) => void;
 }
 
+/** Letters of a unit from which on its figure needs more room. */
+const LONG_UNIT = 4;
+
 export function SliderField(props: SliderFieldProps) {
   const { label, value, onTurn, onEnd, min, max, step = 1, decimals = 0 } = props;
   const committed = useRef<number | null>(null);
@@ -218,7 +221,7 @@ export function SliderField(props: SliderFieldProps) {
       <NumberField
         {...props}
         label={`${label}, exact`}
-        className="max-w-[68px]"
+        className={(props.unit?.length ?? 0) > LONG_UNIT ? 'max-w-[84px]' : 'max-w-[68px]'}
         step={step}
         decimals={decimals}
         onStep={onTurn}

@@ -61,7 +61,7 @@ export function More({
         More
         {isSet && <span className="size-1.5 rounded-full bg-brass" data-set />}
       </button>
-      {isOpen && <div className="grid grid-cols-[minmax(0,1fr)] gap-1">{children()}</div>}
+      {isOpen && <div className="mt-1.5 grid grid-cols-[minmax(0,1fr)] gap-1">{children()}</div>}
     </div>
   );
 }

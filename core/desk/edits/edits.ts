@@ -9,6 +9,7 @@ import { keyEdits } from './keys.ts';
 import { lookEdits } from './look.ts';
 import { menuEdits } from './menus.ts';
 import { partEdits } from './parts.ts';
+import { sharedEdits } from './shared.ts';
 import { sourceEdits } from './sources.ts';
 import { widgetEdits } from './widgets.ts';
 import { windowEdits } from './windows.ts';
@@ -27,6 +28,7 @@ export const edits = {
   ...sourceEdits,
   ...widgetEdits,
   ...dressEdits,
+  ...sharedEdits,
   ...groupEdits,
   ...windowEdits,
   ...desktopIconEdits,

@@ -50,7 +50,8 @@ export const WidgetFrame = z.looseObject({
       }),
     ]),
     {
-      label: 'Visibility',
+      label: 'Shown',
+      isWide: true,
       is: 'content',
       variants: {
         always: { label: 'Always', start: {} },

@@ -27,8 +27,8 @@ const hasWidgets =
 const hasSelection = () => useView.getState().selection.length > 0;
 
 function lockable(): readonly { locked: boolean }[] {
-  const { widgets, edge } = selectedParts();
-  return edge ? [edge] : widgets;
+  const { widgets, edges } = selectedParts();
+  return [...edges, ...widgets];
 }
 
 function nudges(): Command[] {
@@ -114,7 +114,7 @@ const all: readonly Command[] = [
   { id: 'paste', title: 'Paste', group: 'Desk', run: pasteParts },
   {
     id: 'copy-dress',
-    title: 'Copy the dress',
+    title: 'Copy the style',
     also: 'style look format',
     group: 'Selection',
     keys: ['Ctrl+Alt+C'],
@@ -123,7 +123,7 @@ const all: readonly Command[] = [
   },
   {
     id: 'paste-dress',
-    title: 'Paste the dress',
+    title: 'Paste the style',
     also: 'style look format',
     group: 'Selection',
     keys: ['Ctrl+Alt+V'],

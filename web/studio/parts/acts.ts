@@ -30,26 +30,36 @@ import { editAndSay } from './said-undo.ts';
 
 const newId = () => nanoid(8);
 
+interface SelectedItem {
+  item: Item;
+  edge: Edge;
+  index: number;
+}
+
 export interface Selected {
   widgets: Widget[];
+  edges: Edge[];
+  items: SelectedItem[];
+  /** The first of each. */
   edge: Edge | null;
-  item: { item: Item; edge: Edge; index: number } | null;
+  item: SelectedItem | null;
 }
 
 /** The parts that are selected, as the document has them. */
 export function selectedParts(desk = presentDesk(), selection = useView.getState().selection): Selected {
   const chosen = new Set(selection);
-  const none: Selected = { widgets: [], edge: null, item: null };
-  if (!desk || chosen.size === 0) return none;
+  if (!desk || chosen.size === 0) return { widgets: [], edges: [], items: [], edge: null, item: null };
   const widgets = desk.widgets.filter((widget) => chosen.has(widget.id));
-  const edge = desk.edges.find((candidate) => chosen.has(candidate.id)) ?? null;
-  for (const owner of desk.edges) {
-    const index = owner.items.findIndex((item) => chosen.has(item.id));
-    const item = owner.items[index];
-    if (item) return { widgets, edge, item: { item, edge: owner, index } };
-  }
-  return { widgets, edge, item: null };
+  const edges = desk.edges.filter((edge) => chosen.has(edge.id));
+  const items = desk.edges.flatMap((edge) =>
+    edge.items.flatMap((item, index) => (chosen.has(item.id) ? [{ item, edge, index }] : [])),
+  );
+  return { widgets, edges, items, edge: edges[0] ?? null, item: items[0] ?? null };
 }
+
+/** How many things are selected. */
+export const countOf = ({ widgets, edges, items }: Selected): number =>
+  widgets.length + edges.length + items.length;
 
 export function titleOfItem(item: Item): string {
   if (item.type === 'application') {
@@ -199,7 +209,7 @@ export function removeSelection(): void {
 
 export function duplicateSelection(): void {
   const { widgets, item } = selectedParts();
-  if (item) {
+  if (item && widgets.length === 0) {
     const copy: Item = { ...item.item, id: newId(), options: { ...item.item.options } };
     if (useDesk.getState().edit(named('Duplicate', edits.addItem(item.edge.id, copy, item.index + 1))))
       useView.getState().select([copy.id]);
@@ -237,24 +247,23 @@ export function moveToNextScreen(): void {
 
 /** Changes a switch of all selected widgets: on, unless it is on for all. */
 export function toggleFlag(flag: 'locked' | 'clicksThrough'): void {
-  const { widgets, edge } = selectedParts();
-  if (edge && flag === 'locked') {
-    useDesk
-      .getState()
-      .edit(named(edge.locked ? 'Unlock' : 'Lock', edits.setEdge(edge.id, { locked: !edge.locked })));
-    return;
-  }
-  if (widgets.length === 0) return;
-  const value = !widgets.every((widget) => widget[flag]);
+  const { widgets, edges } = selectedParts();
+  const value =
+    flag === 'locked'
+      ? ![...widgets, ...edges].every(({ locked }) => locked)
+      : !widgets.every(({ clicksThrough }) => clicksThrough);
   const label =
     flag === 'locked' ? (value ? 'Lock' : 'Unlock') : value ? 'Let clicks through' : 'Take clicks';
   useDesk.getState().edit(
     named(
       label,
-      edits.setWidgets(
-        widgets.map(({ id }) => id),
-        { [flag]: value },
-      ),
+      together(label, [
+        edits.setWidgets(
+          widgets.map(({ id }) => id),
+          { [flag]: value },
+        ),
+        ...(flag === 'locked' ? edges.map(({ id }) => edits.setEdge(id, { locked: value })) : []),
+      ]),
     ),
   );
 }
@@ -302,16 +311,16 @@ let nudge: { start: Map<string, Rect>; by: Point } | null = null;
 
 /** Moves what is selected by keys. A row of presses is one step, until the key comes up. */
 export function nudgeSelection(by: Point): void {
-  const { item, edge } = selectedParts();
+  const { item, edge, widgets } = selectedParts();
   const screen = currentScreen();
   if (!screen) return;
-  if (item) {
+  if (item && widgets.length === 0) {
     const earlier = by.x < 0 || by.y < 0;
     const index = Math.max(0, Math.min(item.edge.items.length - 1, item.index + (earlier ? -1 : 1)));
     useDesk.getState().edit(edits.moveItem(item.item.id, item.edge.id, index));
     return;
   }
-  if (edge) {
+  if (edge && widgets.length === 0) {
     if (edge.locked) {
       toast('Locked: press L to unlock it first.', { id: 'locked' });
       return;

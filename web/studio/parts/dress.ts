@@ -49,7 +49,7 @@ export function copyDress(): void {
   const [first] = dressedNow();
   if (!first) return;
   copied = first;
-  toast(`The dress of ${copied.name} is copied. Paste it on others.`);
+  toast(`The style of ${copied.name} is copied. Paste it on others.`);
 }
 
 /** Whether what was copied could be worn by what is selected. */
@@ -63,7 +63,7 @@ export function pasteDress(): void {
   const isAlike = copied.sort === 'edges' || wearers.every((wearer) => wearer.type === type);
   const { face: _, ...faceless } = dress;
   wear(
-    'Paste the dress',
+    'Paste the style',
     wearers.map(({ id }) => id),
     isAlike ? dress : faceless,
   );
@@ -86,7 +86,7 @@ export function dressKind(widget: Widget): void {
 /** The room and the icon's size of one item for others. */
 export function dressItems(item: Item, others: readonly Item[]): void {
   const { face: _, options: _options, ...room } = dressOfItem(item);
-  wear('Dress all alike', idsOf(others), room);
+  wear('Style all alike', idsOf(others), room);
 }
 
 /** The face of one item, and how it looks, for others of its kind. */
@@ -97,5 +97,5 @@ export function dressAlike(item: Item, others: readonly Item[]): void {
 
 /** What an edge looks like, taken from another one: all but where it stands, and what is on it. */
 export function dressEdge(edge: string, other: Edge): void {
-  wear(`Dress as ${nameOfPart(other)}`, [edge], dressOfEdge(other));
+  wear(`Style of ${nameOfPart(other)}`, [edge], dressOfEdge(other));
 }

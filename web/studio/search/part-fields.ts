@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { ItemFrame } from '../../../core/arrange/schema.ts';
 import { Edge } from '../../../core/desk/shapes/edges.ts';
 import { WidgetFrame } from '../../../core/desk/shapes/widgets.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
@@ -44,7 +45,7 @@ function formedOn(desk: Desk, selection: readonly string[]): Formed[] {
     edge.items.map((item): Formed => {
       const { title, options } = itemKindOf(item.type);
       const { id, face } = item;
-      return { id, of: title, chapter: 'edges', schemas: [options], values: item.options, face };
+      return { id, of: title, chapter: 'edges', schemas: [options, ItemFrame], values: item.options, face };
     }),
   );
   const widgets = desk.widgets.map((widget): Formed => {

@@ -13,6 +13,9 @@ import type { Chapter } from '../chapter.ts';
 
 const EdgesChapter = later(async () => ({ default: (await import('./edges.tsx')).EdgesChapter }));
 const EdgeEditor = later(async () => ({ default: (await import('./edge-editor.tsx')).EdgeEditor }));
+const SeveralEditor = later(async () => ({
+  default: (await import('../../column/several.tsx')).SeveralEditor,
+}));
 const ItemEditor = later(async () => ({ default: (await import('./item-editor.tsx')).ItemEditor }));
 
 export const edges: Chapter = {
@@ -23,7 +26,14 @@ export const edges: Chapter = {
   pages: [],
   Root: EdgesChapter,
   inside(desk, { selection }) {
-    const { edge, item } = selectedParts(desk, selection);
+    const chosen = selectedParts(desk, selection);
+    const { edge, edges, item, items, widgets } = chosen;
+    if (widgets.length > 0) return null;
+    if (edges.length + items.length > 1)
+      return {
+        title: `${edges.length + items.length} ${items.length === 0 ? 'edges' : edges.length === 0 ? 'items' : 'parts'}`,
+        body: <SeveralEditor desk={desk} chosen={chosen} />,
+      };
     if (item) {
       return {
         title: titleOfItem(item.item),

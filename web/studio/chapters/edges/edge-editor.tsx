@@ -103,11 +103,11 @@ function Dress({ edge }: { edge: Edge }) {
   const others = edges.filter(({ id }) => id !== edge.id);
   if (others.length === 0) return null;
   return (
-    <Section title="Dressed as" note="sizes, room and finish">
+    <Section title="Style" note="sizes, spacing and finish">
       <SelectField
-        label="Dress as another edge"
+        label="Style of another edge"
         value=""
-        placeholder="Take the look of another edge"
+        placeholder="As another edge"
         choices={others.map((other) => ({ value: other.id, label: nameOfPart(other).replace(/^the /, '') }))}
         onChange={(id) => {
           const other = others.find((one) => one.id === id);

@@ -42,7 +42,7 @@ function OnAll({ item, edge }: { item: Item; edge: Edge }) {
   if (edge.items.length < 2) return null;
   return (
     <div className="mt-2 flex flex-wrap gap-1.5">
-      <Button onClick={() => dressItems(item, edge.items)}>This room for all on the edge</Button>
+      <Button onClick={() => dressItems(item, edge.items)}>These margins for all on the edge</Button>
       {same.length > 0 && (
         <Button onClick={() => dressAlike(item, same)}>All {same.length + 1} of its kind like this</Button>
       )}

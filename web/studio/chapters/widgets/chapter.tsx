@@ -2,7 +2,7 @@ import { LayoutDashboard } from 'lucide-react';
 import { widgetKinds } from '../../../../core/widgets/list.ts';
 import { later } from '../../../later.ts';
 import { titleOfWidget } from '../../../../core/desk/part-names.ts';
-import { addWidget, selectedParts } from '../../parts/acts.ts';
+import { addWidget, countOf, selectedParts } from '../../parts/acts.ts';
 import { selectedGroup } from '../../parts/groups.ts';
 import type { Command } from '../../commands/command.ts';
 import type { Chapter } from '../chapter.ts';
@@ -10,7 +10,9 @@ import { pages } from './pages.tsx';
 
 const WidgetsChapter = later(async () => ({ default: (await import('./widgets.tsx')).WidgetsChapter }));
 const WidgetEditor = later(async () => ({ default: (await import('./widget-editor.tsx')).WidgetEditor }));
-const SeveralEditor = later(async () => ({ default: (await import('./several.tsx')).SeveralEditor }));
+const SeveralEditor = later(async () => ({
+  default: (await import('../../column/several.tsx')).SeveralEditor,
+}));
 
 export const widgets: Chapter = {
   id: 'widgets',
@@ -20,15 +22,17 @@ export const widgets: Chapter = {
   pages,
   Root: WidgetsChapter,
   inside(desk, { selection }) {
-    const chosen = selectedParts(desk, selection).widgets;
-    const [widget] = chosen;
+    const chosen = selectedParts(desk, selection);
+    const [widget] = chosen.widgets;
     if (!widget) return null;
-    return chosen.length === 1
-      ? { title: titleOfWidget(widget), body: <WidgetEditor key={widget.id} widget={widget} /> }
-      : {
-          title: selectedGroup(selection)?.name ?? `${chosen.length} widgets`,
-          body: <SeveralEditor widgets={chosen} />,
-        };
+    const count = countOf(chosen);
+    if (count === 1)
+      return { title: titleOfWidget(widget), body: <WidgetEditor key={widget.id} widget={widget} /> };
+    const sort = count === chosen.widgets.length ? 'widgets' : 'parts';
+    return {
+      title: selectedGroup(selection)?.name ?? `${count} ${sort}`,
+      body: <SeveralEditor desk={desk} chosen={chosen} />,
+    };
   },
   commands: widgetKinds.flatMap((kind) =>
     kind.faces.map((face): Command => ({

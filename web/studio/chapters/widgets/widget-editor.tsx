@@ -184,7 +184,7 @@ function Alike({ widget }: { widget: Widget }) {
   );
   return (
     <div className="mt-3 flex flex-wrap gap-1.5">
-      <Button onClick={copyDress}>Copy the dress</Button>
+      <Button onClick={copyDress}>Copy the style</Button>
       {count > 1 && <Button onClick={() => dressKind(widget)}>All {count} of its kind like this</Button>}
     </div>
   );

@@ -9,7 +9,7 @@ import { titleOfEdge } from '../../../../core/desk/part-names.ts';
 import { titleOfItem } from '../../parts/acts.ts';
 import { focusFirstField } from '../../column/first-field.ts';
 import { dragEdge, dragItem, dragSpan } from './drag.ts';
-import { boxStyle, frame, onEnter, onMenu } from './handle.ts';
+import { boxStyle, frame, onEnter, onMenu, onPressOf } from './handle.ts';
 import { typeInPlace } from '../layers/typing.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
@@ -29,7 +29,7 @@ export function EdgeHandle({
       select();
       return dragEdge(edge.id);
     },
-    onPress: select,
+    onPress: onPressOf(edge.id, select),
   });
   return (
     <div
@@ -43,7 +43,7 @@ export function EdgeHandle({
         isLocked ? 'cursor-default' : 'cursor-move',
       )}
       style={boxStyle(edge.rect, scale)}
-      onKeyDown={onEnter(select)}
+      onKeyDown={onEnter(edge.id, select)}
       onDoubleClick={() => focusFirstField()}
       onContextMenu={onMenu(edge.id, 'edges')}
       {...bind()}
@@ -148,7 +148,7 @@ export function ItemHandle({
       select();
       return dragItem(item.id);
     },
-    onPress: select,
+    onPress: onPressOf(item.id, select),
   });
   const document = presentDesk()
     ?.edges.find(({ id }) => id === edge.id)
@@ -167,7 +167,7 @@ export function ItemHandle({
         isOpen && (isSelected ? 'outline-brass' : 'outline-brass/35'),
       )}
       style={boxStyle(item.rect, scale)}
-      onKeyDown={onEnter(select)}
+      onKeyDown={onEnter(item.id, select)}
       onDoubleClick={() => typeInPlace(item.id)}
       onContextMenu={onMenu(item.id, 'edges')}
       {...bind()}

@@ -11,13 +11,23 @@ export function boxStyle({ x, y, width, height }: Rect, scale: number) {
   };
 }
 
-export function onEnter(select: () => void) {
+/** Enter and Space choose what has the focus; with Shift or Control it joins what is chosen, or leaves it. */
+export function onEnter(id: string, select: () => void) {
   return (event: KeyboardEvent) => {
     if (event.key !== 'Enter' && event.key !== ' ') return;
     event.preventDefault();
-    select();
+    if (event.shiftKey || event.ctrlKey || event.metaKey) {
+      event.stopPropagation();
+      useView.getState().toggle(id);
+    } else select();
   };
 }
+
+/** A press chooses what it is on; with Shift or Control it joins what is chosen, or leaves it. */
+export const onPressOf =
+  (id: string, select: () => void) =>
+  ({ isAdding }: { isAdding: boolean }) =>
+    isAdding ? useView.getState().toggle(id) : select();
 
 /** The right button selects what lies under it, unless that is selected already; the menu then opens. */
 export function onMenu(id: string, chapter: 'edges' | 'widgets') {

@@ -7,7 +7,7 @@ import { useView } from '../../../stores/view.ts';
 import { titleOfWidget } from '../../../../core/desk/part-names.ts';
 import { meantBy } from '../../parts/groups.ts';
 import { dragScale, dragTogether, dragWidgets } from './drag.ts';
-import { boxStyle, frame, onEnter, onMenu } from './handle.ts';
+import { boxStyle, frame, onEnter, onMenu, onPressOf } from './handle.ts';
 import { typeInPlace } from '../layers/typing.ts';
 import { useStageDrag } from './use-stage-drag.ts';
 
@@ -23,6 +23,7 @@ export const WidgetHandle = memo(function WidgetHandle({
   isAlone: boolean;
 }) {
   const { id } = widget;
+  const select = () => useView.getState().select(meantBy(id), 'widgets');
   const bind = useStageDrag({
     start(_from, { isAdding }) {
       const view = useView.getState();
@@ -31,8 +32,7 @@ export const WidgetHandle = memo(function WidgetHandle({
         view.select(isAdding ? [...new Set([...view.selection, ...meant])] : meant, 'widgets');
       return dragWidgets();
     },
-    onPress: ({ isAdding }) =>
-      isAdding ? useView.getState().toggle(id) : useView.getState().select(meantBy(id), 'widgets'),
+    onPress: onPressOf(id, select),
   });
   const label = `${titleOfWidget(widget)} widget at ${Math.round(widget.rect.x)}, ${Math.round(widget.rect.y)}${widget.locked ? ', locked' : ''}`;
   return (
@@ -47,7 +47,7 @@ export const WidgetHandle = memo(function WidgetHandle({
         widget.locked ? 'cursor-default' : 'cursor-move',
       )}
       style={boxStyle(widget.rect, scale)}
-      onKeyDown={onEnter(() => useView.getState().select(meantBy(id), 'widgets'))}
+      onKeyDown={onEnter(id, select)}
       onDoubleClick={() => typeInPlace(id)}
       onContextMenu={onMenu(id, 'widgets')}
       {...bind()}
