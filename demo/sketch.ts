@@ -198,6 +198,7 @@ export function desk({
     look: {
       half,
       parted: false,
+      follows: null,
       roles,
       held: [],
       terminal: { light: null, dark: null },

@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { isDark, packTones, toneBehind, tonesOf, unpackTones, type Tones } from './tones.ts';
+import { schemeNames } from '../colour/schema.ts';
+import { tonesOf } from './read-tones.ts';
+import { isDark, packTones, toneBehind, unpackTones, type Tones } from './tones.ts';
 
 /** A picture of greys, by where they are. */
 function picture(width: number, height: number, at: (x: number, y: number) => number) {
@@ -102,6 +104,10 @@ describe('a map of tones', () => {
   it('leaves as bytes and comes back, and bytes that are none are refused', () => {
     const tones = tonesOf(picture(100, 40, (x, y) => (x + y) % 256));
     expect(unpackTones(packTones(tones))).to.deep.equal(tones);
+    expect(Object.keys(tones.palettes ?? {})).to.deep.equal([...schemeNames]);
+    const { palettes: _, ...bare } = tones;
+    expect(unpackTones(packTones(bare))).to.deep.equal(bare);
+    expect(unpackTones(packTones(tones).slice(0, -1))).to.equal(null);
     for (const bytes of [[], [1], [0, 0], [2, 2, 1, 1, 1], [255, 255]])
       expect(unpackTones(Uint8Array.from(bytes))).to.equal(null);
   });

@@ -1,5 +1,8 @@
-import type { Pixels } from '../colour/extract.ts';
-import { greyOf, luminance, type Tone } from '../colour/tone.ts';
+import type { Roles } from '../colour/roles.ts';
+import { schemeNames, type SchemeName } from '../colour/schema.ts';
+import { luminance, type Tone } from '../colour/tone.ts';
+import { toBytes } from '../values/colour.ts';
+import { halves, roles, type Half } from '../values/roles.ts';
 import { clamp, type Rect, type Size } from '../values/geometry.ts';
 
 /**
@@ -10,48 +13,16 @@ export interface Tones {
   columns: number;
   rows: number;
   cells: Uint8Array;
+  /** What its palette comes to in each way of drawing it. */
+  palettes?: Palettes;
 }
 
-/** Pixels along a picture from which a map is made, and cells of a map: 96 × 54 of a usual screen. */
+export type Palettes = Record<SchemeName, Record<Half, Roles>>;
+
+/** Pixels along a picture from which a map is made. */
 export const TONES_WIDTH = 480;
-const CELLS = 96 * 54;
-const MOST_ALONG = 255;
 /** Of a cell's pixels, which count as its darkest and as its lightest. */
-const FIFTH = 0.2;
-
-/** The map of a picture. The same pixels give the same map. */
-export function tonesOf({ width, height, data }: Pixels): Tones {
-  const along = (cells: number, pixels: number) => clamp(Math.round(cells), 1, Math.min(MOST_ALONG, pixels));
-  const columns = along(Math.sqrt((CELLS * width) / height), width);
-  const rows = along(Math.sqrt((CELLS * height) / width), height);
-  const cells = new Uint8Array(columns * rows * 3);
-  for (let row = 0; row < rows; row++) {
-    const [top, bottom] = [Math.floor((row * height) / rows), Math.floor(((row + 1) * height) / rows)];
-    for (let column = 0; column < columns; column++) {
-      const left = Math.floor((column * width) / columns);
-      const right = Math.floor(((column + 1) * width) / columns);
-      const values: number[] = [];
-      for (let y = top; y < bottom; y++)
-        for (let at = (y * width + left) * 4; at < (y * width + right) * 4; at += 4)
-          values.push(luminance(data[at] as number, data[at + 1] as number, data[at + 2] as number));
-      values.sort((a, b) => a - b);
-      const few = Math.max(1, Math.round(values.length * FIFTH));
-      const greys = [values.slice(0, few), values.slice(few, -few), values.slice(-few)];
-      const all = greyOf(meanOf(values));
-      for (const [index, part] of greys.entries())
-        cells[(row * columns + column) * 3 + index] = Math.round(
-          part.length > 0 ? greyOf(meanOf(part)) : all,
-        );
-    }
-  }
-  return { columns, rows, cells };
-}
-
-function meanOf(values: readonly number[]): number {
-  let sum = 0;
-  for (const value of values) sum += value;
-  return sum / values.length;
-}
+export const FIFTH = 0.2;
 
 /** Below this luminance white has more contrast than black (WCAG 2.2). */
 const HALFWAY = Math.sqrt(1.05 * 0.05) - 0.05;
@@ -145,17 +116,38 @@ function ranked(much: number): number {
   return 255;
 }
 
-/** A map as bytes: columns, rows, then three for each cell. */
-export function packTones({ columns, rows, cells }: Tones): Uint8Array {
-  const bytes = new Uint8Array(2 + cells.length);
-  bytes.set([columns, rows]);
-  bytes.set(cells, 2);
-  return bytes;
+/** Each colour of each palette, in this order. */
+const painted = schemeNames.flatMap((way) =>
+  halves.flatMap((half) => roles.map((role) => ({ way, half, role }))),
+);
+
+/** A map as bytes: columns, rows, three for each cell, then three for each colour of its palettes. */
+export function packTones({ columns, rows, cells, palettes }: Tones): Uint8Array {
+  const colours = palettes
+    ? painted.flatMap(({ way, half, role }) => toBytes(palettes[way][half][role]))
+    : [];
+  return Uint8Array.from([columns, rows, ...cells, ...colours]);
 }
 
 /** The map in such bytes; null where they are none. */
 export function unpackTones(bytes: Uint8Array): Tones | null {
   const [columns = 0, rows = 0] = bytes;
-  if (columns * rows === 0 || bytes.length !== 2 + columns * rows * 3) return null;
-  return { columns, rows, cells: bytes.slice(2) };
+  const end = 2 + columns * rows * 3;
+  const left = bytes.length - end;
+  if (columns * rows === 0 || (left !== 0 && left !== painted.length * 3)) return null;
+  const tones = { columns, rows, cells: bytes.slice(2, end) };
+  return left === 0 ? tones : { ...tones, palettes: palettesIn(bytes.subarray(end)) };
+}
+
+function palettesIn(colours: Uint8Array): Palettes {
+  const hexAt = (index: number) =>
+    `#${[...colours.subarray(index * 3, index * 3 + 3)].map((byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+  const each = painted.map(({ way, half, role }, index) => ({ way, half, role, hex: hexAt(index) }));
+  const of = (way: SchemeName, half: Half) =>
+    Object.fromEntries(
+      each.filter((one) => one.way === way && one.half === half).map(({ role, hex }) => [role, hex]),
+    ) as Roles;
+  return Object.fromEntries(
+    schemeNames.map((way) => [way, { light: of(way, 'light'), dark: of(way, 'dark') }]),
+  ) as Palettes;
 }

@@ -9,7 +9,8 @@ import { halfAt } from '../timeline/half/half.ts';
 import { paletteOf, surfaceOf } from './look.ts';
 import { nudged, nudges, type Nudge } from './nudge.ts';
 import { mayStepFrom, resolveRoles, roleCircle, stepBetween, stepped, type RoleValues } from './roles.ts';
-import { drawRoles, schemeNames } from './scheme.ts';
+import { schemeNames } from './schema.ts';
+import { drawRoles } from './scheme.ts';
 import { APART, terminalOf } from './terminal.ts';
 import { tilesOf } from '../icons/tiles.ts';
 

@@ -1,5 +1,5 @@
 import { clamp } from '../values/geometry.ts';
-import { isRole, roles, type Role, type RoleValue, type Step } from '../values/roles.ts';
+import { isRole, roles, type Half, type Role, type RoleValue, type Step } from '../values/roles.ts';
 import { fromLab, hexOf, toHex, toLab, toLch } from '../values/colour.ts';
 
 /** What the document says of one half's roles: colours, and steps from one another. */
@@ -106,4 +106,16 @@ export function stepBetween(from: Role, base: string, colour: string): Step {
 
 function chroma(a: number, b: number): number {
   return Math.hypot(a, b);
+}
+
+/** A palette over a look's own: held roles stay, and so do those that are steps, which follow by themselves. */
+export function drawnOver<V extends RoleValues>(
+  drawn: Record<Half, Roles>,
+  { roles: own, held }: { roles: Record<Half, V>; held: readonly Role[] },
+): Record<Half, V> {
+  const over = (half: Half): V => {
+    const taken = roles.filter((role) => !isStep(own[half][role]) && !held.includes(role));
+    return { ...own[half], ...Object.fromEntries(taken.map((role) => [role, drawn[half][role]])) };
+  };
+  return { light: over('light'), dark: over('dark') };
 }

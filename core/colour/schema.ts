@@ -8,6 +8,10 @@ const roleShape = Object.fromEntries(roles.map((role) => [role, RoleValue])) as 
 >;
 export const Roles = z.looseObject(roleShape);
 
+/** Ways of making roles of a picture's colours (scheme.ts). */
+export const schemeNames = ['calm', 'vivid', 'muted', 'single', 'two', 'opposite'] as const;
+export type SchemeName = (typeof schemeNames)[number];
+
 /** The colours of a terminal: sixteen by ANSI number, and the two that they stand between. */
 export const Terminal = z.looseObject({
   ground: FixedColour,

@@ -3,6 +3,7 @@ import type { Half, Role } from '../values/roles.ts';
 import { deltaE, toHex, toLch, type Lch } from '../values/colour.ts';
 import { otherEyes, seenBy } from './eyes.ts';
 import type { Roles } from './roles.ts';
+import type { SchemeName } from './schema.ts';
 import { APCA_BODY, apcaContrast } from './apca.ts';
 import { reachesWcag, readableOn, type Readable } from './readable.ts';
 import type { Swatch } from './extract.ts';
@@ -33,10 +34,6 @@ const levels = {
 
 /** Hue of danger, unless the accent already stands there. */
 const ALERT_HUE = 30;
-
-/** Ways of making roles of a picture's colours. */
-export const schemeNames = ['calm', 'vivid', 'muted', 'single', 'two', 'opposite'] as const;
-export type SchemeName = (typeof schemeNames)[number];
 
 interface Scheme {
   title: string;

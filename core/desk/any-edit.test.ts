@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { DAWN, arbitraryDesk } from '../../tests/support/desks.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { sides } from '../values/geometry.ts';
-import { drawRoles, schemeNames } from '../colour/scheme.ts';
+import { schemeNames } from '../colour/schema.ts';
+import { drawRoles } from '../colour/scheme.ts';
 import { motifNames } from '../backdrop/names.ts';
 import { itemKinds } from '../items/list.ts';
 import { rectsOn } from '../scene/parts.ts';
@@ -154,6 +155,8 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
   setRoles: (_, choose) => edits.setRoles({ [choose.of(halves)]: { [choose.of(roles)]: '#446688' } }),
   drawPalette: (_, choose) =>
     edits.drawPalette(drawRoles([{ colour: '#3c6e71', share: 1 }], choose.of(schemeNames))),
+  followBackdrop: ({ look }, choose) =>
+    edits.followBackdrop(choose.of([null, ...schemeNames]), choose.of([null, look.roles])),
   hold: (_, choose) => edits.hold(choose.of(roles), choose.of([true, false])),
   setTerminal: (_, choose) =>
     edits.setTerminal(

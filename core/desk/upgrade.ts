@@ -195,12 +195,16 @@ export const steps: Record<number, Step> = {
   /** Format 10 changed a role in one half alone. Those that came to differ may have been meant to: what is there stays. */
   10: ({ look, ...desk }) => ({ ...desk, format: 11, look: { ...asRecord(look), parted: false } }),
 
-  /** Format 11 said how much shows through of a surface, a window and a tile; since then, how much of it there is. */
+  /**
+   * Format 11 said how much shows through of a surface, a window and a tile; since then, how much of it there is. Its
+   * palettes followed nothing.
+   */
   11: ({ look, edges, widgets, menus, windows, ...desk }) => ({
     ...desk,
     format: 12,
     look: {
       ...withOpaqueFinish(look),
+      follows: null,
       finishes: asArray(asRecord(look)['finishes']).map(withOpaqueFinish),
     },
     edges: asArray(edges).map(withOpaqueFinish),

@@ -1,7 +1,8 @@
 import { intersection, type Point, type Rect, type Size } from '../values/geometry.ts';
 import { blurPixels } from '../backdrop/adjust.ts';
 import { backdropFor, drawnOf, type Drawn } from '../backdrop/drawn.ts';
-import { TONES_WIDTH, tonesOf, type Tones } from '../backdrop/tones.ts';
+import { tonesOf } from '../backdrop/read-tones.ts';
+import { TONES_WIDTH, type Tones } from '../backdrop/tones.ts';
 import { paletteOf, type Surface } from '../colour/look.ts';
 import { toBytes } from '../values/colour.ts';
 import type { Pixels } from '../colour/extract.ts';
@@ -13,7 +14,7 @@ import type { Screen } from '../desk/shapes/screens.ts';
 import { halvesIn } from '../timeline/half/half.ts';
 import { halves, type Half } from '../values/roles.ts';
 import { paintOn, type Run } from '../kinds/layout.ts';
-import { surfaceFor } from '../scene/backdrop.ts';
+import { nearerOf, surfaceFor } from '../scene/backdrop.ts';
 import { menuOpenedBy } from '../menus/openers.ts';
 import { menuKeys, type MenuKey } from '../menus/schema.ts';
 import { idOfMenu } from '../scene/menus/hanging.ts';
@@ -137,6 +138,9 @@ async function* judgeView(
 ): AsyncGenerator<Omit<Judgement, 'isShown'>> {
   const memory = createMemory();
   const scene = solve(desk, conditions, memory);
+  // Where the palette follows the backdrop, all screens take theirs from what lies behind the first.
+  const [first] = scene.screens;
+  const leading = desk.look.follows && first ? await tonesOf(nearerOf(first.backdrop)) : null;
   for (const screen of scene.screens) {
     const source = desk.screens.find(({ id }) => id === screen.id);
     if (!source || (only !== null && !partsOn(screen).some(({ id }) => id === only))) continue;
@@ -147,8 +151,11 @@ async function* judgeView(
     };
     for (const { drawn, backdrop, entry } of layersOf(desk, source, scene, conditions)) {
       const [pixels, tones] = await Promise.all([pixelsOf(drawn, size), tonesOf(drawn)]);
-      const over = tones && solve(desk, { ...conditions, tones: new Map([[screen.id, tones]]) }, memory);
-      const seen = over?.screens.find(({ id }) => id === screen.id) ?? screen;
+      const known = new Map<string, Tones>();
+      if (first && leading) known.set(first.id, leading);
+      if (tones) known.set(screen.id, tones);
+      const over = known.size > 0 && solve(desk, { ...conditions, tones: known }, memory);
+      const seen = (over || scene).screens.find(({ id }) => id === screen.id) ?? screen;
       for (const found of judgeScreen(seen, pixels, density, only))
         yield { ...found, half: scene.half, backdrop, entry };
     }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Roles, Terminal } from '../colour/schema.ts';
+import { Roles, schemeNames, Terminal } from '../colour/schema.ts';
 import { Icons } from '../icons/schema.ts';
 import { Pointer } from '../pointer/schema.ts';
 import { FontUse, OwnFont } from '../text/schema.ts';
@@ -54,6 +54,10 @@ export const Look = dress(
     parted: content(
       z.boolean().meta({ description: 'A change of a role stays in the half that is looked at' }),
     ),
+    follows: z.enum(schemeNames).nullable().meta({
+      description:
+        'The way in which the palette is drawn from what lies behind the first screen; null where it stays',
+    }),
     terminal: z.looseObject({ light: OwnTerminal, dark: OwnTerminal }),
     fonts: z.looseObject({ display: FontUse, text: FontUse, figures: FontUse }),
     ownFonts: z.array(OwnFont).max(12),

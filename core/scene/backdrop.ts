@@ -14,7 +14,7 @@ import type { Needs } from './solving.ts';
 
 interface Solving {
   desk: Desk;
-  palette: Palette;
+  behindPalette: Palette;
   /** Which moment it is, and how many entries a rotation is ahead of its time. */
   conditions: Pick<AllConditions, 'moment' | 'backdropStep'>;
   half: Half;
@@ -24,7 +24,7 @@ interface Solving {
 
 /** What lies behind everything on a screen, with everything worked out. */
 export function solveBackdrop(screen: Screen, solving: Solving): SceneBackdrop {
-  const { desk, palette, half, facts, needs } = solving;
+  const { desk, behindPalette: palette, half, facts, needs } = solving;
   const { moment, backdropStep } = solving.conditions;
   const workspace = desk.workspaces[facts.workspace]?.id ?? '';
   const backdrop = backdropFor(desk.backdrops, { screen: screen.id, workspace, half });
@@ -78,7 +78,7 @@ export function backdropsOf(
   const half = chosen ?? halfAt(look.half, moment, place, isDarkBehind);
   const solving = {
     desk,
-    palette: paletteOf((roles ?? look.roles)[half]),
+    behindPalette: paletteOf((roles ?? look.roles)[half]),
     conditions: { moment, backdropStep },
     half,
     facts: { workspace: Math.min(workspace, desk.workspaces.length - 1) },

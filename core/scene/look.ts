@@ -1,4 +1,6 @@
+import type { Palettes } from '../backdrop/tones.ts';
 import type { Palette } from '../colour/look.ts';
+import { drawnOver } from '../colour/roles.ts';
 import { tilesOf } from '../icons/tiles.ts';
 import type { Desk } from '../desk/desk.ts';
 import { stylesOf } from '../icons/schema.ts';
@@ -7,7 +9,29 @@ import type { Look } from '../look/schema.ts';
 import type { Fonts } from '../kinds/layout.ts';
 import { ownLibrary, type Library } from '../values/library.ts';
 import { fontBook, type DeskFont, type FontInUse } from '../text/cuts.ts';
+import type { Conditions } from './conditions.ts';
 import type { Scene } from './scene.ts';
+
+const following = new WeakMap<Look, { palettes: Palettes; roles: Look['roles'] }>();
+
+/**
+ * The roles of a desk as they are: its own, or drawn from what lies behind its first screen where they follow that and it is
+ * known; the same object for the same.
+ */
+export function rolesNow(
+  { look, screens }: Pick<Desk, 'look' | 'screens'>,
+  { roles = null, tones }: Pick<Conditions, 'roles' | 'tones'>,
+): Look['roles'] {
+  const palettes = look.follows && tones?.get(screens[0]?.id ?? '')?.palettes;
+  if (roles || !look.follows || !palettes) return roles ?? look.roles;
+  let known = following.get(look);
+  if (known?.palettes !== palettes)
+    following.set(
+      look,
+      (known = { palettes, roles: { ...look.roles, ...drawnOver(palettes[look.follows], look) } }),
+    );
+  return known.roles;
+}
 
 const fontCache = new WeakMap<Look['fonts'], { ownFonts: Look['ownFonts']; fonts: Fonts }>();
 

@@ -311,6 +311,8 @@ export interface Scene {
   isQuiet: boolean;
   half: Half;
   roles: Roles;
+  /** Its colours follow the backdrop, and pass into others with it. */
+  follows: boolean;
   fonts: Readonly<Record<Use, FontInUse>>;
   icons: Omit<Icons, 'tileColour'> & { tiles: Readonly<Record<string, Tile>> };
   pointer: ScenePointer;

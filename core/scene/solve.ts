@@ -8,7 +8,7 @@ import { ownLibrary, type Library } from '../values/library.ts';
 import { createReadings } from '../sources/readings.ts';
 import type { Rect } from '../values/geometry.ts';
 import { solveBackdrop } from './backdrop.ts';
-import { drawnFonts, fontsOf, iconsOf, pointerOf } from './look.ts';
+import { drawnFonts, fontsOf, iconsOf, pointerOf, rolesNow } from './look.ts';
 import { atRest, type Conditions } from './conditions.ts';
 import type { Glance, Scene, SceneScreen, SceneSections } from './scene.ts';
 import { rectOf } from '../windows/place.ts';
@@ -44,6 +44,7 @@ export function solve(
     isPlain: facts.isPlain,
     isQuiet: facts.isQuiet,
     roles: palette.roles,
+    follows: desk.look.follows !== null,
     fonts: drawnFonts(facts.fonts),
     icons: shareUnchanged(before?.icons, iconsOf(desk, palette)),
     pointer: shareUnchanged(before?.pointer, pointerOf(desk.look, palette)),
@@ -81,7 +82,7 @@ function startSolving(desk: Desk, given: Conditions, memory: Memory, library: Li
     units: desk.sources.units,
   };
   const { tide, outside, sound } = desk.sources;
-  const palette = paletteOf((conditions.roles ?? look.roles)[half]);
+  const palette = paletteOf(rolesNow(desk, conditions)[half]);
   const reading = { place, seed, feeds, tide, outside, sound, library };
   const readings = createReadings({ moment, ...reading });
   const began = Math.floor(moment / MINUTE) * MINUTE;
@@ -90,6 +91,8 @@ function startSolving(desk: Desk, given: Conditions, memory: Memory, library: Li
   return {
     desk,
     palette,
+    // What lies behind is drawn in the desk's own colours: nothing follows from itself.
+    behindPalette: paletteOf((conditions.roles ?? look.roles)[half]),
     readings,
     facts,
     conditions,

@@ -17,6 +17,8 @@ import type { Library } from '../values/library.ts';
 export interface Solving {
   desk: Desk;
   palette: Palette;
+  /** Of what lies behind the screens. */
+  behindPalette: Palette;
   readings: Readings;
   facts: DeskFacts;
   conditions: AllConditions;

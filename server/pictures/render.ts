@@ -87,7 +87,7 @@ export function createRenderer(
     /** How dark and light a backdrop is, and where, from a small picture of it. */
     async tones(drawn: Drawn, signal?: AbortSignal): Promise<Buffer> {
       return cache.get(
-        `tones ${DRAWING} ${JSON.stringify(drawn)}`,
+        `tones and palettes ${DRAWING} ${JSON.stringify(drawn)}`,
         async (wanted) => tonesIn(await backdrop(drawn, TONES_WIDTH, wanted)),
         signal,
       );

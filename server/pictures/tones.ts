@@ -1,5 +1,6 @@
 import sharp from 'sharp';
-import { packTones, tonesOf } from '../../core/backdrop/tones.ts';
+import { tonesOf } from '../../core/backdrop/read-tones.ts';
+import { packTones } from '../../core/backdrop/tones.ts';
 
 /** The map of tones of a backdrop that was made, as bytes. */
 export async function tonesIn(made: Buffer): Promise<Buffer> {

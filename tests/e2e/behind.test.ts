@@ -8,7 +8,7 @@ import type { Desk } from '../../core/desk/desk.ts';
 import type { MotifName } from '../../core/backdrop/names.ts';
 import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
 import { addDesk, drag, stored, untilKept, withApp } from '../support/app.ts';
-import { decode } from '../support/pixels.ts';
+import { decode, hexOfCss } from '../support/pixels.ts';
 
 const MOMENT = new Date('2026-11-24T09:30:00Z');
 
@@ -32,23 +32,22 @@ function bareDesk(motif: MotifName, half: 'light' | 'dark', change: Partial<Desk
 }
 
 /** The ink of a part as style sheets have it. */
-const inkOf = (page: Page, selector: string) =>
-  page
-    .locator(selector)
-    .first()
-    .evaluate((part) => getComputedStyle(part).getPropertyValue('--ink').trim());
+const inkOf = async (page: Page, selector: string) =>
+  hexOfCss(
+    await page
+      .locator(selector)
+      .first()
+      .evaluate((part) => getComputedStyle(part).getPropertyValue('--ink').trim()),
+  );
 
 const CLOCK = '[data-widget="clock"] > div';
 
 /** Waits until the ink of the clock is another one. */
-const untilInkChanges = (page: Page, before: string) =>
-  page.waitForFunction(
-    ([selector, old]) => {
-      const part = document.querySelector(String(selector));
-      return part !== null && getComputedStyle(part).getPropertyValue('--ink').trim() !== old;
-    },
-    [CLOCK, before],
-  );
+async function untilInkChanges(page: Page, before: string): Promise<void> {
+  for (let frames = 0; frames < 900 && (await inkOf(page, CLOCK)) === before; frames++)
+    await page.evaluate(() => new Promise(requestAnimationFrame));
+  expect(await inkOf(page, CLOCK)).to.not.equal(before);
+}
 
 withApp('what is bare', ({ server, open }) => {
   it('can be read off the screen over a picture that its half does not suit, from the first frame on', async () => {
@@ -75,7 +74,7 @@ withApp('what is bare', ({ server, open }) => {
       await page.locator(CLOCK).waitFor();
       const ink = await inkOf(page, CLOCK);
       expect(
-        await page.evaluate(() => [...(window as unknown as { seen: Set<string> }).seen]),
+        (await page.evaluate(() => [...(window as unknown as { seen: Set<string> }).seen])).map(hexOfCss),
         motif,
       ).to.deep.equal([ink]);
       // Off the page's own pixels: what lies behind the clock, all but the worst twentieth of it.

@@ -17,6 +17,7 @@ import type { Feed } from '../../core/sources/feeds.ts';
 import { demoDesks } from '../../demo/desks.ts';
 import { DAWN, emptyDesk } from '../support/desks.ts';
 import { addDesk, stored, withApp, chooseEdge } from '../support/app.ts';
+import { hexOfCss } from '../support/pixels.ts';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
@@ -136,18 +137,22 @@ withApp('a desk is solved the same', ({ server, open }) => {
         drawn = await read();
       }
       expect(Object.keys(drawn).length).to.be.at.least(desk.widgets.length);
-      const readInks = () =>
-        page.evaluate(() =>
-          [
-            ...document.querySelectorAll<HTMLElement>('[data-stage] [data-item], [data-stage] [data-widget]'),
-          ].map((part) => {
-            const inside = part.dataset['widget'] ? (part.firstElementChild ?? part) : part;
-            return [
-              part.dataset['item'] ?? part.dataset['widget'] ?? '',
-              getComputedStyle(inside).getPropertyValue('--ink').trim(),
-            ] as const;
-          }),
-        );
+      const readInks = async () =>
+        (
+          await page.evaluate(() =>
+            [
+              ...document.querySelectorAll<HTMLElement>(
+                '[data-stage] [data-item], [data-stage] [data-widget]',
+              ),
+            ].map((part) => {
+              const inside = part.dataset['widget'] ? (part.firstElementChild ?? part) : part;
+              return [
+                part.dataset['item'] ?? part.dataset['widget'] ?? '',
+                getComputedStyle(inside).getPropertyValue('--ink').trim(),
+              ] as const;
+            }),
+          )
+        ).map(([id, ink]) => [id, hexOfCss(ink)] as const);
       // The map of what lies behind may come after the desk, where the machine is busy.
       let written = await readInks();
       for (let frames = 0; frames < 600 && written.some(([id, ink]) => ink !== inks[id]); frames++) {

@@ -275,7 +275,8 @@ withApp('the studio', ({ server, open }) => {
       .first()
       .click();
     await page.waitForFunction(
-      () => document.activeElement?.closest<HTMLElement>('[data-field]')?.dataset['field'] === 'Corner radius',
+      () =>
+        document.activeElement?.closest<HTMLElement>('[data-field]')?.dataset['field'] === 'Corner radius',
     );
   });
 

@@ -22,6 +22,16 @@ export async function decode(bytes: Buffer): Promise<Pixels> {
   return { width: info.width, height: info.height, data };
 }
 
+/** A colour as style sheets tell it, as #rrggbb. */
+export function hexOfCss(colour: string): string {
+  const channels = /^rgba?\((\d+), (\d+), (\d+)/.exec(colour);
+  if (!channels) return colour;
+  return `#${channels
+    .slice(1)
+    .map((channel) => Number(channel).toString(16).padStart(2, '0'))
+    .join('')}`;
+}
+
 /** One colour everywhere. */
 export function flatPixels(
   width: number,

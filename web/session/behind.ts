@@ -17,6 +17,8 @@ import { useConditions } from './conditions.ts';
 const wanted = new Map<string, Drawn>();
 /** What was last found to decide over light and dark. */
 let deciding: Drawn | null = null;
+/** What comes next on the first screen, where the palette follows it: worked out before it is there. */
+let ahead: Drawn | null = null;
 let isAsking = false;
 
 function put(screen: string, tones: Tones | null): void {
@@ -47,7 +49,12 @@ function giveKnown(): void {
 export function followBehind(desk: Desk, { screens }: Scene): void {
   wanted.clear();
   for (const { id, backdrop } of screens) wanted.set(id, nearerOf(backdrop));
-  deciding = decidingBackdrop(desk, useConditions.getState());
+  const conditions = useConditions.getState();
+  deciding = decidingBackdrop(desk, conditions);
+  const [next] = desk.look.follows
+    ? backdropsOf(desk, { ...conditions, backdropStep: conditions.backdropStep + 1 }).values()
+    : [];
+  ahead = next ? nearerOf(next) : null;
   giveKnown();
   void askForMissing();
 }
@@ -57,7 +64,7 @@ async function askForMissing(): Promise<void> {
   if (isAsking) return;
   isAsking = true;
   while (!useConditions.getState().isHeld) {
-    const next = [...wanted.values(), deciding].find((one) => one && knownTones(one) === undefined);
+    const next = [...wanted.values(), deciding, ahead].find((one) => one && knownTones(one) === undefined);
     if (!next) break;
     // The server may be gone for a while; another backdrop may lie there by then.
     await persist(() => fetchTones(next)).catch(() => null);

@@ -1,4 +1,7 @@
+import { useMemo } from 'react';
 import { create } from 'zustand';
+import type { Look } from '../../core/look/schema.ts';
+import { rolesNow } from '../../core/scene/look.ts';
 import { halfAt } from '../../core/timeline/half/half.ts';
 import { createSolver } from '../../core/scene/solver.ts';
 import { sameFields } from '../../core/scene/memory.ts';
@@ -57,10 +60,19 @@ export function useHalf(): Half {
   return useScene(({ scene }) => scene?.half ?? 'dark');
 }
 
-/** The document's roles of the half in force. */
+/** The look of the desk with its roles as they are now: where they follow the backdrop, those that are drawn from it. */
+export function useLookNow(): Look | undefined {
+  const desk = useDesk((state) => state.history?.present);
+  const tones = useConditions((state) => state.tones);
+  const look = desk?.look;
+  const roles = desk && rolesNow(desk, { tones });
+  return useMemo(() => look && roles && (roles === look.roles ? look : { ...look, roles }), [look, roles]);
+}
+
+/** The roles of the half in force, as they are now. */
 export function useHalfRoles(): RoleValues | undefined {
   const half = useHalf();
-  return useDesk((state) => state.history?.present.look.roles[half]);
+  return useLookNow()?.roles[half];
 }
 
 /** The half that the desk itself would show. */

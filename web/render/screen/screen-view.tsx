@@ -53,6 +53,7 @@ export const ScreenView = memo(function ScreenView({
           data-screen={screen.id}
           data-plain={scene.isPlain || undefined}
           data-still={scene.isQuiet || undefined}
+          data-follows={scene.follows || undefined}
         >
           <BackdropView
             backdrop={screen.backdrop}

@@ -1,3 +1,4 @@
+import { drawnOver } from '../../../core/colour/roles.ts';
 import { createReadings } from '../../../core/sources/readings.ts';
 import {
   afterEnd,
@@ -87,9 +88,10 @@ function colourByCover(): void {
   coloured = wanted;
   if (!wanted || !desk || !track) return useConditions.setState({ roles: null });
   void persist(() => import('./cover-colours.ts'))
-    .then(async ({ rolesFromCover, drawnOver }) => {
+    .then(async ({ rolesFromCover }) => {
       const drawn = await rolesFromCover(track);
-      if (coloured === wanted) useConditions.setState({ roles: drawn && drawnOver(drawn, desk.look) });
+      if (coloured === wanted)
+        useConditions.setState({ roles: drawn && { ...desk.look.roles, ...drawnOver(drawn, desk.look) } });
     })
     .catch(() => undefined);
 }

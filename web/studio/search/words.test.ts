@@ -32,6 +32,7 @@ const words: Record<string, string> = {
   'letter spacing': 'Letter spacing',
   colors: 'Palette',
   'colour scheme': 'Palette',
+  'colors from wallpaper': 'Automatic',
   accent: 'Accent',
   'accent color': 'Accent',
   'highlight colour': 'Accent',

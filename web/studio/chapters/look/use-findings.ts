@@ -4,7 +4,7 @@ import type { Finding, Looked } from '../../../../core/findings/finding.ts';
 import { rules } from '../../../../core/findings/list.ts';
 import { picturesBehind } from '../../../../core/findings/pictures/pictures.ts';
 import { sameFields } from '../../../../core/scene/memory.ts';
-import { useScene } from '../../../session/scene.ts';
+import { useLookNow, useScene } from '../../../session/scene.ts';
 import { useJudging, useLegibility } from '../../../stores/legibility.ts';
 import { useFactsOf } from '../../pictures/picture-facts.ts';
 
@@ -15,7 +15,9 @@ export function useFindings(desk: Desk): ReadonlyMap<string, readonly Finding[] 
   const scene = useScene((state) => state.scene);
   const behind = useMemo(() => picturesBehind(desk), [desk]);
   const pictures = useFactsOf(behind);
-  return scene ? findAll({ desk, scene, pictures, judgements }) : nothingYet;
+  const look = useLookNow();
+  const now = useMemo(() => (look && look !== desk.look ? { ...desk, look } : desk), [desk, look]);
+  return scene ? findAll({ desk: now, scene, pictures, judgements }) : nothingYet;
 }
 
 type Found = ReadonlyMap<string, readonly Finding[] | null>;

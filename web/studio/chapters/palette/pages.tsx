@@ -1,10 +1,19 @@
 import { ArrowLeftRight, Eye, SquareTerminal } from 'lucide-react';
+import type { ReactNode } from 'react';
+import type { Look } from '../../../../core/look/schema.ts';
+import { useLookNow } from '../../../session/scene.ts';
 import { later } from '../../../later.ts';
 import type { Page } from '../chapter.ts';
 
 const TerminalPage = later(async () => ({ default: (await import('./terminal-page.tsx')).TerminalPage }));
 const ExchangePage = later(async () => ({ default: (await import('./exchange-page.tsx')).ExchangePage }));
 const EyesPage = later(async () => ({ default: (await import('./eyes-page.tsx')).EyesPage }));
+
+/** Whatever the palette follows, its pages are of the colours that are seen. */
+function Now({ children }: { children: (look: Look) => ReactNode }) {
+  const look = useLookNow();
+  return look && children(look);
+}
 
 export const pages: readonly Page[] = [
   {
@@ -13,7 +22,7 @@ export const pages: readonly Page[] = [
     icon: SquareTerminal,
     under: 'Then',
     also: 'ansi console colors',
-    Body: ({ desk }) => <TerminalPage look={desk.look} />,
+    Body: () => <Now>{(look) => <TerminalPage look={look} />}</Now>,
     note: () => 'sixteen colours',
   },
   {
@@ -22,7 +31,7 @@ export const pages: readonly Page[] = [
     icon: ArrowLeftRight,
     under: 'Then',
     also: 'import export theme files',
-    Body: ({ desk }) => <ExchangePage look={desk.look} />,
+    Body: () => <Now>{(look) => <ExchangePage look={look} />}</Now>,
     note: () => 'tokens, CSS, GPL, X',
   },
   {
@@ -31,6 +40,6 @@ export const pages: readonly Page[] = [
     icon: Eye,
     under: 'Then',
     also: 'colour blindness color blind vision',
-    Body: ({ desk }) => <EyesPage look={desk.look} />,
+    Body: () => <Now>{(look) => <EyesPage look={look} />}</Now>,
   },
 ];

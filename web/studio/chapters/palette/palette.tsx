@@ -1,7 +1,7 @@
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { roles as roleNames } from '../../../../core/values/roles.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { useHalf } from '../../../session/scene.ts';
+import { useHalf, useLookNow } from '../../../session/scene.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { SwitchField } from '../../../ui/choice.tsx';
 import { Section } from '../../../ui/section.tsx';
@@ -14,7 +14,7 @@ import { pages } from './pages.tsx';
 /** One palette, bound everywhere. */
 export default function PaletteChapter() {
   const half = useHalf();
-  const look = useDesk((state) => state.history?.present.look);
+  const look = useLookNow();
   const { edit } = useDesk.getState();
   const drawn = useScreenInView()?.backdrop.drawn;
   if (!look || !drawn) return null;
@@ -22,7 +22,7 @@ export default function PaletteChapter() {
     <>
       <HalfChoice />
       <div className="mt-5" />
-      <Draw drawn={drawn} />
+      <Draw drawn={drawn} look={look} />
       <Section title="Roles" note={`${half} half`}>
         <SwitchField
           label="Both halves"

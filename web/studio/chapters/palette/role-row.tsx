@@ -21,6 +21,7 @@ const isText = (role: Role) => role === 'ink' || role === 'softInk';
 interface RoleProps {
   role: Role;
   half: Half;
+  /** With its roles as they are now. */
   look: Look;
 }
 
@@ -57,7 +58,9 @@ export function RoleRow({ role, half, look }: RoleProps) {
             label={title}
             colour={colour}
             isMarked
-            onTurn={(next) => turn(named(`Change ${title.toLowerCase()}`, edits.setRole(half, role, next)))}
+            onTurn={(next) =>
+              turn(named(`Change ${title.toLowerCase()}`, edits.setRole(half, role, next, look.roles)))
+            }
             onEnd={endGesture}
           />
         </span>
@@ -135,6 +138,7 @@ function Making({ role, half, look }: RoleProps) {
                   from === 'colour'
                     ? colours[role]
                     : stepBetween(from as Role, colours[from as Role], colours[role]),
+                  look.roles,
                 ),
               ),
             )
@@ -147,7 +151,12 @@ function Making({ role, half, look }: RoleProps) {
           values={value}
           of={title}
           onTurn={(change) =>
-            turn(named(`Step of ${title.toLowerCase()}`, edits.setRole(half, role, { ...value, ...change })))
+            turn(
+              named(
+                `Step of ${title.toLowerCase()}`,
+                edits.setRole(half, role, { ...value, ...change }, look.roles),
+              ),
+            )
           }
           onEnd={endGesture}
         />
@@ -161,7 +170,7 @@ function Making({ role, half, look }: RoleProps) {
               edit(
                 named(
                   `${nudges[nudge].title}: ${title.toLowerCase()}`,
-                  edits.setRole(half, role, nudged(value, nudge)),
+                  edits.setRole(half, role, nudged(value, nudge), look.roles),
                 ),
               )
             }
@@ -174,7 +183,7 @@ function Making({ role, half, look }: RoleProps) {
       <button
         type="button"
         aria-pressed={isHeld}
-        onClick={() => edit(named(isHeld ? 'Let go' : 'Hold', edits.hold(role, !isHeld)))}
+        onClick={() => edit(named(isHeld ? 'Let go' : 'Hold', edits.hold(role, !isHeld, look.roles)))}
         className={clsx(
           'inline-flex h-7 items-center gap-1.5 justify-self-start rounded-md px-1.5 text-[12px] hover:text-chalk',
           isHeld ? 'text-brass' : 'text-dust',
