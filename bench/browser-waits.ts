@@ -42,7 +42,7 @@ export async function legibilityAfterChange(page: Page, address: string): Promis
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Back to Look' }).click();
   await page.getByRole('button', { name: /^Legibility/ }).click();
-  await page.locator('[data-judged]').first().waitFor();
+  await page.locator('[aria-busy="false"]').waitFor();
   await page.getByRole('switch', { name: 'On the stage' }).click();
   const times: number[] = [];
   for (let round = 0; round < 7; round++) {

@@ -151,6 +151,7 @@ describe('findings', () => {
       colour: '#ffffff',
       box: { x: 0, y: 0, width: 10, height: 10 },
       isTold: false,
+      isSign: false,
       worst: { x: 0, y: 0 },
       half: 'dark',
       isShown,

@@ -4,7 +4,7 @@ import type { Units } from '../sources/units.ts';
 import type { ButtonLook } from '../values/window-buttons.ts';
 import type { Side } from '../values/geometry.ts';
 import type { Colour, Half } from '../values/roles.ts';
-import type { Fonts, Layout, Paint } from './layout.ts';
+import type { Fonts, Inked, Layout, Paint } from './layout.ts';
 import { dress } from '../values/dress.ts';
 
 /** What of a window other parts may know; it changes less often than where the window is. */
@@ -99,6 +99,8 @@ export interface ItemKind<
   view(options: z.output<O>, face: Face, context: ItemContext): View;
   /** Its inside. Along the edge it is as long as the item wants to be, across it as deep as the edge. */
   layout(view: View, face: Face, context: ItemContext): Laid;
+  /** What of it is judged beside its texts; where it is absent, the icon of its layout is. */
+  inked?(view: NoInfer<View>, layout: NoInfer<Laid>): readonly Inked[];
 }
 
 /** How a kind of widget is worked out. It stands in a file of its own, which is fetched with the first desk that needs it. */
@@ -107,6 +109,8 @@ interface WidgetWork<Face extends string, O extends Options, View, Laid extends 
   view(options: z.output<O>, face: Face, context: WidgetContext): View;
   /** Its inside, without the room that a surface keeps around it. */
   layout(view: View, face: Face, context: WidgetContext): Laid;
+  /** What of it is judged beside its texts. */
+  inked?(view: NoInfer<View>, layout: NoInfer<Laid>): readonly Inked[];
 }
 
 /**

@@ -49,6 +49,14 @@ export interface Backing {
   opacity: number;
 }
 
+/** Something drawn that is no text and says something: a sign, an icon, a mark. */
+export interface Inked {
+  /** What it is, as a sentence names it. */
+  what: string;
+  rect: Rect;
+  colour: Paint;
+}
+
 export interface Layout {
   size: Size;
   runs: readonly Run[];

@@ -26,7 +26,7 @@ import { solve } from '../scene/solve.ts';
 import type { TrialWindow } from '../windows/trial.ts';
 
 /**
- * Whether texts can be read: each against the pixels that really lie beneath it, on every screen, in both halves and
+ * Whether texts, signs, icons and marks can be read: each against the pixels that really lie beneath it, on every screen, in both halves and
  * over every entry of a rotation.
  */
 
@@ -42,7 +42,9 @@ export interface Judgement {
   part: string;
   item: string | null;
   screen: string;
+  /** What is written; of a sign, an icon or a mark what it is. */
   text: string;
+  isSign: boolean;
   /** As it is drawn, #rrggbb. */
   colour: string;
   /** In px of the screen. */
@@ -98,6 +100,9 @@ function needsOf(
   const isLarge = px >= 24 || (px >= 18.66 && weight >= 700);
   return isLarge ? { needs: 3, lcNeeds: APCA_LARGE } : { needs: 4.5, lcNeeds: APCA_BODY };
 }
+
+/** What is no text needs less (WCAG 2.2, success criterion 1.4.11), and so does what is meant to be faint. */
+const SEEN = { needs: 3, lcNeeds: APCA_LARGE };
 
 /** What is missing, as a share of what is needed: below 1 is too little. */
 export function enough({ contrast, needs }: Pick<Judgement, 'contrast' | 'needs'>): number {
@@ -156,7 +161,7 @@ async function* judgeView(
       if (tones) known.set(screen.id, tones);
       const over = known.size > 0 && solve(desk, { ...conditions, tones: known }, memory);
       const seen = (over || scene).screens.find(({ id }) => id === screen.id) ?? screen;
-      for (const found of judgeScreen(seen, pixels, density, only))
+      for (const found of judgeScreen(seen, pixels, density, { only, hasTiles: scene.icons.tile !== 'none' }))
         yield { ...found, half: scene.half, backdrop, entry };
     }
   }
@@ -206,7 +211,12 @@ function layersOf(
 type Found = Omit<Judgement, 'half' | 'isShown' | 'backdrop' | 'entry'>;
 
 /** Paints surface upon surface over the backdrop (`pixels` is changed), and looks beneath each text once its own is there. */
-function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only: string | null): Found[] {
+function judgeScreen(
+  screen: SceneScreen,
+  pixels: Pixels,
+  density: number,
+  { only, hasTiles }: { only: string | null; hasTiles: boolean },
+): Found[] {
   const found: Found[] = [];
   const parts = partsOn(screen);
   const target = parts.find(({ id }) => id === only);
@@ -217,7 +227,7 @@ function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only:
     if (only === null || part.id === only) {
       for (const { rect, colour, opacity } of part.backings?.() ?? [])
         tint(pixels, pixelRect(pixels, rect, density), paintOn(part.surface, colour), opacity);
-      for (const { item, run, box, scale, plate, surface } of part.texts()) {
+      for (const { item, run, box, scale, plate, surface, isDimmed } of part.texts()) {
         if (run.text.trim() === '') continue;
         const colour = paintOn(plate?.surface ?? surface ?? part.surface, run.colour);
         // A plate is there with its own text only.
@@ -232,12 +242,19 @@ function judgeScreen(screen: SceneScreen, pixels: Pixels, density: number, only:
             item,
             screen: screen.id,
             text: run.text,
+            isSign: false,
             colour,
             isTold: plate !== null,
             box,
             ...seen,
-            ...needsOf(run, scale),
+            ...(isDimmed ? SEEN : needsOf(run, scale)),
           });
+      }
+      for (const { item, what, box, colour: paint, surface } of part.signs?.(hasTiles) ?? []) {
+        const colour = paintOn(surface ?? part.surface, paint);
+        const seen = lookBeneath(pixels, box, colour, density);
+        const sign = { part: part.id, item, screen: screen.id, text: what, isSign: true, isTold: false };
+        if (seen) found.push({ ...sign, colour, box, ...seen, ...SEEN });
       }
     }
     if (part.id === only) break;

@@ -15,9 +15,10 @@ import { learnSources } from '../sources/learn.ts';
 import { learnWidgets } from '../widgets/learn.ts';
 import { widgetKinds } from '../widgets/list.ts';
 import { solve } from '../scene/solve.ts';
+import { titleOf } from '../windows/contents/list.ts';
 import { windowOf } from '../../tests/support/windows.ts';
 import { enough, judgeDesk, sightBy, type Judgement, type PixelsOf, type Sight } from './judge.ts';
-import { mended, mendsFor } from './mends.ts';
+import { mendAll, mended, mendsFor } from './mends.ts';
 
 const now = { moment: DAWN };
 const flat =
@@ -92,8 +93,8 @@ describe('judging whether a text can be read', () => {
       const desk = deskWith({}, { ...tiles, finish: { ...look.finish, kind: 'bare', shadow: 0 } }, white);
       return (await worstOf(desk, flat([250, 250, 250]))).contrast;
     };
-    expect(await on(0)).to.be.closeTo(contrast('#ffffff', '#203040'), 0.05);
-    expect(await on(100)).to.be.closeTo(1.04, 0.02);
+    expect(await on(100)).to.be.closeTo(contrast('#ffffff', '#203040'), 0.05);
+    expect(await on(0)).to.be.closeTo(1.04, 0.02);
     expect(await on(50)).to.be.within(2, 6);
   });
 
@@ -199,7 +200,114 @@ describe('judging whether a text can be read', () => {
   });
 });
 
+describe('judging signs, icons and marks', () => {
+  const bareFinish = { ...emptyDesk().look.finish, kind: 'bare' as const, shadow: 0 };
+  const signsOf = async (desk: Desk, pixelsOf: PixelsOf) =>
+    (await judgeDesk(desk, now, unmapped(pixelsOf))).filter(({ isSign, isShown }) => isSign && isShown);
+
+  it('gives their very contrast too, of which 3 to 1 is enough', async () => {
+    const desk = deskWith({}, {}, white);
+    const dressed = (id: string, type: 'spectrum' | 'switches', options = {}): Widget => ({
+      ...createWidget({ id, type, place: fromCorner(300, 500), deskFinish: bareFinish, options }),
+      finish: bareFinish,
+    });
+    await learnWidgets();
+    const one = {
+      ...desk,
+      edges: [
+        {
+          ...createPanel('panel', 'main', 'top', [createItem('tray', 'tray'), createItem('half', 'half')]),
+          finish: bareFinish,
+        },
+      ],
+      widgets: [dressed('spectrum', 'spectrum', { colours: [{ colour: '#336699' }, { colour: '#e0d0a0' }] })],
+    };
+    const signs = await signsOf(one, flat([64, 96, 128]));
+    for (const sign of signs) {
+      expect(sign.needs).to.equal(3);
+      expect(sign.contrast, sign.text).to.be.closeTo(contrast(sign.colour, '#406080'), 0.01);
+    }
+    const named = new Map(signs.map((sign) => [`${sign.item ?? sign.part} ${sign.text}`, sign]));
+    expect([...named.keys()]).to.include.members([
+      'half The icon of light and dark switch',
+      'spectrum Its colour 1',
+      'spectrum Its colour 2',
+    ]);
+    expect(signs.filter(({ item }) => item === 'tray').length).to.be.above(1);
+    expect(named.get('spectrum Its colour 1')?.colour).to.equal('#336699');
+    // What a person chose is said to be weak, and can be mended.
+    const weak = named.get('spectrum Its colour 1');
+    if (!weak) throw new Error('not judged');
+    expect(enough(weak)).to.be.below(1);
+  });
+
+  it('leaves out what stands on tiles of its own, and judges icons of applications and of the bare desk', async () => {
+    const desk = deskWith({}, {}, white);
+    const [first] = desk.applications;
+    const items = [createItem('app', 'application', { application: first?.id })];
+    const plain: Desk = {
+      ...desk,
+      widgets: [],
+      look: { ...desk.look, icons: { ...desk.look.icons, tile: 'none' } },
+      edges: [{ ...createPanel('panel', 'main', 'top', items), finish: bareFinish }],
+      desktopIcons: { ...desk.desktopIcons, shown: 'all' },
+    };
+    const told = (await signsOf(plain, flat([250, 250, 250]))).map(({ part, text }) => `${part} ${text}`);
+    expect(told).to.include('panel The icon of application');
+    expect(told.filter((one) => one.startsWith('icon '))).to.have.length(desk.applications.length);
+    const tiled: Desk = { ...plain, look: { ...plain.look, icons: { ...plain.look.icons, tile: 'circle' } } };
+    expect(await signsOf(tiled, flat([250, 250, 250]))).to.deep.equal([]);
+  });
+
+  it('judges the titles of windows behind as what is meant to be fainter, and buttons of titles', async () => {
+    const desk = deskWith({}, {}, white);
+    const [one, two] = desk.applications;
+    const windows = [
+      windowOf(one?.id ?? '', { id: 'back', rect: { x: 40, y: 80, width: 500, height: 300 } }),
+      windowOf(two?.id ?? '', { id: 'front', rect: { x: 400, y: 300, width: 500, height: 300 } }),
+    ];
+    const judged = await judgeDesk(desk, { ...now, windows }, unmapped(flat([90, 90, 90])));
+    const needs = (part: string, isSign: boolean) =>
+      new Set(
+        judged.filter((found) => found.part === part && found.isSign === isSign).map((found) => found.needs),
+      );
+    const title = one && titleOf(one);
+    const titled = (part: string) => judged.find((found) => found.part === part && found.text === title);
+    expect(titled('back')?.needs).to.equal(3);
+    expect(
+      judged.filter(({ part, isSign }) => part === 'front' && !isSign).map((found) => found.needs),
+    ).to.include(4.5);
+    expect(needs('back', true)).to.deep.equal(new Set([3]));
+    expect(needs('front', true)).to.deep.equal(new Set([3]));
+  });
+});
+
 describe('mending what can hardly be read', () => {
+  it('mends all at once: each with the least that suffices on what those before it left', async () => {
+    const desk = deskWith({ kind: 'sheer', tint: 'ground', opacity: 10 }, {}, white);
+    const [clock] = desk.widgets;
+    if (!clock) throw new Error('no clock');
+    const many: Desk = {
+      ...desk,
+      widgets: [clock, { ...clock, id: 'other', place: fromCorner(700, 500) }],
+    };
+    const pixels = adjusted([235, 235, 225]);
+    const weak = (of: Desk) =>
+      judgeDesk(of, now, unmapped(pixels)).then((all) =>
+        all.filter((one) => one.isShown && enough(one) < 1 && !one.part.startsWith('menu')),
+      );
+    expect((await weak(many)).map(({ part }) => part)).to.have.members(['clock', 'other']);
+    const { mends, left } = await mendAll(many, now, unmapped(pixels));
+    expect(mends).to.have.length(2);
+    // Menus are no parts with mends of their own: what is weak in them is left.
+    expect(left).to.equal(2);
+    const after = mends.reduce((of, mend) => mended(of, mend), many);
+    expect(await weak(after)).to.deep.equal([]);
+    // No backdrop was touched where parts can be mended by themselves.
+    expect(after.backdrops).to.equal(many.backdrops);
+    expect((await mendAll(after, now, unmapped(pixels))).mends).to.deep.equal([]);
+  });
+
   for (const [kind, finish] of Object.entries({
     sheer: { kind: 'sheer', tint: 'ground', opacity: 10 },
     frosted: { kind: 'frosted', tint: 'surface', opacity: 5, blur: 4 },

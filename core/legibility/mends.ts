@@ -91,9 +91,11 @@ export async function mendsFor(
   conditions: JudgeConditions,
   judgement: Beneath,
   sight: Sight,
+  most = Infinity,
 ): Promise<Mend[]> {
   const found: Mend[] = [];
   for (const way of waysFor(desk, conditions, judgement)) {
+    if (found.length >= most) break;
     const mend = await (way.isEach ? firstOf : leastOf)(way, async (change) => {
       const judged = await judgeDesk(mended(desk, { change }), conditions, sight, judgement.part);
       // What is never shown need not be mended with what is.
@@ -106,6 +108,34 @@ export async function mendsFor(
     if (mend) found.push(mend);
   }
   return found;
+}
+
+/** Of how much that is hard to read a mend is sought at once. */
+const MOST_MENDED = 60;
+
+/**
+ * What makes all that is hard to read readable: for one after another, the weakest first, the least change that suffices on
+ * the desk as those before it left it. `left` is what no single change was enough for.
+ */
+export async function mendAll(
+  desk: Desk,
+  conditions: JudgeConditions,
+  sight: Sight,
+): Promise<{ mends: Mend[]; left: number }> {
+  const mends: Mend[] = [];
+  const tried = new Set<string>();
+  let now = desk;
+  for (;;) {
+    const judged = await judgeDesk(now, conditions, sight);
+    const weak = judged.filter((one) => one.isShown && enough(one) < 1);
+    const next = weak.find(({ part, item, text }) => !tried.has(`${part} ${item ?? ''} ${text}`));
+    if (!next || tried.size >= MOST_MENDED) return { mends, left: weak.length };
+    tried.add(`${next.part} ${next.item ?? ''} ${next.text}`);
+    const [mend] = await mendsFor(now, conditions, next, sight, 1);
+    if (!mend) continue;
+    mends.push(mend);
+    now = mended(now, mend);
+  }
 }
 
 /** The item that alone is changed; null where the whole part is. */

@@ -1,5 +1,5 @@
 import type { Surface } from '../colour/look.ts';
-import type { Backing, Run } from '../kinds/layout.ts';
+import type { Backing, Inked, Run } from '../kinds/layout.ts';
 import type { Rect } from '../values/geometry.ts';
 
 /** A text of a part where it stands on the screen. */
@@ -14,7 +14,13 @@ export interface SceneText {
   surface: Surface | null;
   /** What it stands on by itself, where it is there only while something is pointed at. */
   plate: { rect: Rect; surface: Surface } | null;
+  /** It is meant to be fainter: the title of a window that is not in front. */
+  isDimmed?: boolean;
 }
+
+/** A sign, an icon or a mark of a part where it stands on the screen. */
+export interface SceneSign
+  extends Pick<SceneText, 'item' | 'box' | 'surface'>, Pick<Inked, 'what' | 'colour'> {}
 
 /** A solved part, whichever section it comes from. */
 export interface ScenePart {
@@ -26,6 +32,8 @@ export interface ScenePart {
   /** Of its drawing, and of all that it does to what lies beneath. */
   scale: number;
   texts(): SceneText[];
+  /** What else of it must be seen. `hasTiles`: icons of applications stand on tiles. */
+  signs?(hasTiles: boolean): SceneSign[];
   /** What its drawing lays beneath its texts, px of the screen. */
   backings?(): Backing[];
 }

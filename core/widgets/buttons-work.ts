@@ -1,5 +1,5 @@
 import type { WidgetContext } from '../kinds/kind.ts';
-import type { Layout, LineStyle, Paint } from '../kinds/layout.ts';
+import type { Inked, Layout, LineStyle, Paint } from '../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../kinds/options.ts';
 import { createSheet } from '../kinds/sheet.ts';
 import { deskActs, type DeskAct } from '../menus/acts.ts';
@@ -103,3 +103,10 @@ export function layButtons(view: ButtonsView, face: ButtonFace, { fonts }: Widge
     }),
   });
 }
+
+export const inkedButtons = ({ buttons }: ButtonsView, laid: ButtonsLayout): Inked[] =>
+  laid.buttons.map(({ icon }, index) => ({
+    what: `The sign of ${buttons[index]?.title ?? 'a button'}`,
+    rect: icon,
+    colour: 'ink',
+  }));

@@ -117,7 +117,7 @@ withApp('legibility', ({ server, open }) => {
 
   it('measures what can be read, shows it on the stage, and mends it with one press that can be undone', async () => {
     const page = await openAt('/desk/dawn-count', 'Look', /^Legibility/);
-    await page.getByText('Every text can be read').waitFor();
+    await page.getByText('Everything can be read').waitFor();
     await page.getByRole('button', { name: 'Back to Look' }).click();
     await page.getByRole('button', { name: /^Finish/ }).click();
     await page.getByRole('textbox', { name: 'Opacity, exact' }).fill('0');
@@ -143,7 +143,7 @@ withApp('legibility', ({ server, open }) => {
       count,
     );
     await page.keyboard.press('Control+z');
-    await page.getByText('Every text can be read').waitFor();
+    await page.getByText('Everything can be read').waitFor();
     // A part says it of itself, too.
     await handle(page, 'load').click();
     await page.getByRole('button', { name: /^(Reads well|Hard to read)/ }).waitFor();
@@ -259,6 +259,7 @@ withApp('legibility', ({ server, open }) => {
     const page = await open('/desk/sound-room', MOMENT);
     await page.getByRole('button', { name: 'Look', exact: true }).click();
     await page.getByRole('button', { name: /^Legibility/ }).click();
+    await page.getByRole('button', { name: /read well$/ }).click();
     const menus = page.locator('[data-judged]', { hasText: /(app list|app wall|quick find|desk menu), in/ });
     await menus.first().waitFor();
     expect(await menus.count()).to.equal(4);

@@ -79,6 +79,8 @@ function isFresh(): boolean {
 
 function schedule(): void {
   if (lookers === 0) return;
+  // What was said of the desk before is no longer so.
+  if (!isFresh()) useLegibility.setState({ isBusy: true });
   clearTimeout(timer);
   timer = setTimeout(() => void judge(), REST_MS);
 }
@@ -102,6 +104,15 @@ export function useJudging(): void {
     void judge();
     return () => void lookers--;
   }, []);
+}
+
+/** What would make all that is hard to read readable, and how much is left. */
+export async function findAllMends(): Promise<{ mends: Mend[]; left: number }> {
+  const desk = settledDesk();
+  if (!desk) return { mends: [], left: 0 };
+  const found = await askJudge((worker) => worker.mendAll(desk, conditions()));
+  // What was tried on another desk says nothing of this one.
+  return desk === settledDesk() ? found : { mends: [], left: 0 };
 }
 
 /** What would make a text readable, the least change first. */

@@ -2,8 +2,7 @@ import clsx from 'clsx';
 import type { ReactNode } from 'react';
 
 /** A label that has more to tell. */
-export const hinted =
-  'justify-self-start decoration-dust/60 decoration-dotted underline-offset-4 hover:underline';
+const hinted = 'justify-self-start decoration-dust/60 decoration-dotted underline-offset-4 hover:underline';
 
 export function Section({ title, note, children }: { title: string; note?: ReactNode; children: ReactNode }) {
   return (

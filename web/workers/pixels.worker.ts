@@ -6,9 +6,10 @@ import { paintGradient } from '../../core/backdrop/gradient.ts';
 import { extractPalette, type Pixels, type Swatch } from '../../core/colour/extract.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import { judgeDesk, type JudgeConditions, type Judgement, type Sight } from '../../core/legibility/judge.ts';
-import { mendsFor, type Mend } from '../../core/legibility/mends.ts';
+import { mendAll, mendsFor, type Mend } from '../../core/legibility/mends.ts';
 import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
+import { learnWindows } from '../../core/scene/windows/learn.ts';
 import { backdropAddress } from '../api/addresses.ts';
 import { fetchTones } from '../api/tones.ts';
 import { offer } from './offer.ts';
@@ -74,16 +75,29 @@ async function readColours(drawn: Drawn, size: Size): Promise<Swatch[]> {
 
 const sight: Sight = { pixelsOf, tonesOf: fetchTones };
 
+/** Whatever is on the desk, its menus, and the windows on it. */
+async function learnAll(desk: Desk, { windows = [] }: JudgeConditions): Promise<void> {
+  await Promise.all([learnDesk(desk), learnMenus(), ...(windows.length > 0 ? [learnWindows()] : [])]);
+}
+
 async function judge(desk: Desk, conditions: JudgeConditions): Promise<Judgement[]> {
-  await Promise.all([learnDesk(desk), learnMenus()]);
+  await learnAll(desk, conditions);
   return judgeDesk(desk, conditions, sight);
 }
 
 async function findMends(desk: Desk, conditions: JudgeConditions, judgement: Judgement): Promise<Mend[]> {
-  await Promise.all([learnDesk(desk), learnMenus()]);
+  await learnAll(desk, conditions);
   return mendsFor(desk, conditions, judgement, sight);
 }
 
-const worker = { paint, readColours, judge, findMends };
+async function findAllMends(
+  desk: Desk,
+  conditions: JudgeConditions,
+): Promise<{ mends: Mend[]; left: number }> {
+  await learnAll(desk, conditions);
+  return mendAll(desk, conditions, sight);
+}
+
+const worker = { paint, readColours, judge, findMends, mendAll: findAllMends };
 export type PixelsWorker = typeof worker;
 offer(worker);

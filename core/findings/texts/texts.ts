@@ -3,8 +3,8 @@ import type { Rule } from '../finding.ts';
 
 export const texts: Rule = {
   id: 'texts',
-  title: 'Every text can be read',
-  fine: 'Each has enough contrast with what lies beneath.',
+  title: 'Everything can be read',
+  fine: 'Texts, signs and marks have enough contrast with what lies beneath.',
   page: ['look', 'legibility'],
   find: ({ judgements }) =>
     judgements

@@ -70,6 +70,10 @@ export const openWindows = defineItem({
     return { ...listOf(chosen, face, context), width: chosen.width };
   },
   layout: ({ lines, width }, face, context) => laidOnce(lines, width, face, context),
+  inked: ({ entries }, laid) =>
+    laid.entries.flatMap(({ icon }, index) =>
+      icon ? [{ what: `The icon of ${entries[index]?.title ?? 'a window'}`, rect: icon, colour: 'ink' }] : [],
+    ),
 });
 
 function lay(

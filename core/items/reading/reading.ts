@@ -108,6 +108,7 @@ export const reading = defineItem({
   layout(view, face, context): ReadingLayout {
     return face === 'number' ? layNumber(view.meter, context) : layMark(face, context);
   },
+  inked: ({ colour }, { mark }) => (mark ? [{ what: 'Its mark', rect: mark, colour }] : []),
 });
 
 /** What an expression says, now and before. */

@@ -157,6 +157,8 @@ export const tray = defineItem({
     const whole = isVertical ? { width: thickness, height: length } : { width: length, height: thickness };
     return { size: whole, runs, signs: boxes, well: face === 'well' ? wellIn(whole, size, context) : null };
   },
+  inked: ({ signs }, { signs: boxes }) =>
+    boxes.map((rect, index) => ({ what: signs[index]?.title ?? 'A sign', rect, colour: 'ink' })),
 });
 
 /** What a sign says, beside it or, upright, under it; with the px along the edge that it takes. */

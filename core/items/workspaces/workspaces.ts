@@ -51,6 +51,18 @@ export const workspaces = defineItem({
   },
   layout: (view, face, context) =>
     face === 'numbers' || face === 'names' ? layNames(view, context) : layMarks(view, context),
+  inked: ({ marks }, laid) =>
+    laid.marks.flatMap(({ bar }, index) =>
+      bar
+        ? [
+            {
+              what: `The mark of ${marks[index]?.name ?? 'a workspace'}`,
+              rect: bar,
+              colour: marks[index]?.isCurrent ? 'accent' : 'ink',
+            },
+          ]
+        : [],
+    ),
 });
 
 function pressAt(at: number, along: number, { thickness, isVertical }: ItemContext): Rect {

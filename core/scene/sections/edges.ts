@@ -11,11 +11,12 @@ import type { ItemContext, Room, WidgetContext } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { clamp, isAsLarge, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../scene.ts';
-import type { SceneText } from '../part.ts';
+import type { SceneSign, SceneText } from '../part.ts';
 import { solidFinish } from './beside.ts';
 import { fitItems } from './fit-items.ts';
 import { defineSceneSection, type ScreenContext } from './section.ts';
-import { PLATE, placedTexts, plateAround } from './texts.ts';
+import { PLATE, placedSigns, placedTexts, plateAround } from './texts.ts';
+import { isOwn } from '../../values/family.ts';
 import {
   isStill,
   lookAt,
@@ -61,6 +62,7 @@ export const edges = defineSceneSection({
         ...textsOfItems(items, plate),
         ...(more ? placedTexts(MORE, more.layout.runs, startOf(more), 1, more.surface) : []),
       ],
+      signs: (hasTiles) => items.flatMap((item) => signsOf(item, hasTiles)),
     })),
 });
 
@@ -80,6 +82,21 @@ export function textsOfItems(items: readonly SceneItem[], plate: Surface | null 
       ...names.map((text) => ({ ...text, plate: { rect: plateAround(text.box), surface: plate } })),
     ];
   });
+}
+
+/** What of an item is seen beside its texts. Icons on tiles are seen by these, and pictures of one's own are what they are. */
+function signsOf(item: SceneItem, hasTiles: boolean): SceneSign[] {
+  const { layout, view } = item;
+  const kind = itemKindOf(item.type);
+  const icon = 'icon' in layout ? layout.icon : null;
+  const name = ('icon' in view ? view.icon : 'name' in view ? view.name : null) ?? '';
+  const isItself = isOwn(name) || (hasTiles && 'application' in view);
+  const inked = kind.inked
+    ? kind.inked(view, layout)
+    : icon && !isItself
+      ? [{ what: `The icon of ${kind.title.toLowerCase()}`, rect: icon, colour: 'ink' as const }]
+      : [];
+  return placedSigns(item.id, inked, startOf(item), 1, item.surface);
 }
 
 function startOf({ rect, at }: Pick<SceneItem, 'rect' | 'at'>) {

@@ -9,7 +9,8 @@ import { behindScreen, surfaceBefore } from '../behind.ts';
 import { plainSurface } from '../solving.ts';
 import { solidFinish } from './beside.ts';
 import { defineSceneSection } from './section.ts';
-import { placedTexts, plateAround } from './texts.ts';
+import { isOwn } from '../../values/family.ts';
+import { placedSigns, placedTexts, plateAround } from './texts.ts';
 
 /** Px around an icon in its cell, between it and its name, and off the sides of the free area. */
 const AROUND = 10;
@@ -68,13 +69,23 @@ export const icons = defineSceneSection({
   },
   rects: (list) => list,
   parts: (list) =>
-    list.map(({ id, rect, surface, label }) => ({
+    list.map(({ id, rect, surface, label, name, icon, sign, signSurface }) => ({
       id,
       rect,
       surfaceRect: label ? plateOf(label, rect) : { x: rect.x, y: rect.y, width: 0, height: 0 },
       surface,
       scale: 1,
       texts: () => placedTexts(null, label ? [label] : [], rect),
+      signs: (hasTiles) =>
+        hasTiles || isOwn(icon)
+          ? []
+          : placedSigns(
+              null,
+              [{ what: `The icon of ${name}`, rect: sign, colour: 'ink' }],
+              rect,
+              1,
+              signSurface,
+            ),
     })),
 });
 

@@ -1,7 +1,7 @@
 import type { Surface } from '../../colour/look.ts';
-import type { Run } from '../../kinds/layout.ts';
+import type { Inked, Run } from '../../kinds/layout.ts';
 import type { Point, Rect } from '../../values/geometry.ts';
-import type { SceneText } from '../part.ts';
+import type { SceneSign, SceneText } from '../part.ts';
 
 /** Runs where they stand on the screen when their layout begins at a point of it. */
 export function placedTexts(
@@ -22,6 +22,28 @@ export function placedTexts(
       y: at.y + run.ink.y * scale,
       width: run.ink.width * scale,
       height: run.ink.height * scale,
+    },
+  }));
+}
+
+/** Signs, icons and marks where they stand on the screen, in the same way. */
+export function placedSigns(
+  item: string | null,
+  inked: readonly Inked[],
+  at: Point,
+  scale = 1,
+  surface: Surface | null = null,
+): SceneSign[] {
+  return inked.map(({ what, rect, colour }) => ({
+    item,
+    what,
+    colour,
+    surface,
+    box: {
+      x: at.x + rect.x * scale,
+      y: at.y + rect.y * scale,
+      width: rect.width * scale,
+      height: rect.height * scale,
     },
   }));
 }

@@ -14,7 +14,8 @@ import { widgetKindOf } from '../../widgets/list.ts';
 import { partsOf } from '../../desk/parts.ts';
 import type { SceneWidget } from '../scene.ts';
 import { defineSceneSection, type ScreenContext } from './section.ts';
-import { placedTexts } from './texts.ts';
+import { ownLibrary } from '../../values/library.ts';
+import { placedSigns, placedTexts } from './texts.ts';
 import { isStill, lookAt, truthOf, type Eye, type Truth } from '../shown.ts';
 import {
   isMadeOf,
@@ -42,13 +43,20 @@ export const widgets = defineSceneSection({
   solve: solveWidgets,
   rects: (list) => list,
   parts: (list) =>
-    list.map(({ id, rect, surface, scale, padding, layout }) => ({
+    list.map(({ id, type, rect, surface, scale, padding, view, layout }) => ({
       id,
       rect,
       surface,
       scale,
       texts: () =>
         placedTexts(null, layout.runs, { x: rect.x + padding * scale, y: rect.y + padding * scale }, scale),
+      signs: () =>
+        placedSigns(
+          null,
+          workOf(type, ownLibrary)?.inked?.(view, layout) ?? [],
+          { x: rect.x + padding * scale, y: rect.y + padding * scale },
+          scale,
+        ),
       backings: () =>
         (layout.backings ?? []).map((backing) => ({
           ...backing,

@@ -4,7 +4,8 @@ import { shareUnchanged } from '../../values/share.ts';
 import { sameFields, sameList } from '../memory.ts';
 import { windowSolver } from '../windows/learn.ts';
 import { defineSceneSection } from './section.ts';
-import { placedTexts } from './texts.ts';
+import { windowButtonTitles } from '../../values/window-buttons.ts';
+import { placedSigns, placedTexts } from './texts.ts';
 
 /** The windows that are seen on a screen, and the place that one would take which is being moved. */
 export const windows = defineSceneSection({
@@ -53,7 +54,7 @@ export const windows = defineSceneSection({
 
 const idsOf = (list: readonly { id: string }[]) => list.map(({ id }) => id);
 
-function partOf({ id, rect, surface, frame, back, content, isFront }: SceneWindow): ScenePart {
+function partOf({ id, rect, surface, frame, back, content, signs, isFront }: SceneWindow): ScenePart {
   const { body, title, name } = frame;
   const inside = { x: rect.x + body.x, y: rect.y + body.y };
   return {
@@ -63,9 +64,19 @@ function partOf({ id, rect, surface, frame, back, content, isFront }: SceneWindo
     surface,
     scale: 1,
     texts: () => [
-      ...placedTexts(null, name && isFront ? [name] : [], rect),
+      ...placedTexts(null, name ? [name] : [], rect).map((text) => ({ ...text, isDimmed: !isFront })),
       ...placedTexts(null, content.runs, inside),
     ],
+    signs: () =>
+      placedSigns(
+        null,
+        frame.buttons.map((button) => ({
+          what: `Its button: ${windowButtonTitles[button.does].toLowerCase()}`,
+          rect: button.rect,
+          colour: signs,
+        })),
+        rect,
+      ),
     backings: () => [
       ...(title && back
         ? [

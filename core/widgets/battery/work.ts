@@ -1,5 +1,5 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import type { Layout, LineStyle, Paint } from '../../kinds/layout.ts';
+import type { Inked, Layout, LineStyle, Paint } from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import { createSheet } from '../../kinds/sheet.ts';
 import { lengthTold } from '../../sources/units.ts';
@@ -108,3 +108,7 @@ const layouts: Record<BatteryFace, Lay> = { cell: layCell, ring: layRing, line: 
 export function layout(seen: BatteryView, face: BatteryFace, context: WidgetContext): BatteryLayout {
   return layouts[face](seen, context);
 }
+
+export const inked = ({ isLow, colour }: BatteryView, { mark }: BatteryLayout): Inked[] => [
+  { what: 'Its mark', rect: mark, colour: isLow ? 'alert' : colour },
+];

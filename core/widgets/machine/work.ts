@@ -1,3 +1,4 @@
+import type { Inked } from '../../kinds/layout.ts';
 import type { WidgetContext } from '../../kinds/kind.ts';
 import { meterIds, meterOf, networkShare, shareOf, type Meter } from '../../sources/machine/meters.ts';
 import type { MachineReading } from '../../sources/machine/machine.ts';
@@ -113,3 +114,6 @@ export function view(
 export function layout(view: MachineView, face: MachineFace, { fonts }: WidgetContext): MachineLayout {
   return layMachine(view, face, fonts);
 }
+
+export const inked = ({ colour }: MachineView, { marks }: MachineLayout): Inked[] =>
+  marks.map((rect) => ({ what: 'A mark', rect, colour }));

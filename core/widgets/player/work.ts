@@ -3,6 +3,7 @@ import {
   cutLine,
   fitLine,
   type Fonts,
+  type Inked,
   type Layout,
   type Line,
   type LineStyle,
@@ -252,3 +253,6 @@ const layouts: Record<PlayerFace, Lay> = {
 export function layout(seen: PlayerView, face: PlayerFace, { fonts }: WidgetContext): PlayerLayout {
   return layouts[face](seen, fonts);
 }
+
+export const inked = ({ colour }: PlayerView, { buttons }: PlayerLayout): Inked[] =>
+  buttons.map(({ act, rect }) => ({ what: 'Its buttons', rect, colour: act === 'turn' ? colour : 'ink' }));

@@ -13,3 +13,5 @@ export function view(options: SessionOptions, _face: ButtonFace, context: Widget
 export function layout(seen: ButtonsView, face: ButtonFace, context: WidgetContext): ButtonsLayout {
   return layButtons(seen, face, context);
 }
+
+export { inkedButtons as inked } from '../buttons-work.ts';

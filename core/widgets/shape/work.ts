@@ -1,5 +1,5 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import type { Layout, Paint } from '../../kinds/layout.ts';
+import type { Inked, Layout, Paint } from '../../kinds/layout.ts';
 import { chosenFont, type TypeChoice } from '../../kinds/options.ts';
 import { createSheet } from '../../kinds/sheet.ts';
 import type { Point } from '../../values/geometry.ts';
@@ -153,3 +153,7 @@ export function layout(seen: ShapeView, face: ShapeFace, { fonts }: WidgetContex
     isFilled,
   );
 }
+
+/** What is meant to be faint is decoration. */
+export const inked = ({ colour, opacity }: ShapeView, { size, paths }: ShapeLayout): Inked[] =>
+  paths.length > 0 && opacity === 100 ? [{ what: 'Its line', rect: { x: 0, y: 0, ...size }, colour }] : [];

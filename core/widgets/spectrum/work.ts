@@ -1,5 +1,5 @@
 import type { WidgetContext } from '../../kinds/kind.ts';
-import type { Layout, Paint } from '../../kinds/layout.ts';
+import type { Inked, Layout, Paint } from '../../kinds/layout.ts';
 import type { SpectrumSettings } from '../../sound/spectrum/settings.ts';
 import { onNow } from '../../sources/sound/on-now.ts';
 import type { SoundReading } from '../../sources/sound/sound.ts';
@@ -64,4 +64,9 @@ export function layout(seen: ReturnType<typeof view>, face: SpectrumFace): Spect
   const { width, height, isTurned } = seen;
   if (face === 'ring') return { size: { width, height: width }, runs: [], beyond: 0 };
   return { size: isTurned ? { width: height, height: width } : { width, height }, runs: [], beyond: 0 };
+}
+
+export function inked({ colours }: SpectrumView, { size }: SpectrumLayout): Inked[] {
+  const rect = { x: 0, y: 0, ...size };
+  return colours.map((colour, index) => ({ what: `Its colour ${index + 1}`, rect, colour }));
 }

@@ -16,3 +16,5 @@ export function view(options: SwitchesOptions, _face: ButtonFace, context: Widge
 export function layout(seen: ButtonsView, face: ButtonFace, context: WidgetContext): ButtonsLayout {
   return layButtons(seen, face, context);
 }
+
+export { inkedButtons as inked } from '../buttons-work.ts';

@@ -1,3 +1,4 @@
+import type { Inked } from '../../kinds/layout.ts';
 import type { WidgetContext } from '../../kinds/kind.ts';
 import { clockPattern } from '../../kinds/options.ts';
 import { noWeather } from '../../sources/weather/nothing.ts';
@@ -132,4 +133,9 @@ function skyOf(
     // Rain slants with the wind that is seen from the south.
     slant: direction === null ? 0 : clamp(((wind ?? 0) / 12) * Math.sin((direction * Math.PI) / 180), -1, 1),
   };
+}
+
+export function inked({ colour }: WeatherView, { icon, days }: WeatherLayout): Inked[] {
+  const what = 'The picture of the weather';
+  return [...(icon ? [icon] : []), ...days.map((day) => day.icon)].map((rect) => ({ what, rect, colour }));
 }

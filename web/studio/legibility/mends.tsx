@@ -69,7 +69,7 @@ export function Mends({ judgement, onDone }: { judgement: Judgement; onDone?: ()
   );
 }
 
-function editOf({ title, change }: Mend): Edit {
+export function editOfMend({ title, change }: Mend): Edit {
   switch (change.kind) {
     case 'finish':
       return named(title, edits.setFinish([change.part], change.finish));
@@ -88,7 +88,7 @@ function editOf({ title, change }: Mend): Edit {
 }
 
 function apply(mend: Mend): void {
-  useDesk.getState().edit(editOf(mend));
+  useDesk.getState().edit(editOfMend(mend));
 }
 
 /** Gives back the desk as it is, where a mend is only shown on it: what somebody drags goes on. */
@@ -98,5 +98,5 @@ function dropShown(): void {
 }
 
 function tryOn(mend: Mend): void {
-  useDesk.getState().show(editOf(mend));
+  useDesk.getState().show(editOfMend(mend));
 }

@@ -19,15 +19,15 @@ export function LegibilityLayer({ screen, scale }: { screen: SceneScreen; scale:
     (one) =>
       one.screen === screen.id && shown.has(one.part) && isSeen(one) && (!one.isTold || enough(one) < 1),
   );
-  const labelled = withLabels(judgements, scale);
+  const labels = placeLabels(judgements, scale);
   return (
     <div className="pointer-events-none absolute inset-0" data-legibility>
       {judgements.map((one) => (
         <Tint
-          key={`${one.part} ${one.item ?? ''} ${one.text}`}
+          key={`${one.part} ${one.item ?? ''} ${one.text} ${one.isShown}`}
           judgement={one}
           scale={scale}
-          isLabelled={labelled.has(one)}
+          label={labels.get(one) ?? null}
         />
       ))}
     </div>
@@ -41,29 +41,59 @@ function useSeenHalf(): (judgement: Judgement) => boolean {
   return ({ isShown }) => isShown === isSeenShown;
 }
 
-const LABEL = { width: 38, height: 16 };
+const LABEL = { height: 16, letter: 6.7, around: 8 };
 
-/** Where labels would cover each other, the weakest text keeps its own. */
-function withLabels(judgements: readonly Judgement[], scale: number): ReadonlySet<Judgement> {
-  const labelled = new Set<Judgement>();
-  const taken: Rect[] = [];
-  for (const one of judgements) {
-    const label = { x: one.box.x * scale, y: one.box.y * scale - LABEL.height, ...LABEL };
-    if (enough(one) >= 1 || taken.some((other) => overlaps(other, label))) continue;
-    taken.push(label);
-    labelled.add(one);
+const labelOf = ({ contrast }: Judgement): string => `${contrast.toFixed(1)}:1`;
+
+/** Where a label may stand by its text (px of the stage): above it, beneath it, or above its end. */
+function spotsFor(one: Judgement, { x, y, width, height }: Rect): Rect[] {
+  const size = { width: labelOf(one).length * LABEL.letter + LABEL.around, height: LABEL.height };
+  return [
+    { x, y: y - size.height, ...size },
+    { x, y: y + height, ...size },
+    { x: x + width - size.width, y: y - size.height, ...size },
+    { x: x + width - size.width, y: y + height, ...size },
+  ];
+}
+
+/**
+ * The labels of what is weak, each where it covers no other label and, if it can, nothing else that is judged. Where there is
+ * no such place, the weaker one keeps its own.
+ */
+function placeLabels(judgements: readonly Judgement[], scale: number): ReadonlyMap<Judgement, Rect> {
+  const boxes = new Map(
+    judgements.map((one) => [
+      one,
+      {
+        x: one.box.x * scale,
+        y: one.box.y * scale,
+        width: one.box.width * scale,
+        height: one.box.height * scale,
+      },
+    ]),
+  );
+  const placed = new Map<Judgement, Rect>();
+  for (const [one, box] of boxes) {
+    if (enough(one) >= 1) continue;
+    const free = spotsFor(one, box).filter(
+      (spot) => ![...placed.values()].some((other) => overlaps(other, spot)),
+    );
+    const covers = (spot: Rect) => [...boxes].some(([other, at]) => other !== one && overlaps(at, spot));
+    const spot = free.find((candidate) => !covers(candidate)) ?? free[0];
+    if (spot) placed.set(one, spot);
   }
-  return labelled;
+  return placed;
 }
 
 function Tint({
   judgement,
   scale,
-  isLabelled,
+  label,
 }: {
   judgement: Judgement;
   scale: number;
-  isLabelled: boolean;
+  /** Where its label stands; null without one. */
+  label: Rect | null;
 }) {
   const { box, worst } = judgement;
   const isFine = enough(judgement) >= 1;
@@ -78,16 +108,16 @@ function Tint({
           background: `color-mix(in oklab, ${colour} 30%, transparent)`,
           outline: `1px solid ${colour}`,
         }}
-      >
-        {isLabelled && (
-          <span
-            className="absolute bottom-full left-0 rounded-sm px-1 font-mono text-[11px] leading-4 text-on-brass"
-            style={{ background: colour }}
-          >
-            {judgement.contrast.toFixed(1)}:1
-          </span>
-        )}
-      </div>
+      />
+      {label && (
+        <span
+          className="absolute whitespace-nowrap rounded-sm px-1 font-mono text-[11px] leading-4 text-on-brass"
+          data-label
+          style={{ left: label.x, top: label.y, background: colour }}
+        >
+          {labelOf(judgement)}
+        </span>
+      )}
       {!isFine && (
         <span
           className="absolute size-3 -translate-x-1/2 -translate-y-1/2 rounded-full border-2"
