@@ -142,6 +142,28 @@ withApp('legibility', ({ server, open }) => {
       (old) => document.querySelectorAll('[data-judged="weak"]').length === old,
       count,
     );
+    // All of it at once, in one step.
+    await page.getByRole('button', { name: 'Mend all' }).click();
+    await page.getByText(/mended\.$/).waitFor();
+    await page.getByText('Everything can be read').waitFor();
+    await page.keyboard.press('Control+z');
+    await page.waitForFunction(
+      (old) => document.querySelectorAll('[data-judged="weak"]').length === old,
+      count,
+    );
+    const labels = await page
+      .locator('[data-label]')
+      .evaluateAll((all) => all.map((label) => label.getBoundingClientRect().toJSON() as DOMRect));
+    expect(labels.length).to.be.above(3);
+    for (const [index, one] of labels.entries())
+      for (const other of labels.slice(index + 1))
+        expect(
+          one.right <= other.left + 0.5 ||
+            other.right <= one.left + 0.5 ||
+            one.bottom <= other.top + 0.5 ||
+            other.bottom <= one.top + 0.5,
+          JSON.stringify([one, other]),
+        ).to.equal(true);
     await page.keyboard.press('Control+z');
     await page.getByText('Everything can be read').waitFor();
     // A part says it of itself, too.
@@ -260,7 +282,9 @@ withApp('legibility', ({ server, open }) => {
     await page.getByRole('button', { name: 'Look', exact: true }).click();
     await page.getByRole('button', { name: /^Legibility/ }).click();
     await page.getByRole('button', { name: /read well$/ }).click();
-    const menus = page.locator('[data-judged]', { hasText: /(app list|app wall|quick find|desk menu), in/ });
+    const menus = page
+      .getByRole('region', { name: /^(app list|app wall|quick find|desk menu)$/ })
+      .locator('[data-judged]');
     await menus.first().waitFor();
     expect(await menus.count()).to.equal(4);
     await page.getByRole('switch', { name: 'On the stage' }).click();

@@ -235,7 +235,7 @@ function JudgementRow({
         <span className="min-w-0 flex-1 py-0.5" title={judgement.text}>
           <span className="block truncate">{judgement.text}</span>
           <span className="block text-[12px] leading-snug text-dust">
-            {nameOf(judgement.part)}, in the {judgement.half} half
+            {judgement.half} half
             {judgement.isTold && ', while pointed at'}
           </span>
         </span>
