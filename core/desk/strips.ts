@@ -126,7 +126,7 @@ export const strips: readonly Strip[] = [
   },
   {
     id: 'rail',
-    title: 'A rail at the side',
+    title: 'Rail at the side',
     frame: rail,
     make: (desk, screen) => [
       {

@@ -19,7 +19,7 @@ withApp('the first minutes', ({ server, open }) => {
     await press('Calm');
     await press(/^On to look/);
     await press(/^On to edges/);
-    await press('A strip, a clock, a dock');
+    await press('Strip and dock');
     await page.locator('[data-stage] [data-widget]').first().waitFor();
     await page.keyboard.press('Escape');
     actions++;

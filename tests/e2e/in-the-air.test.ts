@@ -261,7 +261,7 @@ withApp('nothing left in the air', ({ server, open }) => {
     const id = await addDesk(server, { ...emptyDesk(), name: 'To start' });
     const page = await open(`/desk/${id}`);
     const offer = page.getByRole('region', { name: 'To start from' });
-    await offer.getByRole('button', { name: 'Readings, and a dock' }).click();
+    await offer.getByRole('button', { name: 'Readings and dock' }).click();
     await offer.waitFor({ state: 'detached' });
     await untilKept(page);
     expect((await stored(server, id)).desk.widgets).to.have.length(3);

@@ -49,7 +49,7 @@ export function Starts({ screen }: { screen: SceneScreen }) {
           <X size={14} />
         </IconButton>
       </header>
-      <div className="flex gap-3">
+      <div className="grid auto-cols-[minmax(0,136px)] grid-flow-col gap-3">
         {compositions.map((composition) => (
           <Start key={composition.id} composition={composition} screen={screen} />
         ))}
@@ -76,7 +76,7 @@ function Start({ composition, screen }: { composition: Composition; screen: Scen
     <button
       type="button"
       onClick={take}
-      className="w-[136px] min-w-0 rounded-lg text-left hover:outline hover:outline-brass"
+      className="min-w-0 rounded-lg text-left hover:outline hover:outline-brass"
     >
       {sketch && <Miniature desk={sketch} moment={minute} half={half} />}
       <span className="mt-1 block truncate px-1 text-[12px]">{composition.title}</span>
