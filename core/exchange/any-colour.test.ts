@@ -41,7 +41,20 @@ const written: readonly (readonly [string, string])[] = [
 
 describe('a colour however it is written', () => {
   it('is read, with a name before it and what ends a line after it', () => {
-    for (const [text, colour] of written) expect(writtenColour(text), text).to.equal(colour);
+    for (const [text, colour] of written) expect(writtenColour(text)?.hex, text).to.equal(colour);
+  });
+
+  it('is read with how much of it there is', () => {
+    for (const [text, hex, opacity] of [
+      ['#10203080', '#102030', 128 / 255],
+      ['1238', '#112233', 136 / 255],
+      ['rgb(16 32 48 / 25%)', '#102030', 0.25],
+      ['tint: hsla(0, 100%, 50%, 0.4);', '#ff0000', 0.4],
+    ] as const) {
+      const read = writtenColour(text);
+      expect(read?.hex, text).to.equal(hex);
+      expect(read?.opacity, text).to.be.closeTo(opacity, 1e-6);
+    }
   });
 
   it('is none where there is none, where there are two, or where figures are beyond what a colour has', () => {
@@ -69,7 +82,7 @@ describe('a colour however it is written', () => {
       fc.property(byte, byte, byte, (r, g, b) => {
         const hex = `#${[r, g, b].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
         for (const text of [hex, hex.slice(1), `${r}, ${g}, ${b}`, `rgb(${r} ${g} ${b})`, `ink: ${hex};`])
-          expect(writtenColour(text), text).to.equal(hex);
+          expect(writtenColour(text), text).to.deep.equal({ hex, opacity: 1 });
       }),
     );
   });
@@ -80,7 +93,13 @@ describe('a colour however it is written', () => {
         fc.oneof(fc.string({ maxLength: 300 }), fc.stringMatching(/^[#a-f0-9(), ;:=%."'/-]{0,120}$/)),
         (text) => {
           const read = writtenColour(text);
-          expect(read === null || (isColourString(read) && /^#[0-9a-f]{6}$/.test(read))).to.equal(true);
+          expect(
+            read === null ||
+              (isColourString(read.hex) &&
+                /^#[0-9a-f]{6}$/.test(read.hex) &&
+                read.opacity > 0 &&
+                read.opacity <= 1),
+          ).to.equal(true);
         },
       ),
     );

@@ -73,6 +73,8 @@ export interface FieldFacts {
   ): Readonly<Record<string, unknown>> | null;
   /** Which control, where the schema alone would ask for another one. */
   control?: ControlName;
+  /** For a colour: what goes with it where it was written with an opacity (percent). */
+  withOpacity?(percent: number, values: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>>;
   /** Without a label before it: it takes the whole width. */
   isWide?: boolean;
   /** The value is shown multiplied by this: a share as percent. */

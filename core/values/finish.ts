@@ -17,6 +17,8 @@ export const Finish = z.looseObject({
     label: 'Tint',
     hint: 'The colour of its surface',
     control: 'colour',
+    // A tint that lets something through is that of a sheer surface.
+    withOpacity: (opacity, { kind }) => (kind === 'matte' ? { opacity, kind: 'sheer' } : { opacity }),
     when: isSurface,
   }),
   opacity: amount(

@@ -7,7 +7,11 @@ import { unzipSync } from 'fflate';
 import type { Page } from 'playwright-core';
 import { contrast } from '../../core/values/colour.ts';
 import { resolveRoles } from '../../core/colour/roles.ts';
-import { handle, stored, untilKept, withApp } from '../support/app.ts';
+import { createBackdrop, createWidget } from '../../core/desk/defaults.ts';
+import { learnDesk } from '../../core/scene/learn.ts';
+import { solve } from '../../core/scene/solve.ts';
+import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
+import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
 
 const MOMENT = new Date('2026-11-24T09:30:00Z');
 
@@ -112,6 +116,82 @@ withApp('palette and look', ({ server, open }) => {
     await dropper.click({ position: { x: 40, y: 40 } });
     await dropper.waitFor({ state: 'detached' });
     expect(await page.getByRole('button', { name: 'Start from the backdrop' }).isVisible()).to.equal(true);
+  });
+
+  it('picks the very colour that a text, a mark and a surface are drawn in, and takes an opacity with a tint', async () => {
+    const desk = emptyDesk();
+    const cream = '#efe2c0';
+    const id = await addDesk(server, {
+      ...desk,
+      name: 'Picked',
+      backdrops: [
+        createBackdrop('flat', {
+          kind: 'gradient',
+          shape: 'linear',
+          angle: 0,
+          centre: { x: 0.5, y: 0.5 },
+          points: [
+            { at: 0, colour: '#204060' },
+            { at: 1, colour: '#204060' },
+          ],
+        }),
+      ],
+      widgets: [
+        {
+          ...clockAt('clock', fromCorner(120, 120), { colour: cream, date: '' }),
+          finish: { ...desk.look.finish, kind: 'sheer', tint: '#804020', opacity: 50, blur: 0, edgeLine: 0 },
+        },
+        createWidget({
+          id: 'box',
+          type: 'shape',
+          face: 'box',
+          place: fromCorner(700, 300),
+          deskFinish: desk.look.finish,
+          options: { colour: '#33bb77', filled: true, width: 200, height: 160, radius: 0 },
+        }),
+      ],
+    });
+    const page = await openAt(`/desk/${id}`, 'Palette');
+    const pick = async (x: number, y: number) => {
+      await page.getByRole('button', { name: 'pick from the stage' }).click();
+      await page.locator('[data-picked^="#"]').waitFor();
+      const { left, top, width } = await page
+        .locator('[data-dropper]')
+        .evaluate((layer) => layer.getBoundingClientRect().toJSON() as DOMRect);
+      const scale = width / (desk.screens[0]?.width ?? 1);
+      await page.mouse.move(left + x * scale, top + y * scale);
+      const picked = page.locator('[data-picked]');
+      const colour = await picked.getAttribute('data-picked');
+      await page.keyboard.press('Escape');
+      await page.locator('[data-dropper]').waitFor({ state: 'detached' });
+      return colour;
+    };
+    const { desk: added } = await stored(server, id);
+    await learnDesk(added);
+    const scene = solve(added, { moment: MOMENT.getTime() });
+    const clock = scene.screens[0]?.widgets.find((widget) => widget.id === 'clock');
+    const run = clock?.layout.runs[0];
+    if (!clock || !run) throw new Error('no text');
+    const { x, y } = clock.rect;
+    const inside = clock.padding;
+    expect(
+      await pick(x + inside + run.ink.x + run.ink.width / 2, y + inside + run.ink.y + run.ink.height / 2),
+    ).to.equal(cream);
+    expect(await pick(800, 380)).to.equal('#33bb77');
+    expect(await pick(30, 30)).to.equal('#204060');
+    // Half of the tint over what lies behind, as it is on the screen.
+    const mixed = await pick(x + 6, y + clock.rect.height / 2);
+    expect(contrast(String(mixed), '#504040')).to.be.below(1.05);
+    // A tint that is written with an opacity takes it along.
+    await handle(page, 'clock').click();
+    await page.getByRole('radio', { name: 'Matte' }).click();
+    await page.getByRole('button', { name: 'Tint: one-off colour' }).click();
+    await page.getByRole('textbox', { name: 'Tint: one-off colour, as text' }).fill('#11223380');
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
+    await untilKept(page);
+    const { widgets } = (await stored(server, id)).desk;
+    expect(widgets[0]?.finish).to.deep.include({ kind: 'sheer', tint: '#112233', opacity: 50 });
   });
 
   it('gives the colours out in four formats and takes them in again, or says that a file holds none', async () => {

@@ -24,7 +24,8 @@ export function ColourField({
   /** Null where several things have different ones. */
   value: Colour | null;
   roles: RoleValues;
-  onTurn: (colour: Colour) => void;
+  /** `opacity` is how much of it was written, 0 to 1. */
+  onTurn: (colour: Colour, opacity?: number) => void;
   onEnd: () => void;
 }) {
   const palette = paletteOf(roles);
@@ -77,7 +78,7 @@ export function PickerButton({
   /** #rrggbb */
   colour: string;
   isMarked: boolean;
-  onTurn: (colour: string) => void;
+  onTurn: (colour: string, opacity?: number) => void;
   onEnd: () => void;
   wide?: boolean;
   /** As wide as there is room. */
@@ -113,7 +114,11 @@ export function PickerButton({
           collisionPadding={12}
           className="z-50 grid w-56 gap-2.5 rounded-xl border border-seam bg-nap p-3 shadow-2xl"
         >
-          <HexColorPicker color={colour} onChange={onTurn} style={{ width: '100%', height: 150 }} />
+          <HexColorPicker
+            color={colour}
+            onChange={(next) => onTurn(next)}
+            style={{ width: '100%', height: 150 }}
+          />
           {pick && (
             <button
               type="button"
@@ -133,8 +138,8 @@ export function PickerButton({
             <ColourText
               label={`${label}, as text`}
               colour={colour}
-              onTake={(next) => {
-                onTurn(next);
+              onTake={(next, opacity) => {
+                onTurn(next, opacity);
                 onEnd();
               }}
             />

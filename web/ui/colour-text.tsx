@@ -11,7 +11,8 @@ export function ColourText({
   label: string;
   /** #rrggbb */
   colour: string;
-  onTake: (colour: string) => void;
+  /** What was written, and how much of it there is (0 to 1). */
+  onTake: (colour: string, opacity: number) => void;
 }) {
   const [error, setError] = useState<string | null>(null);
   return (
@@ -26,7 +27,10 @@ export function ColourText({
             : 'That is no colour: write it as #rrggbb, 12, 34, 56, a name, or as in CSS.'
         }
         onError={setError}
-        onChange={(text) => onTake(writtenColour(text) ?? colour)}
+        onChange={(text) => {
+          const { hex, opacity } = writtenColour(text) ?? { hex: colour, opacity: 1 };
+          onTake(hex, opacity);
+        }}
       />
       {error && (
         <p role="alert" className="text-[12px] text-rust">

@@ -8,6 +8,8 @@ export interface ControlProps {
   label: string;
   shape: FieldShape;
   value: unknown;
+  /** Of the fields beside it, and its own. */
+  values: Values;
   /** A turn of a change under way, which onEnd ends; `beside` are fields beside this one that go with it. */
   onTurn: (value: unknown, beside?: Values) => void;
   onEnd: () => void;

@@ -130,7 +130,7 @@ const WeakColour = later(async () => ({
   default: (await import('../legibility/weak-colour.tsx')).WeakColour,
 }));
 
-const ColourControl: FC<ControlProps> = ({ label, value, isDiffering, onTurn, onEnd }) => {
+const ColourControl: FC<ControlProps> = ({ label, shape, value, values, isDiffering, onTurn, onEnd }) => {
   const roles = useHalfRoles();
   const of = useContext(OfPart);
   const colour = value as Colour;
@@ -141,7 +141,12 @@ const ColourControl: FC<ControlProps> = ({ label, value, isDiffering, onTurn, on
           label={label}
           value={isDiffering ? null : colour}
           roles={roles}
-          onTurn={onTurn}
+          onTurn={(next, opacity = 1) =>
+            onTurn(
+              next,
+              opacity < 1 ? shape.facts.withOpacity?.(Math.round(opacity * 100), values) : undefined,
+            )
+          }
           onEnd={onEnd}
         />
         {of && !isDiffering && !isRole(colour) && (

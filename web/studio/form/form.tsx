@@ -230,7 +230,7 @@ export function Field({
   of,
   values = {},
   ...rest
-}: Omit<ControlProps, 'label' | 'onError'> & { of?: string; values?: Values }) {
+}: Omit<ControlProps, 'label' | 'values' | 'onError'> & { of?: string; values?: Values }) {
   const [error, setError] = useState<string | null>(null);
   const { facts } = shape;
   const label = facts.labelFor?.(values) ?? facts.label;
@@ -255,6 +255,7 @@ export function Field({
   }
   const given = {
     ...rest,
+    values,
     label: spoken,
     shape: { ...shape, choices: choicesBeside(shape, values) },
     onError: setError,

@@ -107,6 +107,7 @@ function Cell({
         label={label}
         shape={shape}
         value={value}
+        values={{}}
         onTurn={(next) => onTurn(typeof next === 'string' ? next.trim() : next)}
         onEnd={onEnd}
         onError={onError}

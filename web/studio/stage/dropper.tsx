@@ -11,6 +11,7 @@ import { clamp, type Point } from '../../../core/values/geometry.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { useView, type Picking } from '../../stores/view.ts';
 import { awaitBackdrop } from '../../workers/pixels.ts';
+import { drawnColourAt } from './drawn-colour.ts';
 import { lookUp } from '../../../core/values/look-up.ts';
 
 /** Pixels seen in the magnified cell along a side (odd), and how large each is drawn, px. */
@@ -20,7 +21,7 @@ const CELL = 11;
 const BESIDE = 18;
 const EDGE = 8;
 
-/** Picks the colour of one pixel of the backdrop, by the pointer or by arrows. */
+/** Picks a colour off the screen, by the pointer or by arrows: that of what is drawn there, or of the backdrop's pixel. */
 export function Dropper({
   screen,
   scale,
@@ -35,7 +36,9 @@ export function Dropper({
   const { width, height } = screen.rect;
   const [at, setAt] = useState({ x: Math.floor(width / 2), y: Math.floor(height / 2) });
   useEffect(() => layer.current?.focus(), []);
-  const colour = pixels && colourAt(pixels, at.x, at.y);
+  const behind = pixels && colourAt(pixels, at.x, at.y);
+  const drawn = useDrawn(layer, at, scale, behind);
+  const colour = drawn ?? behind;
   const leave = () => useView.getState().pick(null);
   const take = () => {
     if (!colour) return;
@@ -113,6 +116,29 @@ export function Dropper({
       />
     </div>
   );
+}
+
+/** The colour of what is drawn on the screen over its backdrop at a point (px of the screen); null where nothing is. */
+function useDrawn(
+  layer: RefObject<HTMLDivElement | null>,
+  { x, y }: Point,
+  scale: number,
+  behind: string | null,
+): string | null {
+  const [drawn, setDrawn] = useState<string | null>(null);
+  useEffect(() => {
+    // Everything on the screen can be met while one picks; the layer above takes the presses.
+    const frame = layer.current?.closest('[data-frame]');
+    frame?.setAttribute('data-met', '');
+    return () => frame?.removeAttribute('data-met');
+  }, [layer]);
+  useLayoutEffect(() => {
+    const box = layer.current?.getBoundingClientRect();
+    const screen = layer.current?.closest('[data-frame]')?.querySelector('[data-screen]');
+    if (!box || !screen || !behind) return;
+    setDrawn(drawnColourAt(screen, box.left + (x + 0.5) * scale, box.top + (y + 0.5) * scale, behind));
+  }, [layer, x, y, scale, behind]);
+  return drawn;
 }
 
 /** Keeps a sign beside a point of a layer (px of the page), on the side where there is room, and within the window. */
