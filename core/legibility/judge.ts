@@ -2,7 +2,7 @@ import { intersection, type Point, type Rect, type Size } from '../values/geomet
 import { blurPixels } from '../backdrop/adjust.ts';
 import { backdropFor, drawnOf, type Drawn } from '../backdrop/drawn.ts';
 import { tonesOf } from '../backdrop/read-tones.ts';
-import { TONES_WIDTH, type Tones } from '../backdrop/tones.ts';
+import { isDark, TONES_WIDTH, type Tones } from '../backdrop/tones.ts';
 import { paletteOf, type Surface } from '../colour/look.ts';
 import { toBytes } from '../values/colour.ts';
 import type { Pixels } from '../colour/extract.ts';
@@ -120,7 +120,7 @@ export async function judgeDesk(
   only: string | null = null,
 ): Promise<Judgement[]> {
   const worst = new Map<string, Judgement>();
-  const shown = halvesIn(desk.look.half);
+  const shown = await halvesShown(desk, conditions, sight);
   for (const half of halves) {
     const isShown = shown.includes(half);
     for (const view of viewsOf(desk, only)) {
@@ -132,6 +132,19 @@ export async function judgeDesk(
     }
   }
   return [...worst.values()].sort((a, b) => Number(b.isShown) - Number(a.isShown) || enough(a) - enough(b));
+}
+
+/** The halves that a desk comes to be in: by its backdrop, those that whatever may lie behind its first screen makes it. */
+async function halvesShown(
+  desk: Desk,
+  conditions: JudgeConditions,
+  { tonesOf }: Sight,
+): Promise<readonly Half[]> {
+  const [screen] = desk.screens;
+  if (desk.look.half.by !== 'backdrop' || !screen) return halvesIn(desk.look.half);
+  const deciding = layersOf(desk, screen, { half: 'light' }, conditions);
+  const known = await Promise.all(deciding.map(({ drawn }) => tonesOf(drawn)));
+  return halves.filter((half) => known.some((tones) => !tones || isDark(tones) === (half === 'dark')));
 }
 
 /** Every text of a desk in one half, or of one part of it, over all that may lie behind it. */
@@ -189,7 +202,7 @@ function screenOfMenu(menu: MenuKey, { edges, screens }: Desk): string {
 function layersOf(
   desk: Desk,
   screen: Screen,
-  { half }: Scene,
+  { half }: Pick<Scene, 'half'>,
   { moment, workspace = 0 }: JudgeConditions,
 ): { drawn: Drawn; backdrop: string; entry: string | null }[] {
   const palette = paletteOf(desk.look.roles[half]);

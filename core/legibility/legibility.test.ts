@@ -187,6 +187,39 @@ describe('judging whether a text can be read', () => {
     ]);
   });
 
+  it('counts apart the half that no backdrop makes of a desk which goes by its backdrop', async () => {
+    const desk = deskWith({ kind: 'matte', tint: 'ground' });
+    const byBackdrop = (motifs: readonly ('night' | 'fog')[]): Desk => ({
+      ...desk,
+      look: { ...desk.look, half: { by: 'backdrop' } },
+      backdrops: [
+        createBackdrop('back', {
+          kind: 'rotation',
+          entries: motifs.map((motif) => ({
+            id: motif,
+            source: createMotif(motif, 4, { colours: 'own', follows: false }),
+          })),
+          change: { by: 'every', minutes: 60 },
+          shuffled: false,
+          fade: 0,
+        }),
+      ],
+    });
+    const shown = async (of: Desk) =>
+      new Set(
+        (await judgeDesk(of, now, sightBy(bakedPixels), 'clock'))
+          .filter(({ isShown }) => isShown)
+          .map(({ half }) => half),
+      );
+    expect(await shown(byBackdrop(['night']))).to.deep.equal(new Set(['dark']));
+    expect(await shown(byBackdrop(['fog']))).to.deep.equal(new Set(['light']));
+    const both = await judgeDesk(byBackdrop(['night', 'fog']), now, sightBy(bakedPixels), 'clock');
+    expect(both.every(({ isShown }) => isShown)).to.equal(true);
+    // Where nobody knows, both may come.
+    const unknown = await judgeDesk(byBackdrop(['night']), now, unmapped(bakedPixels), 'clock');
+    expect(unknown.every(({ isShown }) => isShown)).to.equal(true);
+  });
+
   it('sees a part that lies beneath, and leaves out what does not', async () => {
     const desk = deskWith({ kind: 'bare', shadow: 0 }, {}, white);
     const beneath: Widget = {

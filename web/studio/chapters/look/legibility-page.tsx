@@ -192,9 +192,7 @@ function Unshown({
   const told =
     weak === 0 ? 'Everything could be read there.' : `There ${weak} of ${judgements.length} are weak.`;
   return (
-    <Folded
-      title={`The ${judgements[0]?.half} half is never shown: the desk is fixed to the other one. ${told}`}
-    >
+    <Folded title={`The ${judgements[0]?.half} half is never shown as the desk is now. ${told}`}>
       {() => <ByPart judgements={worthListing(judgements).slice(0, MOST_ROWS)} row={row} />}
     </Folded>
   );
