@@ -122,7 +122,7 @@ export const EdgeFrame = z.looseObject({
     {
       label: 'Surface',
       hint: 'What it is drawn on: as long as it is, along the whole side, or nothing',
-      choices: { strip: 'Its length', side: 'Whole side', none: 'None' },
+      choices: { strip: 'Its length', side: 'The side', none: 'None' },
     },
   ),
   growth: field(Growth.clone(), { label: 'Growth', when: isDock }),

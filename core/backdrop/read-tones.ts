@@ -34,7 +34,7 @@ export function tonesOf({ width, height, data }: Pixels): Tones {
         );
     }
   }
-  return { columns, rows, cells, palettes: palettesOf({ width, height, data }) };
+  return { columns, rows, cells };
 }
 
 function meanOf(values: readonly number[]): number {
@@ -45,6 +45,11 @@ function meanOf(values: readonly number[]): number {
 
 /** How many colours of a picture a palette is drawn from. */
 const SWATCHES = 8;
+
+/** The map of a picture, with the palettes that are drawn from it. */
+export function withPalettes(pixels: Pixels): Tones {
+  return { ...tonesOf(pixels), palettes: palettesOf(pixels) };
+}
 
 function palettesOf(pixels: Pixels): Palettes {
   const swatches = extractPalette(pixels, SWATCHES);

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { schemeNames } from '../colour/schema.ts';
-import { tonesOf } from './read-tones.ts';
+import { tonesOf, withPalettes } from './read-tones.ts';
 import { isDark, packTones, toneBehind, unpackTones, type Tones } from './tones.ts';
 
 /** A picture of greys, by where they are. */
@@ -102,7 +102,7 @@ describe('a map of tones', () => {
   });
 
   it('leaves as bytes and comes back, and bytes that are none are refused', () => {
-    const tones = tonesOf(picture(100, 40, (x, y) => (x + y) % 256));
+    const tones = withPalettes(picture(100, 40, (x, y) => (x + y) % 256));
     expect(unpackTones(packTones(tones))).to.deep.equal(tones);
     expect(Object.keys(tones.palettes ?? {})).to.deep.equal([...schemeNames]);
     const { palettes: _, ...bare } = tones;

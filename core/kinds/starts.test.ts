@@ -17,7 +17,9 @@ const schemas = [
   Object.entries(schema.shape as Record<string, z.ZodType>).flatMap(([key, list]) => {
     const inner = unwrapped(list);
     const isList = inner instanceof z.ZodArray && inner.element instanceof z.ZodObject;
-    return isList && fieldOf(list) && !byPage.has(key) ? [{ schema, faces, key, list }] : [];
+    // Chips say what there is to add by themselves.
+    const isRows = isList && fieldOf(list) && fieldOf(list)?.control !== 'chips';
+    return isRows && !byPage.has(key) ? [{ schema, faces, key, list }] : [];
   }),
 );
 

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { DAWN, clockAt, emptyDesk, fromCorner } from '../../tests/support/desks.ts';
 import { bakedPixels } from '../../tests/support/pixels.ts';
-import { tonesOf } from '../backdrop/read-tones.ts';
+import { withPalettes } from '../backdrop/read-tones.ts';
 import type { Tones } from '../backdrop/tones.ts';
 import { extractPalette } from '../colour/extract.ts';
 import { schemeNames } from '../colour/schema.ts';
@@ -10,7 +10,7 @@ import { createBackdrop, createMotif } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
 import { startHistory, edit, undo } from '../desk/history.ts';
 import { edits } from '../desk/edits/edits.ts';
-import { enough, judgeDesk, sightBy } from '../legibility/judge.ts';
+import { enough, judgeDesk, type Sight } from '../legibility/judge.ts';
 import { backdropsOf } from './backdrop.ts';
 import { createMemory } from './memory.ts';
 import { rolesNow } from './look.ts';
@@ -27,10 +27,15 @@ const following: Desk = { ...desk, look: { ...desk.look, follows: 'vivid' } };
 /** A map of one colour, with the palettes that come of it. */
 function mapOf([r, g, b]: readonly [number, number, number]): Tones {
   const data = new Uint8ClampedArray(96 * 54 * 4).map((_, at) => [r, g, b, 255][at % 4] ?? 0);
-  return tonesOf({ width: 96, height: 54, data });
+  return withPalettes({ width: 96, height: 54, data });
 }
 const rust = new Map([[screen, mapOf([150, 70, 40])]]);
 const moss = new Map([[screen, mapOf([60, 110, 60])]]);
+
+const sight: Sight = {
+  pixelsOf: bakedPixels,
+  tonesOf: async (drawn) => withPalettes(await bakedPixels(drawn, { width: 480, height: 270 })),
+};
 
 describe('a palette that follows the backdrop', () => {
   it('is drawn from what lies behind the first screen, in its way and both halves; unknown, it is the desk’s own', () => {
@@ -97,17 +102,11 @@ describe('a palette that follows the backdrop', () => {
       widgets: [...following.widgets, clockAt('other', place)],
       backdrops: [createBackdrop('back', createMotif('night', 4, { colours: 'own', follows: false }))],
     };
-    const judged = (await judgeDesk(two, { moment: DAWN }, sightBy(bakedPixels))).filter(
-      ({ isShown }) => isShown,
-    );
+    const judged = (await judgeDesk(two, { moment: DAWN }, sight)).filter(({ isShown }) => isShown);
     const inks = (part: string) => judged.filter((one) => one.part === part).map(({ colour }) => colour);
     expect(new Set(inks('clock'))).to.deep.equal(new Set(inks('other')));
     expect(Math.min(...judged.map(enough))).to.be.at.least(1);
-    const own = await judgeDesk(
-      { ...two, look: { ...two.look, follows: null } },
-      { moment: DAWN },
-      sightBy(bakedPixels),
-    );
+    const own = await judgeDesk({ ...two, look: { ...two.look, follows: null } }, { moment: DAWN }, sight);
     expect(own.find(({ part, isShown }) => isShown && part === 'clock')?.colour).to.not.equal(
       inks('clock')[0],
     );

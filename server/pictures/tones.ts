@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import { tonesOf } from '../../core/backdrop/read-tones.ts';
+import { withPalettes } from '../../core/backdrop/read-tones.ts';
 import { packTones } from '../../core/backdrop/tones.ts';
 
 /** The map of tones of a backdrop that was made, as bytes. */
@@ -9,5 +9,5 @@ export async function tonesIn(made: Buffer): Promise<Buffer> {
     .ensureAlpha()
     .raw({ depth: 'uchar' })
     .toBuffer({ resolveWithObject: true });
-  return Buffer.from(packTones(tonesOf({ width: info.width, height: info.height, data })));
+  return Buffer.from(packTones(withPalettes({ width: info.width, height: info.height, data })));
 }

@@ -179,7 +179,7 @@ withApp('editing', ({ server, open }) => {
   it('says when the items of an edge do not fit', async () => {
     const page = await open('/desk/dawn-count');
     await chooseEdge(page, 'dock');
-    await page.getByRole('textbox', { name: 'Icons, exact' }).fill('150');
+    await page.getByRole('textbox', { name: 'Icon size, exact' }).fill('150');
     await page.keyboard.press('Enter');
     await page.getByRole('textbox', { name: 'Thickness, exact' }).fill('160');
     await page.keyboard.press('Enter');

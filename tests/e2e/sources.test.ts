@@ -79,6 +79,7 @@ withApp('what widgets read', ({ server, open }) => {
     await page.getByRole('button', { name: 'Widgets', exact: true }).click();
     await page.getByRole('button', { name: /^Tide/ }).click();
     await page.getByText('the next day').waitFor();
+    await page.getByRole('complementary').getByRole('button', { name: 'More', exact: true }).click();
     const amplitude = page.getByRole('textbox', { name: 'Constituent 1: amplitude' });
     await amplitude.fill('90');
     await page.keyboard.press('Enter');
