@@ -160,7 +160,7 @@ export const compositions: readonly Composition[] = [
   },
   {
     id: 'tiles',
-    title: 'Honeycomb',
+    title: 'Tiles and words',
     make(desk, screen) {
       const { put, at } = setting(desk, screen);
       return {
@@ -181,7 +181,7 @@ export const compositions: readonly Composition[] = [
               id: 'tiles',
               type: 'tiles',
               face: 'hexagons',
-              options: { size: 128, gap: 12, cells: honeycomb(desk) },
+              options: { size: 128, gap: 12, cells: oneAndSix(desk) },
             },
             at('left', 3 * MARGIN, 0),
           ),
@@ -240,7 +240,7 @@ export const compositions: readonly Composition[] = [
 ];
 
 /** Seven of the desk's applications: one, and six around it. */
-function honeycomb({ applications }: Desk): object[] {
+function oneAndSix({ applications }: Desk): object[] {
   const places = [
     [0, 0],
     [0, 1],

@@ -6,7 +6,7 @@ import { isDatePattern } from '../sources/time/time.ts';
 import { uses, type Use } from '../text/schema.ts';
 import { isZone } from '../values/earth.ts';
 import { families, familyTitles } from '../values/family.ts';
-import { field } from '../values/field.ts';
+import { field, type FieldFacts } from '../values/field.ts';
 import { Colour } from '../values/roles.ts';
 import type { FontName } from './layout.ts';
 
@@ -42,8 +42,12 @@ export function datePattern(start: string, label = 'Date') {
   );
 }
 
-export function colourOption(start: z.output<typeof Colour>, label = 'Colour') {
-  return field(Colour.default(start), { label, control: 'colour', group: 'Letters and colours' });
+export function colourOption(
+  start: z.output<typeof Colour>,
+  label = 'Colour',
+  more: Pick<FieldFacts, 'withOpacity'> = {},
+) {
+  return field(Colour.default(start), { label, control: 'colour', group: 'Letters and colours', ...more });
 }
 
 /** Where a part's readings of a source come from. */

@@ -27,7 +27,7 @@ export const WidgetFrame = z.looseObject({
   finish: OwnFinish,
   locked: field(z.boolean(), { label: 'Locked', is: 'content', group: 'Locking' }),
   clicksThrough: field(z.boolean(), {
-    label: 'Click-through',
+    label: 'Passes clicks on',
     hint: 'A press goes to what lies beneath it',
     is: 'content',
     group: 'Locking',

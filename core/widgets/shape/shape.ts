@@ -17,6 +17,9 @@ const isOf =
   (_: unknown, face: string | null) =>
     face !== null && some.includes(face);
 
+/** Percent: fainter than that nobody sees it. */
+const LEAST_OPACITY = 5;
+
 const options = z.looseObject({
   text: field(z.string().max(200).default('Marrow Point'), {
     label: 'Text',
@@ -87,7 +90,7 @@ const options = z.looseObject({
     control: 'slider',
     when: isOf('line', 'box', 'brackets'),
   }),
-  opacity: field(z.number().min(5).max(100).default(100), {
+  opacity: field(z.number().min(LEAST_OPACITY).max(100).default(100), {
     label: 'Opacity',
     unit: '%',
     control: 'slider',
@@ -95,7 +98,9 @@ const options = z.looseObject({
     when: (_, face) => face !== 'words',
   }),
   type: fieldWhen(TypeOption, isOf('words')),
-  colour: colourOption('ink'),
+  colour: colourOption('ink', undefined, {
+    withOpacity: (percent) => ({ opacity: Math.max(LEAST_OPACITY, percent) }),
+  }),
 });
 export type ShapeOptions = z.output<typeof options>;
 export type ShapeFace = (typeof faces)[number]['id'];

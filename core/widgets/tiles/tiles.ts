@@ -130,7 +130,7 @@ const options = z.looseObject({
     group: 'Letters and colours',
   }),
   type: fieldWhen(TypeOption, ({ labels }) => labels === true),
-  cell: colourOption('surface', 'Cells'),
+  cell: colourOption('surface', 'Cells', { withOpacity: (opacity) => ({ opacity }) }),
   opacity: field(z.number().min(0).max(100).default(88), {
     label: 'Opacity',
     unit: '%',

@@ -9,9 +9,11 @@ import { Row } from '../../ui/section.tsx';
 /** How well the weakest text of a part can be read; it leads to what would mend it. */
 export function LegibilityRow({ part }: { part: string }) {
   useJudging();
-  const worst = useLegibility((state) => state.judgements?.find((one) => one.part === part));
+  const worst = useLegibility(({ judgements, isBusy }) =>
+    isBusy ? undefined : judgements?.find((one) => one.part === part),
+  );
   const halves = useDesk(({ history }) => (history ? halvesIn(history.present.look.half).length : 1));
-  const isKnown = useLegibility((state) => state.judgements !== null);
+  const isKnown = useLegibility(({ judgements, isBusy }) => judgements !== null && !isBusy);
   const over = useDesk(({ history }) => {
     const source = history?.present.backdrops.find(({ id }) => id === worst?.backdrop)?.source;
     return source?.kind === 'rotation' ? source.entries.length : 1;

@@ -105,7 +105,7 @@ const words: Record<string, string> = {
   music: 'Widgets: sound',
   'widget size': 'Scale',
   'lock position': 'Locked',
-  'ignore mouse': 'Click-through',
+  'ignore mouse': 'Passes clicks on',
   timezone: 'Time zone',
   'world clock': 'Time zone|Add clock, zones',
   'second hand': 'Seconds',

@@ -90,7 +90,7 @@ const groups: readonly (readonly string[])[] = [
   ['widgets: sound', 'music', 'audio', 'playlist', 'songs', 'mp3'],
   ['scale', 'resize widget', 'widget size', 'bigger', 'smaller', 'zoom widget'],
   ['locked', 'lock position', 'pin in place', 'lock widget', 'fix in place'],
-  ['click-through', 'clickthrough', 'pass clicks on', 'ignore mouse'],
+  ['passes clicks on', 'clickthrough', 'clicks through', 'ignore mouse'],
   ['time zone', 'timezone', 'world clock', 'utc offset'],
   ['seconds', 'show seconds', 'second hand'],
   ['windows: title', 'title bar', 'titlebar', 'window title', 'caption'],

@@ -15,7 +15,8 @@ export function LegibilityLayer({ screen, scale }: { screen: SceneScreen; scale:
   // What a half that is only looked at would be like is told while it is looked at.
   const isSeen = useSeenHalf();
   // Names that are told while something is pointed at are tinted only where they are weak.
-  const judgements = (useLegibility((state) => state.judgements) ?? []).filter(
+  // Of a desk that has changed since, nothing is said.
+  const judgements = (useLegibility((state) => (state.isBusy ? null : state.judgements)) ?? []).filter(
     (one) =>
       one.screen === screen.id && shown.has(one.part) && isSeen(one) && (!one.isTold || enough(one) < 1),
   );
