@@ -34,7 +34,8 @@ export function pastBarrels(root: string): Plugin {
 const NAMED = /^(?:(\w+) as )?(\w+)$/;
 
 function iconFrom(name: string, icons: ReadonlyMap<string, string>): string | null {
-  if (name.startsWith('type ')) return `import { ${name} } from 'lucide-react';`;
+  // A type that stands in an import by itself would leave one of the whole behind.
+  if (name.startsWith('type ')) return `import type { ${name.slice('type '.length)} } from 'lucide-react';`;
   const [, given, own = ''] = NAMED.exec(name) ?? [];
   const file = icons.get(given ?? own);
   return file ? `import ${own} from '${file}';` : null;
