@@ -32,15 +32,12 @@ interface Layer {
  */
 export function sharedFields(desk: Desk, ids: readonly string[]): SharedField[] {
   const found = new Map<string, { facts: FieldFacts; schemas: z.ZodType[]; values: unknown[] }>();
-  for (const { schema, values, face } of layersOf(desk, ids))
-    for (const [key, inner] of Object.entries(schema.shape)) {
-      const facts = fieldOf(inner as z.ZodType);
-      const is = facts && identityOf(key, inner as z.ZodType, facts);
-      if (!facts || !is || facts.when?.(values, face) === false) continue;
+  for (const layer of layersOf(desk, ids))
+    for (const { is, key, facts, schema } of effectiveIn(layer)) {
       const known = found.get(is) ?? { facts, schemas: [], values: [] };
       found.set(is, known);
-      known.schemas.push(inner as z.ZodType);
-      known.values.push(lookUp(values, key));
+      known.schemas.push(schema);
+      known.values.push(lookUp(layer.values, key));
     }
   return [...found]
     .filter(([, { values }]) => values.length > 1)
@@ -51,15 +48,20 @@ export const sharedEdits = {
   /** Gives all of some things one value of a field that they share; what does not take it stays. */
   setShared: (ids: readonly string[], is: string, value: unknown) =>
     editOf('Several', (desk) => {
-      for (const { schema, values } of layersOf(desk, ids))
-        for (const [key, inner] of Object.entries(schema.shape)) {
-          const facts = fieldOf(inner as z.ZodType);
-          if (!facts || identityOf(key, inner as z.ZodType, facts) !== is) continue;
-          if ((inner as z.ZodType).safeParse(value).success)
-            Object.assign(values, { [key]: structuredClone(value) });
-        }
+      for (const layer of layersOf(desk, ids))
+        for (const { key, schema } of effectiveIn(layer).filter((field) => field.is === is))
+          if (schema.safeParse(value).success) Object.assign(layer.values, { [key]: structuredClone(value) });
     }),
 };
+
+/** The fields of one value that have an effect in a layer. */
+function effectiveIn({ schema, values, face }: Layer) {
+  return Object.entries(schema.shape as Record<string, z.ZodType>).flatMap(([key, inner]) => {
+    const facts = fieldOf(inner);
+    const is = facts && identityOf(key, inner, facts);
+    return is && facts.when?.(values, face) !== false ? [{ is, key, facts, schema: inner }] : [];
+  });
+}
 
 function layersOf(desk: Desk, ids: readonly string[]): Layer[] {
   const chosen = new Set(ids);
