@@ -19,7 +19,7 @@ import { learnDesk } from '../core/scene/learn.ts';
 import { formatMoment } from '../core/sources/time/time.ts';
 import { bake } from '../server/pictures/bake.ts';
 import { shownSize } from '../server/pictures/render.ts';
-import { tonesIn } from '../server/pictures/tones.ts';
+import { mapTones } from '../server/pictures/tones.ts';
 
 /** Exit codes, for scripts. */
 export const EXIT = { fine: 0, refused: 1, usage: 2, unreadable: 3 } as const;
@@ -208,7 +208,7 @@ async function tonesOfDrawn(
   if (path && picture) await writeFile(path, picture.bytes);
   const size = shownSize(drawn, TONES_WIDTH);
   const made = await bake({ drawn, path, ...size, format: 'webp', isForShow: true });
-  return unpackTones(await tonesIn(made));
+  return unpackTones(await mapTones({ made, hasPalettes: true }));
 }
 
 /** The desk with its first screen at another size. */

@@ -263,6 +263,10 @@ describe('pictures on the server', () => {
     expect(told.headers['cache-control']).to.contain('immutable');
     const tones = unpackTones(new Uint8Array(told.body as Buffer));
     expect([tones?.columns, tones?.rows]).to.deep.equal([96, 54]);
+    expect(tones?.palettes).to.equal(undefined);
+    const drawnToo = unpackTones(new Uint8Array((await get('/tones?palettes=1&')).body as Buffer));
+    expect(drawnToo?.cells).to.deep.equal(tones?.cells);
+    expect(Object.keys(drawnToo?.palettes ?? {})).to.include.members(['calm', 'vivid']);
     // Another way: the shown picture made as small as the map.
     const mean = await sharp((await get('?width=480&')).body as Buffer)
       .resize(96, 54, { kernel: 'nearest' })

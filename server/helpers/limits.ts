@@ -26,6 +26,7 @@ const limits: { [Name in WorkName]: LimitsFor<Name> } = {
           : Math.min(430, resting + 20 * megapixels),
     };
   },
+  mapTones: { mostMs: 10_000, memory: 300 },
   takePicture: { mostMs: 25_000, memory: 400 },
   drawIcon: { mostMs: 4000, memory: 250 },
   showPicture: { mostMs: 25_000, memory: 400 },

@@ -8,6 +8,7 @@ export type Answer<Value = unknown> =
 /** What helpers can do. Each loads what it needs when it is asked for: a helper holds no more than its work takes. */
 const work = {
   bake: async () => (await import('../pictures/bake.ts')).bake,
+  mapTones: async () => (await import('../pictures/tones.ts')).mapTones,
   takePicture: async () => (await import('../pictures/take.ts')).takePicture,
   drawIcon: async () => (await import('../pictures/take.ts')).drawIcon,
   showPicture: async () => (await import('../pictures/take.ts')).showPicture,

@@ -6,7 +6,6 @@ import { LONGEST_DRAWN, LONGEST_WEBP } from './formats.ts';
 import type { BakeFormat } from '../../core/wire/wire.ts';
 import { CACHE_BYTES, createCache } from './cache.ts';
 import { asBuffer, type PictureStore } from './store.ts';
-import { tonesIn } from './tones.ts';
 
 /** Widths in px that pictures are shown at; a wish is rounded up to one of them. */
 export const WIDTHS = [240, 480, 960, 1920, 2560, 3840];
@@ -84,11 +83,14 @@ export function createRenderer(
     cacheBytes: cache.bytes,
     backdrop,
 
-    /** How dark and light a backdrop is, and where, from a small picture of it. */
-    async tones(drawn: Drawn, signal?: AbortSignal): Promise<Buffer> {
+    /** How dark and light a backdrop is, and where, from a small picture of it; with palettes drawn from that, if wanted. */
+    async tones(drawn: Drawn, hasPalettes: boolean, signal?: AbortSignal): Promise<Buffer> {
       return cache.get(
-        `tones and palettes ${DRAWING} ${JSON.stringify(drawn)}`,
-        async (wanted) => tonesIn(await backdrop(drawn, TONES_WIDTH, wanted)),
+        `${hasPalettes ? 'tones and palettes' : 'tones'} ${DRAWING} ${JSON.stringify(drawn)}`,
+        async (wanted) => {
+          const made = await backdrop(drawn, TONES_WIDTH, wanted);
+          return asBuffer(await helpers.run('mapTones', { made, hasPalettes }, { signal: wanted }));
+        },
         signal,
       );
     },

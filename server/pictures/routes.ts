@@ -54,8 +54,9 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer, incomi
 
   router.get('/backdrops/tones', async (request, response) => {
     const drawn = readDrawn(request.query['drawn']);
+    const hasPalettes = request.query['palettes'] === '1';
     await whileWaiting(response, async (signal) =>
-      sendForGood(response, await renderer.tones(drawn, signal), 'application/octet-stream'),
+      sendForGood(response, await renderer.tones(drawn, hasPalettes, signal), 'application/octet-stream'),
     );
   });
 

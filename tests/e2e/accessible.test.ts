@@ -57,7 +57,7 @@ withApp('accessibility', ({ open }) => {
       .getByRole('button', { name: /^Findings/ })
       .click();
     await page.getByRole('heading', { name: 'Findings', level: 2 }).waitFor();
-    await page.getByText('Looking…').waitFor({ state: 'detached' });
+    await page.getByText('Looking…').first().waitFor({ state: 'detached' });
     await holds(page);
     await handle(page, 'load').click();
     await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();

@@ -66,7 +66,7 @@ async function solvedAt(server: RunningServer, desk: Desk, backdropStep: number)
   const [[screen, behind] = []] = [...backdropsOf(desk, { moment, backdropStep })];
   if (!screen || !behind) throw new Error('Nothing behind');
   const drawn = encodeURIComponent(JSON.stringify(nearerOf(behind)));
-  const told = await fetch(`${server.address}/api/backdrops/tones?drawn=${drawn}`);
+  const told = await fetch(`${server.address}/api/backdrops/tones?drawn=${drawn}&palettes=1`);
   const tones = unpackTones(new Uint8Array(await told.arrayBuffer()));
   if (!tones) throw new Error('No map');
   return solve(desk, { moment, backdropStep, tones: new Map([[screen, tones]]) });

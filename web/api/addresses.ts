@@ -13,9 +13,10 @@ export function sketchAddress(drawn: Drawn): string | null {
   return `/api/backdrops/sketch?drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
 }
 
-/** Where it is told how dark and light a backdrop is. */
-export function tonesAddress(drawn: Drawn): string {
-  return `/api/backdrops/tones?drawn=${encodeURIComponent(JSON.stringify(drawn))}`;
+/** Where it is told how dark and light a backdrop is, and which palettes are drawn from it. */
+export function tonesAddress(drawn: Drawn, hasPalettes: boolean): string {
+  const palettes = hasPalettes ? '&palettes=1' : '';
+  return `/api/backdrops/tones?drawn=${encodeURIComponent(JSON.stringify(drawn))}${palettes}`;
 }
 
 /** Where a piece's cover lies, as a square picture. */

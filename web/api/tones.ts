@@ -1,5 +1,6 @@
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { unpackTones, type Tones } from '../../core/backdrop/tones.ts';
+import type { Desk } from '../../core/desk/desk.ts';
 import { tonesAddress } from './addresses.ts';
 
 /** Of how many backdrops the map is kept: a desk that follows the sky has another with every minute. */
@@ -8,23 +9,27 @@ const MOST = 60;
 const known = new Map<string, Tones | null>();
 const underWay = new Map<string, Promise<Tones | null>>();
 
-/** The same for the same: solving asks with every turn of a drag. */
-const addresses = new WeakMap<Drawn, string>();
+/** The same for the same, without palettes and with them: solving asks with every turn of a drag. */
+const addresses = [new WeakMap<Drawn, string>(), new WeakMap<Drawn, string>()] as const;
 
-function addressOf(drawn: Drawn): string {
-  let address = addresses.get(drawn);
-  if (address === undefined) addresses.set(drawn, (address = tonesAddress(drawn)));
+function addressOf(drawn: Drawn, hasPalettes: boolean): string {
+  const made = addresses[hasPalettes ? 1 : 0];
+  let address = made.get(drawn);
+  if (address === undefined) made.set(drawn, (address = tonesAddress(drawn, hasPalettes)));
   return address;
 }
 
+/** Whether a desk needs the palettes of what lies behind it. */
+export const needsPalettes = ({ look }: Pick<Desk, 'look'>): boolean => look.follows !== null;
+
 /** The map of a backdrop, where it is here; undefined where nobody asked for it yet. */
-export function knownTones(drawn: Drawn): Tones | null | undefined {
-  return known.get(addressOf(drawn));
+export function knownTones(drawn: Drawn, hasPalettes: boolean): Tones | null | undefined {
+  return known.get(addressOf(drawn, hasPalettes));
 }
 
 /** How dark and light a backdrop is and where; null where that can't be had. Rejects while the server does not answer. */
-export function fetchTones(drawn: Drawn): Promise<Tones | null> {
-  const address = addressOf(drawn);
+export function fetchTones(drawn: Drawn, hasPalettes: boolean): Promise<Tones | null> {
+  const address = addressOf(drawn, hasPalettes);
   const before = known.get(address);
   if (before !== undefined) return Promise.resolve(before);
   let work = underWay.get(address);

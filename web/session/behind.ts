@@ -4,7 +4,7 @@ import { isDark, type Tones } from '../../core/backdrop/tones.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import { backdropsOf, decidingBackdrop, nearerOf } from '../../core/scene/backdrop.ts';
 import type { Scene } from '../../core/scene/scene.ts';
-import { fetchTones, knownTones } from '../api/tones.ts';
+import { fetchTones, knownTones, needsPalettes } from '../api/tones.ts';
 import { persist } from '../later.ts';
 import { useConditions } from './conditions.ts';
 
@@ -19,6 +19,8 @@ const wanted = new Map<string, Drawn>();
 let deciding: Drawn | null = null;
 /** What comes next on the first screen, where the palette follows it: worked out before it is there. */
 let ahead: Drawn | null = null;
+/** Whether the desk's palette follows it. */
+let hasPalettes = false;
 let isAsking = false;
 
 function put(screen: string, tones: Tones | null): void {
@@ -38,15 +40,16 @@ function decide(tones: Tones | null): void {
 /** Gives solving what is known of what lies behind now; what is not known yet leaves what there was. */
 function giveKnown(): void {
   for (const [screen, drawn] of wanted) {
-    const known = knownTones(drawn);
+    const known = knownTones(drawn, hasPalettes);
     if (known !== undefined) put(screen, known);
   }
-  const known = deciding && knownTones(deciding);
+  const known = deciding && knownTones(deciding, hasPalettes);
   if (known !== undefined) decide(known);
 }
 
 /** Follows what lies behind a scene. While something is turned by hand, what it is in the end is asked for. */
 export function followBehind(desk: Desk, { screens }: Scene): void {
+  hasPalettes = needsPalettes(desk);
   wanted.clear();
   for (const { id, backdrop } of screens) wanted.set(id, nearerOf(backdrop));
   const conditions = useConditions.getState();
@@ -64,11 +67,13 @@ async function askForMissing(): Promise<void> {
   if (isAsking) return;
   isAsking = true;
   while (!useConditions.getState().isHeld) {
-    const next = [...wanted.values(), deciding, ahead].find((one) => one && knownTones(one) === undefined);
+    const next = [...wanted.values(), deciding, ahead].find(
+      (one) => one && knownTones(one, hasPalettes) === undefined,
+    );
     if (!next) break;
     // The server may be gone for a while; another backdrop may lie there by then.
-    await persist(() => fetchTones(next)).catch(() => null);
-    if (knownTones(next) === undefined) break;
+    await persist(() => fetchTones(next, hasPalettes)).catch(() => null);
+    if (knownTones(next, hasPalettes) === undefined) break;
     giveKnown();
   }
   isAsking = false;
@@ -80,7 +85,7 @@ async function askForMissing(): Promise<void> {
  */
 const LONGEST_DECIDING = 1500;
 const LONGEST_WAIT = 400;
-const LONGEST_HIDDEN = 3000;
+const LONGEST_HIDDEN = 6000;
 
 /** Whether bare parts wait for what lies behind them: they are not seen meanwhile, rather than in colours that turn. */
 export const useAwaitsBehind = create<{ isAwaited: boolean }>()(() => ({ isAwaited: false }));
@@ -118,12 +123,12 @@ async function tonesBehind(desk: Desk): Promise<(readonly [string, Tones | null]
   const mine = opened;
   const conditions = useConditions.getState();
   const decides = decidingBackdrop(desk, conditions);
-  const decided = decides && (await fetchTones(decides).catch(() => null));
+  const decided = decides && (await fetchTones(decides, needsPalettes(desk)).catch(() => null));
   if (decides && mine === opened) decide(decided);
   const isDarkBehind = decided && isDark(decided);
   return Promise.all(
     [...backdropsOf(desk, { ...conditions, isDarkBehind })].map(async ([screen, backdrop]) => {
-      const tones = await fetchTones(nearerOf(backdrop)).catch(() => null);
+      const tones = await fetchTones(nearerOf(backdrop), needsPalettes(desk)).catch(() => null);
       return [screen, tones] as const;
     }),
   );

@@ -11,7 +11,7 @@ import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { learnWindows } from '../../core/scene/windows/learn.ts';
 import { backdropAddress } from '../api/addresses.ts';
-import { fetchTones } from '../api/tones.ts';
+import { fetchTones, needsPalettes } from '../api/tones.ts';
 import { offer } from './offer.ts';
 
 /** Work on pixels, off the page. Sources come from the server as they lie on the screen; the rest is done here. */
@@ -73,7 +73,10 @@ async function readColours(drawn: Drawn, size: Size): Promise<Swatch[]> {
   return extractPalette(await pixelsOf(drawn, size), 8);
 }
 
-const sight: Sight = { pixelsOf, tonesOf: fetchTones };
+const sightOf = (desk: Desk): Sight => ({
+  pixelsOf,
+  tonesOf: (drawn) => fetchTones(drawn, needsPalettes(desk)),
+});
 
 /** Whatever is on the desk, its menus, and the windows on it. */
 async function learnAll(desk: Desk, { windows = [] }: JudgeConditions): Promise<void> {
@@ -82,12 +85,12 @@ async function learnAll(desk: Desk, { windows = [] }: JudgeConditions): Promise<
 
 async function judge(desk: Desk, conditions: JudgeConditions): Promise<Judgement[]> {
   await learnAll(desk, conditions);
-  return judgeDesk(desk, conditions, sight);
+  return judgeDesk(desk, conditions, sightOf(desk));
 }
 
 async function findMends(desk: Desk, conditions: JudgeConditions, judgement: Judgement): Promise<Mend[]> {
   await learnAll(desk, conditions);
-  return mendsFor(desk, conditions, judgement, sight);
+  return mendsFor(desk, conditions, judgement, sightOf(desk));
 }
 
 async function findAllMends(
@@ -95,7 +98,7 @@ async function findAllMends(
   conditions: JudgeConditions,
 ): Promise<{ mends: Mend[]; left: number }> {
   await learnAll(desk, conditions);
-  return mendAll(desk, conditions, sight);
+  return mendAll(desk, conditions, sightOf(desk));
 }
 
 const worker = { paint, readColours, judge, findMends, mendAll: findAllMends };
