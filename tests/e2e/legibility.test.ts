@@ -142,7 +142,22 @@ withApp('legibility', ({ server, open }) => {
       (old) => document.querySelectorAll('[data-judged="weak"]').length === old,
       count,
     );
-    // All of it at once, in one step.
+    await page.keyboard.press('Control+z');
+    await page.getByText('Everything can be read').waitFor();
+    // A part says it of itself, too.
+    await handle(page, 'load').click();
+    await page.getByRole('button', { name: /^(Reads well|Hard to read)/ }).waitFor();
+  });
+
+  it('mends all at once in one step, and tells each weak text where no other label is', async () => {
+    const page = await openAt('/desk/dawn-count', 'Look', /^Finish/);
+    await page.getByRole('textbox', { name: 'Opacity, exact' }).fill('40');
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: 'Back to Look' }).click();
+    await page.getByRole('button', { name: /^Legibility/ }).click();
+    await page.getByText(/\d+ of \d+ hard to read/).waitFor();
+    await page.getByRole('switch', { name: 'On the stage' }).click();
+    const count = await page.locator('[data-judged="weak"]').count();
     await page.getByRole('button', { name: 'Mend all' }).click();
     await page.getByText(/mended\.$/).waitFor();
     await page.getByText('Everything can be read').waitFor();
@@ -154,7 +169,7 @@ withApp('legibility', ({ server, open }) => {
     const labels = await page
       .locator('[data-label]')
       .evaluateAll((all) => all.map((label) => label.getBoundingClientRect().toJSON() as DOMRect));
-    expect(labels.length).to.be.above(3);
+    expect(labels.length).to.be.above(0);
     for (const [index, one] of labels.entries())
       for (const other of labels.slice(index + 1))
         expect(
@@ -166,9 +181,6 @@ withApp('legibility', ({ server, open }) => {
         ).to.equal(true);
     await page.keyboard.press('Control+z');
     await page.getByText('Everything can be read').waitFor();
-    // A part says it of itself, too.
-    await handle(page, 'load').click();
-    await page.getByRole('button', { name: /^(Reads well|Hard to read)/ }).waitFor();
   });
 
   it('draws a colour exactly as it was chosen, says beside its field that it is weak, and mends that part alone', async () => {
