@@ -11,13 +11,17 @@ const files: Record<string, { now?: string[]; later?: string[] }> = {
     now: ['render/screen.tsx', 'studio/stage.tsx'],
     later: ['studio/chapters/look.tsx', 'session/finding.ts', 'render/menu.tsx'],
   },
-  'studio/stage.tsx': { now: ['render/handles.tsx'], later: ['render/handles.tsx'] },
-  'studio/chapters/look.tsx': { now: ['ui/sheet.tsx'] },
+  'studio/stage.tsx': { now: ['render/handles.tsx', 'icons/sun.mjs'], later: ['render/handles.tsx'] },
+  'studio/chapters/look.tsx': { now: ['ui/sheet.tsx', 'icons/knob.mjs'] },
   'ui/sheet.tsx': {},
   'session/finding.ts': { now: ['session/sums.ts'] },
   'session/sums.ts': {},
   'render/miniature.tsx': { now: ['render/screen.tsx'] },
-  'render/screen.tsx': {},
+  'render/screen.tsx': { later: ['render/icon-sets/reed.tsx'] },
+  'render/icon-sets/reed.tsx': { now: ['icons/sun.mjs', 'icons/knob.mjs', 'icons/own.mjs'] },
+  'icons/sun.mjs': {},
+  'icons/knob.mjs': {},
+  'icons/own.mjs': {},
   'render/handles.tsx': {},
   'render/menu.tsx': { now: ['ui/field.tsx'] },
   'ui/field.tsx': {},
@@ -51,6 +55,11 @@ describe('the files of the interface', () => {
       // Large, and seldom needed: the bundler gives each a file of its own.
       'session/finding.ts': null,
       'session/sums.ts': null,
+      // A set of icons brings nothing of the studio: what it shares with that comes at first, or is a file of theirs.
+      'render/icon-sets/reed.tsx': null,
+      'icons/sun.mjs': 'first',
+      'icons/knob.mjs': 'signs',
+      'icons/own.mjs': null,
     });
   });
 

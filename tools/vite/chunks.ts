@@ -18,6 +18,9 @@ const LARGE =
 
 const PAGES = { shelf: '/web/shelf/shelf.tsx', studio: '/web/studio/studio.tsx', live: '/web/live/live.tsx' };
 
+/** The sets of icons: each comes with the first desk that is drawn in it, and must not bring what comes later. */
+const ICON_SETS = ['reed', 'slate', 'shell'].map((set) => `/web/render/icon-sets/${set}.tsx`);
+
 /** Over every page: what it says in passing. */
 const OVER = ['/web/ui/toaster.tsx', '/web/ui/tips.tsx'];
 
@@ -28,6 +31,8 @@ interface Reach {
   live: Set<string>;
   main: Set<string>;
   over: Set<string>;
+  /** What sets of icons are made of. */
+  sets: Set<string>;
   /** What a shelf or a desk in use may ever need; what any page may. */
   used: Set<string>;
   any: Set<string>;
@@ -38,11 +43,12 @@ export function chunksOf(root: string): (id: string, graph: Graph) => string | n
   let reach: Reach | null = null;
   return (id, graph) => {
     reach ??= reachOf(root, graph);
-    const { main, shelf, studio, live, over, used, any } = reach;
+    const { main, shelf, studio, live, over, sets, used, any } = reach;
     if (main.has(id)) return 'main';
     if (!any.has(id)) return null;
     const isFirst = studio.has(id);
-    if (isFirst) return used.has(id) ? 'first' : 'studio';
+    if (isFirst) return used.has(id) || sets.has(id) ? 'first' : 'studio';
+    if (sets.has(id)) return 'signs';
     if (live.has(id) || shelf.has(id)) return 'pages';
     if (over.has(id)) return 'over';
     return used.has(id) ? 'later' : 'studio-later';
@@ -55,6 +61,7 @@ function reachOf(root: string, graph: Graph): Reach {
   return {
     main: still([`${root}/web/main.tsx`]),
     over: still(OVER.map((path) => `${root}${path}`)),
+    sets: still(ICON_SETS.map((path) => `${root}${path}`)),
     shelf: still(page(PAGES.shelf)),
     studio: still(page(PAGES.studio)),
     live: still(page(PAGES.live)),
