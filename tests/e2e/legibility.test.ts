@@ -89,7 +89,9 @@ withApp('legibility', ({ server, open }) => {
       .waitFor();
     await page.waitForFunction(() => {
       const image = document.querySelector<HTMLImageElement>('[data-backdrop]');
-      return image?.complete && image.naturalWidth >= 1920;
+      // What is bare may wait for what lies behind it.
+      const isThere = document.querySelector('[data-awaits-behind]') === null;
+      return isThere && image?.complete && image.naturalWidth >= 1920;
     });
     const shown = await decode(await page.screenshot());
 

@@ -18,7 +18,9 @@ withApp('the studio', ({ server, open }) => {
     const later = await clock.innerText();
     expect(later.startsWith('00:00')).to.equal(false);
     await thumb.press('Home');
-    expect((await clock.innerText()).startsWith('00:00')).to.equal(true);
+    await page.waitForFunction(() =>
+      document.querySelector('[data-stage] [data-widget="clock"]')?.textContent?.startsWith('00:00'),
+    );
     await page.getByRole('button', { name: 'Day after' }).click();
     await page.getByRole('button', { name: 'back to now' }).click();
     await page.getByRole('button', { name: 'now', exact: true }).waitFor();
@@ -232,7 +234,7 @@ withApp('the studio', ({ server, open }) => {
     const after = await added.boundingBox();
     expect(after?.y).to.be.greaterThan(before?.y ?? 0);
     expect(after?.x).to.be.below(before?.x ?? 0);
-    await page.getByRole('radio', { name: 'Centre', exact: true }).first().focus();
+    await page.getByRole('radio', { name: 'centre', exact: true }).first().focus();
     await page.keyboard.press('Delete');
     expect(await page.locator('[data-stage] [data-widget]').count()).to.equal(6);
     await handle(page, 'bulletin').focus();

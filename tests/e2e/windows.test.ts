@@ -506,7 +506,7 @@ withApp('windows', ({ server, open }) => {
       .getByRole('button', { name: /^Habits/ })
       .click();
     await page.getByRole('button', { name: 'Habit', exact: true }).click();
-    const place = page.getByRole('combobox', { name: /opens$/i });
+    const place = page.getByRole('combobox', { name: /opens at$/i });
     await place.click();
     await page.getByRole('option', { name: 'Right half' }).click();
     await untilKept(page);
