@@ -129,7 +129,7 @@ const shots: Shot[] = [
     name: 'live-quick-find',
     path: '/live/tide-table',
     async prepare(page) {
-      await page.locator('[data-bare]').waitFor();
+      await page.locator('[data-bare]').first().waitFor();
       await page.keyboard.press('Control+Space');
       await page.keyboard.type('12 ft in m');
       await page.locator('[data-menu]').getByRole('option', { name: '3.6576 m' }).waitFor();

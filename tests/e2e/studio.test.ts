@@ -249,39 +249,6 @@ withApp('the studio', ({ server, open }) => {
     await page.getByRole('heading', { name: 'Edges', level: 2 }).waitFor();
   });
 
-  it('leads from everyday words to the very field, opened and with the focus in it', async () => {
-    const page = await open('/desk/dawn-count');
-    await page.locator('[data-stage]').waitFor();
-    for (const [words, heading, field] of [
-      ['rounded corners', 'Finish', 'Corner radius'],
-      ['hover zoom', /Dock/, 'Grows to'],
-      ['dark mode', 'Look', 'Light and dark'],
-      ['accent colour', 'Palette', 'Accent'],
-    ] as const) {
-      await page.keyboard.press('Control+k');
-      await page.getByPlaceholder('What do you want to do', { exact: false }).fill(words);
-      await page.locator('[cmdk-item][data-selected="true"]').filter({ hasText: field }).waitFor();
-      await page.keyboard.press('Enter');
-      await page.getByRole('heading', { name: heading, level: 2 }).waitFor();
-      await page.waitForFunction(
-        (label) => document.activeElement?.closest<HTMLElement>('[data-field]')?.dataset['field'] === label,
-        field,
-      );
-    }
-    await page.keyboard.press('Control+k');
-    await page.getByPlaceholder('What do you want to do', { exact: false }).fill('radiuuuus');
-    await page.getByText('Nothing by that name. Nearest to it:').waitFor();
-    await page
-      .getByRole('dialog')
-      .getByRole('button', { name: /^Corner radius/ })
-      .first()
-      .click();
-    await page.waitForFunction(
-      () =>
-        document.activeElement?.closest<HTMLElement>('[data-field]')?.dataset['field'] === 'Corner radius',
-    );
-  });
-
   it("shows this machine's own readings, from the server", async () => {
     const page = await open('/desk/dawn-count');
     await handle(page, 'machine').click();

@@ -1,3 +1,4 @@
+import pLimit from 'p-limit';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import { unpackTones, type Tones } from '../../core/backdrop/tones.ts';
 import type { Desk } from '../../core/desk/desk.ts';
@@ -38,6 +39,14 @@ export function fetchTones(drawn: Drawn, hasPalettes: boolean): Promise<Tones | 
     underWay.set(address, work);
   }
   return work;
+}
+
+/** A browser asks a server for six things at once: maps for what stands beside leave room for its pictures. */
+const aside = pLimit(2);
+
+/** The same for what is not looked at. */
+export function fetchTonesAside(drawn: Drawn, hasPalettes: boolean): Promise<Tones | null> {
+  return aside(() => fetchTones(drawn, hasPalettes));
 }
 
 async function ask(address: string): Promise<Tones | null> {

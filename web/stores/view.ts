@@ -9,7 +9,8 @@ export interface Picking {
   take(colour: string): void;
 }
 
-type Sheet = 'commands' | 'shortcuts' | 'history' | 'rename' | 'place' | 'screen' | 'workspaces' | null;
+export type Sheet =
+  'commands' | 'shortcuts' | 'history' | 'rename' | 'place' | 'screen' | 'workspaces' | null;
 
 /** What this page shows: the session and the moment, never the document. */
 interface ViewState {

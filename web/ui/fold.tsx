@@ -17,7 +17,7 @@ export function Fold({
 }) {
   const [isOpen, setOpen] = useState(false);
   return (
-    <section className="mb-5" aria-label={label}>
+    <section className="mb-5" aria-label={label} data-field={label}>
       <button
         type="button"
         data-fold=""

@@ -5,7 +5,7 @@ import type { Desk } from '../../../core/desk/desk.ts';
 import { backdropsOf, decidingBackdrop, nearerOf } from '../../../core/scene/backdrop.ts';
 import type { AllConditions } from '../../../core/scene/conditions.ts';
 import type { Half } from '../../../core/values/roles.ts';
-import { fetchTones, knownTones, needsPalettes } from '../../api/tones.ts';
+import { fetchTonesAside, knownTones, needsPalettes } from '../../api/tones.ts';
 import { useMayCome } from '../backdrop/looked-at.ts';
 
 /** What is known of what lies behind a small desk. */
@@ -27,7 +27,7 @@ export function useBehind(desk: Desk, moment: number, half: Half | undefined): B
     if (!mayCome || missing.length === 0) return;
     let isWanted = true;
     // A small desk is shown all the same where the server doesn't answer.
-    void Promise.all(missing.map((drawn) => fetchTones(drawn, hasPalettes).catch(() => null))).then(
+    void Promise.all(missing.map((drawn) => fetchTonesAside(drawn, hasPalettes).catch(() => null))).then(
       (all) => isWanted && all.some((tones) => tones !== null) && setCome((count) => count + 1),
     );
     return () => {

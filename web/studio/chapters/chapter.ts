@@ -37,8 +37,10 @@ export interface Page {
   under: string | null;
   /** Other words for it. */
   also?: string;
-  /** A form on it, so that its settings are found by their names. */
-  settings?: z.ZodObject;
+  /** The forms on it, so that their fields are found by their names. */
+  settings?: readonly z.ZodObject[];
+  /** Labels of its other fields, by which they are found. */
+  fields?: readonly string[];
   Body: ComponentType<{ desk: Desk }>;
   /** What the way to it says of it now. */
   note?(desk: Desk): ReactNode;
@@ -53,9 +55,11 @@ export interface Chapter {
   pages: readonly Page[];
   /** Other words for it. */
   also?: string;
+  /** Labels of the fields that stand on its first page now, by which they are found. */
+  fields?(desk: Desk): readonly string[];
+  /** Forms on its first page; where one is not there now, the field of the label `unless` leads to it. */
+  forms?: readonly { title: string; schema: z.ZodObject; unless: string; isThere?(desk: Desk): boolean }[];
   /** Its first page. */
-  /** Labels of the fields that stand on the chapter itself, by which they are found. */
-  fields?: readonly string[];
   Root: ComponentType;
   /** What of it is open in the column; null where its first page is. */
   inside?(desk: Desk, where: Where): Inside | null;

@@ -9,6 +9,7 @@ import { showAll, showSelection, zoomBy, zoomTo } from '../stage/camera/stage-vi
 import type { Chapter } from '../chapters/chapter.ts';
 import { chapters } from '../chapters/list.ts';
 import type { Command } from './command.ts';
+import { focusOnce } from '../column/first-field.ts';
 import { liveAddress } from '../../stores/live-address.ts';
 import { walkRegions } from '../regions.ts';
 import { knowTaken } from './shortcuts.ts';
@@ -66,6 +67,13 @@ export const commands: readonly Command[] = [
     run: () => navigateTo(liveAddress(presentDesk()?.id ?? '', currentScreen()?.id ?? null)),
   },
 
+  {
+    id: 'time-of-day',
+    title: 'Time of day',
+    also: 'moment hour clock time travel preview sunrise sunset ledge',
+    group: 'Moment',
+    run: () => focusOnce(() => document.querySelector<HTMLElement>('[data-ledge] [role="slider"]')),
+  },
   {
     id: 'now',
     title: 'Back to now',

@@ -163,6 +163,7 @@ function AnyField({
   if (inner.kind === 'list' && Array.isArray(value) && !facts.control) {
     return (
       <RecordList
+        label={facts.label}
         least={inner.least}
         most={inner.most}
         one={facts.one ?? facts.label}

@@ -7,6 +7,7 @@ import type { Values } from './control.ts';
 
 /** A list of records: each with its fields beneath its row, moved by its grip, and removed where enough stay. */
 export function RecordList<Entry extends Values>({
+  label,
   one,
   entries,
   least,
@@ -18,6 +19,8 @@ export function RecordList<Entry extends Values>({
   told,
   row,
 }: {
+  /** What the list is found by. */
+  label: string;
   /** What one of them is called. */
   one: string;
   entries: readonly Entry[];
@@ -64,7 +67,7 @@ export function RecordList<Entry extends Values>({
   });
   const next = add?.(entries) ?? null;
   return (
-    <div className="mt-1 grid grid-cols-[minmax(0,1fr)] gap-2">
+    <div data-field={label} className="mt-1 grid grid-cols-[minmax(0,1fr)] gap-2">
       <OrderedList
         rows={rows}
         isTall={row !== undefined}

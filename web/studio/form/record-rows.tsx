@@ -48,6 +48,7 @@ export function RecordRows({ list, one, entries, columns, onTurn, onEnd, onAdd, 
               <Cell
                 key={key}
                 label={labelOf(shape, key, one, entry.name, index)}
+                field={shape.facts.label}
                 shape={shape}
                 value={lookUp(entry, key)}
                 onTurn={(value) => onTurn(entry.id, { [key]: value })}
@@ -85,6 +86,7 @@ function labelOf({ facts }: FieldShape, key: string, one: string, name: string, 
 
 function Cell({
   label,
+  field,
   shape,
   value,
   onTurn,
@@ -92,6 +94,8 @@ function Cell({
   onError,
 }: {
   label: string;
+  /** What the search finds it by. */
+  field: string;
   shape: FieldShape;
   value: unknown;
   onTurn: (value: unknown) => void;
@@ -102,7 +106,7 @@ function Cell({
   if (control === 'switch') return null;
   const Control = controls[control];
   return (
-    <div className="flex min-w-0 items-center" role="cell">
+    <div className="flex min-w-0 items-center" role="cell" data-field={field}>
       <Control
         label={label}
         shape={shape}

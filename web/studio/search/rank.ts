@@ -5,7 +5,11 @@ interface Findable {
   title: string;
   also: string;
   group: string;
+  stands?: Standing;
 }
+
+/** Of what is chosen, or of what is not there now. */
+export type Standing = 'chosen' | 'far' | undefined;
 
 /**
  * Those that fit what is typed, the best first: whole names, then whole words, then beginnings, of the title before the
@@ -27,7 +31,7 @@ export function ranked<E extends Findable>(entries: readonly E[], query: string)
     const level = Math.min(levelOf(entry, asked, words), levelByOthers(entry, others));
     const like = likeness.get(entry);
     if (level === UNLIKE && like === undefined) return [];
-    return [{ entry, level, like: like ?? entries.length }];
+    return [{ entry, level: level + shiftOf(entry.stands), like: like ?? entries.length }];
   });
   return scored.sort((a, b) => a.level - b.level || a.like - b.like).map(({ entry }) => entry);
 }
@@ -41,6 +45,11 @@ export function nearest<E extends Findable>(entries: readonly E[], query: string
 const NEAREST = 3;
 
 const UNLIKE = 20;
+
+/** Beside the levels: what must be made first comes after all that is there and named so, or begins so. */
+function shiftOf(stands: Standing): number {
+  return stands === 'chosen' ? -0.4 : stands === 'far' ? 3 : 0;
+}
 /** Beside the levels of what is typed itself: another whole name is as good as a title that begins so. */
 const BY_ANOTHER_NAME = 1.5;
 

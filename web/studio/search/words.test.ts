@@ -3,6 +3,7 @@ import { expect } from 'chai';
 import { demoDesks } from '../../../demo/desks.ts';
 import { startHistory } from '../../../core/desk/history.ts';
 import { useDesk } from '../../session/desk.ts';
+import { useView } from '../../stores/view.ts';
 import { entriesNow, type Entry } from './entries.ts';
 import { nearest, ranked } from './rank.ts';
 import { isSlip, otherWords } from './words.ts';
@@ -98,7 +99,7 @@ const words: Record<string, string> = {
   rss: 'Widgets: headlines',
   'news feed': 'Widgets: headlines',
   ics: 'Widgets: calendars',
-  metar: 'Widgets: weather station',
+  metar: 'Widgets: weather station|METAR',
   celsius: 'Widgets: units',
   '24 hour': 'Widgets: units',
   playlist: 'Widgets: sound',
@@ -229,6 +230,32 @@ describe('words that people bring', () => {
     expect(of(/^Clock/)).to.include.members(['Seconds', 'Time zone', 'Scale']);
     expect(of(/^Dock/)).to.include.members(['Grows to', 'Thickness', 'Floating distance']);
     expect(new Set(entries.map(({ id }) => id)).size).to.equal(entries.length);
+  });
+
+  it('find every field of kinds that are not there yet, after those that are, and say that one is added', () => {
+    const far = entries.filter(({ stands }) => stands === 'far');
+    expect(far.map(({ group }) => group)).to.include.members(['adds spectrum', 'adds headlines']);
+    const bands = ranked(entries, 'bands')[0];
+    expect([bands?.title, bands?.group]).to.deep.equal(['Bands', 'adds spectrum']);
+    expect(ranked(entries, 'time zone')[0]?.stands).to.equal(undefined);
+  });
+
+  it('find what is chosen before the same of others', () => {
+    const clock = demoDesks()[0]?.widgets.find(({ type }) => type === 'clock');
+    useView.setState({ selection: [clock?.id ?? ''] });
+    const found = ranked(entriesNow(), 'colour')[0];
+    useView.setState({ selection: [] });
+    expect([found?.title, found?.group]).to.deep.equal(['Colour', 'Clock, chosen']);
+  });
+
+  it('find what stands in a sheet, in a list, and in each of the shapes that a value can have', () => {
+    const groupsOf = (label: string) =>
+      entries.filter(({ title }) => title === label).map(({ group }) => group);
+    expect(groupsOf('Latitude')).to.include('Place');
+    expect(groupsOf('Scale')).to.include('Screens');
+    expect(groupsOf('Angle')).to.include('Backdrop: gradient');
+    expect(groupsOf('Every')).to.include('Backdrop: rotation');
+    expect(groupsOf('Position')).to.include('Backdrop: gradient');
   });
 
   it('say what lies nearest where nothing is found', () => {

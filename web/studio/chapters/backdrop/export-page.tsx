@@ -136,15 +136,17 @@ export function ExportPage() {
   return (
     <>
       <Section title="As">
-        <Segmented
-          label="Format"
-          value={format}
-          choices={bakeFormats.map((name) => ({
-            value: name,
-            label: name === 'webp' ? 'WebP' : name.toUpperCase(),
-          }))}
-          onChange={setFormat}
-        />
+        <div data-field="Format">
+          <Segmented
+            label="Format"
+            value={format}
+            choices={bakeFormats.map((name) => ({
+              value: name,
+              label: name === 'webp' ? 'WebP' : name.toUpperCase(),
+            }))}
+            onChange={setFormat}
+          />
+        </div>
         {desk.screens.length > 1 && option('All screens', 'allScreens')}
         {option('Both halves', 'bothHalves')}
         {rotates && option('Whole rotation', 'allEntries')}

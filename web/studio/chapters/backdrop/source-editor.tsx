@@ -12,6 +12,7 @@ import { Segmented } from '../../../ui/choice.tsx';
 import { GradientEditor } from './gradient-editor.tsx';
 import { ChoosePicture, PictureEditor } from './picture-editor.tsx';
 import { MotifEditor } from './motif-editor.tsx';
+import { KIND_OF_BACKDROP } from './view.ts';
 import type { EditedSource } from './use-backdrop.ts';
 
 type Kind = Source['kind'];
@@ -86,12 +87,14 @@ export function KindChoice({
     else edit(edits.setSource(backdrop.id, next));
   }
   return (
-    <Segmented
-      label="Kind of backdrop"
-      value={isAsking ? 'picture' : isEntry ? (plain?.kind ?? null) : source.kind}
-      choices={isEntry ? kinds.slice(0, 3) : kinds}
-      onChange={choose}
-    />
+    <div data-field={KIND_OF_BACKDROP} className="contents">
+      <Segmented
+        label={KIND_OF_BACKDROP}
+        value={isAsking ? 'picture' : isEntry ? (plain?.kind ?? null) : source.kind}
+        choices={isEntry ? kinds.slice(0, 3) : kinds}
+        onChange={choose}
+      />
+    </div>
   );
 }
 

@@ -4,6 +4,9 @@ import { presentDesk } from '../../../session/desk.ts';
 import { lookAtHalf } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
 
+/** The field that says what lies there: a motif, a picture, a gradient or a rotation. */
+export const KIND_OF_BACKDROP = 'Kind of backdrop';
+
 /** What the chapter shows, besides its page. */
 interface BackdropView {
   /** Id of the backdrop in the column; null is the one in force. */

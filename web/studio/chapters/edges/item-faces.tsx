@@ -17,7 +17,7 @@ const CARD = { width: 129, height: 72, around: 8, name: 20 };
 /** Each face of an item as it would look on its edge. */
 export function ItemFaces({ item, edge }: { item: Item; edge: Edge }) {
   return (
-    <div className="grid grid-cols-2 gap-2" role="group" aria-label="Faces">
+    <div className="grid grid-cols-2 gap-2" role="group" aria-label="Faces" data-field="Face">
       {itemKindOf(item.type).faces.map(({ id, title }) => (
         <button
           key={id}

@@ -1,6 +1,8 @@
 import { Shapes } from 'lucide-react';
+import { z } from 'zod';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
+import { Look } from '../../../../core/look/schema.ts';
 import { later } from '../../../later.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { lookAtHalf, useScene } from '../../../session/scene.ts';
@@ -14,7 +16,9 @@ export const look: Chapter = {
   icon: Shapes,
   also: 'theme style fonts appearance contrast check review problems',
   pages,
-  fields: ['Light and dark'],
+  forms: [
+    { title: 'Light and dark', schema: z.looseObject({ half: Look.shape.half }), unless: 'Light and dark' },
+  ],
   Root: later(() => import('./look.tsx')),
   commands: [
     {

@@ -13,6 +13,7 @@ import { SwitchField } from '../../../ui/choice.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { fieldsOf } from '../../form/schema.ts';
+import { followsTitle } from './follows-title.ts';
 import { Favourites } from './favourites.tsx';
 import { DeskEntries } from './desk-entries.tsx';
 import { Folders } from './folders.tsx';
@@ -75,14 +76,15 @@ const lists: Partial<Record<MenuKey, { Before?: FC<{ desk: Desk }>; After?: FC<{
 };
 
 /** The finish of the desk, or one of the menu's own. */
-function OwnFinish({ kind: { key: menu, comesWith }, desk }: { kind: MenuKind; desk: Desk }) {
+function OwnFinish({ kind, desk }: { kind: MenuKind; desk: Desk }) {
+  const { key: menu, comesWith } = kind;
   const { turn, edit, endGesture } = useDesk.getState();
   const own = desk.menus[menu].finish;
   const set = (finish: Finish | null) => named('Finish of the menu', edits.setMenu(menu, { finish }));
   return (
     <Section title="Finish" note={own === null ? (comesWith ?? 'nothing shows through') : undefined}>
       <SwitchField
-        label={comesWith ? 'As it comes' : 'As the desk’s'}
+        label={followsTitle(kind)}
         spoken={comesWith ? 'Finish as it comes' : 'Finish as the desk’s'}
         value={own === null}
         onChange={(follows) => void edit(set(follows ? null : desk.look.finish))}

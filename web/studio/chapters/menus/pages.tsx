@@ -1,6 +1,10 @@
 import { LayoutGrid, SquareMenu, Tags } from 'lucide-react';
+import { DeskKey } from '../../../../core/menus/keys.ts';
+import { Application } from '../../../../core/desk/shapes/applications.ts';
 import { menuKinds } from '../../../../core/menus/schema.ts';
+import { Finish } from '../../../../core/values/finish.ts';
 import { later } from '../../../later.ts';
+import { followsTitle } from './follows-title.ts';
 import type { Page } from '../chapter.ts';
 
 const MenuPage = later(async () => ({ default: (await import('./menu-page.tsx')).MenuPage }));
@@ -18,12 +22,14 @@ export const pages: readonly Page[] = [
     title: kind.title,
     icon: SquareMenu,
     under: null,
-    settings: kind.schema,
+    settings: [kind.schema, DeskKey, Finish],
+    fields: [followsTitle(kind)],
     Body: ({ desk }) => <MenuPage kind={kind} desk={desk} />,
   })),
   {
     id: 'applications',
     title: 'Applications',
+    settings: [Application],
     icon: LayoutGrid,
     under: 'What stands on them',
     also: 'programs apps launchers desktop entries',

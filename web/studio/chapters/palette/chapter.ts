@@ -11,7 +11,7 @@ export const palette: Chapter = {
   icon: Palette,
   also: 'colours colors theme scheme',
   pages,
-  fields: ['Automatic', ...roles.map((role) => roleTitles[role])],
+  fields: () => ['Automatic', 'Both halves', 'Starts from', ...roles.map((role) => roleTitles[role])],
   Root: later(() => import('./palette.tsx')),
   commands: [{ id: 'eyes', title: 'See the stage with the next kind of eyes', group: 'Desk', run: nextEyes }],
   reset: () => setEyes('usual'),

@@ -1,4 +1,5 @@
 import { AudioLines, CalendarDays, Newspaper, RadioTower, Ruler, Waves } from 'lucide-react';
+import { Calendar, Headlines, Outside } from '../../../../core/sources/outside.ts';
 import { Sound } from '../../../../core/sources/sound/schema.ts';
 import { Tide } from '../../../../core/sources/tide/tide.ts';
 import { temperatureIn, told, Units, windIn } from '../../../../core/sources/units.ts';
@@ -27,7 +28,7 @@ export const pages: readonly Page[] = [
     icon: Ruler,
     under,
     also: 'celsius fahrenheit metric 12 hour 24 hour week',
-    settings: Units,
+    settings: [Units],
     Body: ({ desk }) => <UnitsPage units={desk.sources.units} />,
     note: ({ sources }) => unitsNote(sources.units),
   },
@@ -37,7 +38,7 @@ export const pages: readonly Page[] = [
     icon: Waves,
     under,
     also: 'high water',
-    settings: Tide,
+    settings: [Tide],
     Body: ({ desk }) => <TidePage tide={desk.sources.tide} />,
     note: ({ sources }) => `${sources.tide.constituents.length} waves`,
   },
@@ -47,7 +48,7 @@ export const pages: readonly Page[] = [
     icon: AudioLines,
     under,
     also: 'music audio songs playlist',
-    settings: Sound,
+    settings: [Sound],
     Body: ({ desk }) => <SoundPage sound={desk.sources.sound} />,
     note: ({ sources }) => sources.sound.tracks.length,
   },
@@ -57,6 +58,7 @@ export const pages: readonly Page[] = [
     icon: RadioTower,
     under,
     also: 'metar forecast temperature',
+    settings: [Outside.pick({ report: true })],
     Body: ({ desk }) => <StationPage outside={desk.sources.outside} />,
     note: ({ sources }) => (sources.outside.report.by === 'typed' ? 'typed' : 'address'),
   },
@@ -66,6 +68,7 @@ export const pages: readonly Page[] = [
     icon: CalendarDays,
     under,
     also: 'ics events agenda appointments',
+    settings: [Calendar],
     Body: ({ desk }) => <CalendarsPage outside={desk.sources.outside} />,
     note: ({ sources }) => sources.outside.calendars.length,
   },
@@ -75,6 +78,7 @@ export const pages: readonly Page[] = [
     icon: Newspaper,
     under,
     also: 'rss atom feed news',
+    settings: [Headlines],
     Body: ({ desk }) => <HeadlinesPage outside={desk.sources.outside} />,
     note: ({ sources }) => sources.outside.headlines.length,
   },

@@ -29,6 +29,7 @@ export function HabitsPage({ desk }: { desk: Desk }) {
           </p>
         )}
         <RecordList
+          label="Habits"
           one="Habit"
           entries={habits}
           least={least}

@@ -17,6 +17,7 @@ export function ShortcutsPage({ desk }: { desk: Desk }) {
   return (
     <Section title="Shortcuts" note="while the desk is in use">
       <RecordList
+        label="Shortcuts"
         one="Shortcut"
         entries={desk.keys}
         least={least}
