@@ -193,6 +193,7 @@ export function desk({
 }: Sketch): Desk {
   return {
     format: FORMAT,
+    wears: null,
     place: marrowPoint,
     screens,
     look: {

@@ -24,6 +24,8 @@ import { dressOfEdge, dressOfItem, dressOfWidget, type Dress } from './edits/dre
 import { edits } from './edits/edits.ts';
 import { sharedFields } from './edits/shared.ts';
 import type { Whereabouts } from './whereabouts.ts';
+import { kitKinds } from '../kits/kit.ts';
+import { kitOf } from '../kits/mannequin.ts';
 import { edit, redo, startHistory, undo } from './history.ts';
 import { fits, towards } from '../backdrop/schema.ts';
 import { iconSets, stylesOf, tileShapes } from '../icons/schema.ts';
@@ -243,6 +245,8 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     edits.changeFinish([choose.of(orGone([...desk.widgets, ...desk.edges]))], {
       kind: choose.of(finishKinds),
     }),
+  follow: (desk, choose) =>
+    edits.follow([choose.of(orGone([...desk.widgets, ...desk.edges])), choose.of(orGone(desk.widgets))]),
   followAll: () => edits.followAll(),
   setScreen: (desk, choose) =>
     edits.setScreen(choose.of(orGone(desk.screens)), {
@@ -324,6 +328,18 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
     ];
     const { is } = choose.of([{ is: 'gone number ' }, ...sharedFields(desk, ids)]);
     return edits.setShared(ids, is, choose.of<unknown>(['accent', '12', '', 'none', 40, 9000, true, null]));
+  },
+  wearKit(_, choose) {
+    const other = choose.of(demoDesks());
+    const facts = {
+      id: 'kit',
+      name: 'Any',
+      version: 1,
+      by: '',
+      notes: '',
+      kinds: kitKinds.map(({ key }) => key),
+    };
+    return edits.wearKit(kitOf(other, facts), facts.kinds.slice(choose.upTo(facts.kinds.length)));
   },
   dress: (desk, choose) =>
     edits.dress(

@@ -12,6 +12,7 @@ import type { Screen } from './shapes/screens.ts';
 import type { Sources } from './shapes/sources.ts';
 import type { Widget } from './shapes/widgets.ts';
 import type { Windows } from '../windows/schema.ts';
+import type { Worn } from './shapes/worn.ts';
 import type { Workspace } from './shapes/workspaces.ts';
 
 /** What each section of the document holds; sections/list.ts says how each is checked. */
@@ -31,7 +32,7 @@ export interface Sections {
   desktopIcons: DesktopIcons;
 }
 
-export const FORMAT = 12;
+export const FORMAT = 13;
 
 /** The document. */
 export interface Desk extends Sections {
@@ -41,6 +42,8 @@ export interface Desk extends Sections {
   place: GeoPlace;
   /** Of everything simulated on the desk. */
   seed: number;
+  /** The kit that was put on last. */
+  wears: Worn | null;
 }
 
 export type DeskDraft = Draft<Desk>;

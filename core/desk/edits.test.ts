@@ -294,7 +294,7 @@ describe('edits of looks and backdrops', () => {
     );
     const find = (id: string) => desk.widgets.find((widget) => widget.id === id);
     expect(find('clock')).to.deep.include({ face: 'line', finish: { ...finish, radius: 3 } });
-    expect(find('clock')?.options).to.include({ colour: 'second', hours: '12' });
+    expect(find('clock')?.options).to.include({ colour: 'second', hours: 'desk' });
     expect(find('machine')?.face).to.equal('rings');
     expect(find('machine')?.options).to.include({ colour: 'second', span: 20 });
     expect(find('machine')?.options).not.to.have.property('hours');

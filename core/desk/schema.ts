@@ -4,6 +4,7 @@ import { Id } from '../values/id.ts';
 import { Name } from '../values/name.ts';
 import { FORMAT, type Desk } from './desk.ts';
 import { partsOf } from './parts.ts';
+import { Worn } from './shapes/worn.ts';
 import { schemas, sections } from './sections/list.ts';
 import type { Path, Say } from './sections/section.ts';
 
@@ -19,6 +20,7 @@ export const DeskShape = z.looseObject({
     .min(0)
     .max(2 ** 31 - 1)
     .meta({ description: 'Of everything simulated on the desk' }),
+  wears: Worn.nullable().meta({ description: 'The kit that was put on last; null where none was' }),
   ...schemas,
 });
 

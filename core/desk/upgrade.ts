@@ -224,6 +224,9 @@ export const steps: Record<number, Step> = {
       habits: asArray(asRecord(windows)['habits']).map((habit) => withOpacity(habit, 'seeThrough')),
     },
   }),
+
+  /** Format 13 remembers which kit was put on. */
+  12: (desk) => ({ ...desk, format: 13, wears: null }),
 };
 
 /** What has finishes, as format 12 says these. */

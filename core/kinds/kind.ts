@@ -73,6 +73,14 @@ export type WidgetContext = PartContext;
 
 type Options = z.ZodObject;
 
+/** One of the looks of a kind. */
+interface FaceFacts<Face extends string> {
+  id: Face;
+  title: string;
+  /** It shows something else than others of its kind do: what dresses a desk doesn't turn it into them, nor them into it. */
+  isApart?: boolean;
+}
+
 /** A kind of thing on an edge. What its layout can't say is drawn in web/render/items under the same name. */
 export interface ItemKind<
   Type extends string,
@@ -85,7 +93,7 @@ export interface ItemKind<
   title: string;
   summary: string;
   /** What it can look like; a new one has the first. */
-  faces: readonly { id: Face; title: string }[];
+  faces: readonly FaceFacts<Face>[];
   options: O;
   /** A spring's share of what is left; absent on everything that has a length of its own. */
   weight?(options: z.output<O>): number;
@@ -137,7 +145,7 @@ export interface WidgetKind<
   summary: string;
   /** Other words that people look for it by. */
   also: string;
-  faces: readonly { id: Face; title: string }[];
+  faces: readonly FaceFacts<Face>[];
   options: O;
   /** The option that is typed in place, where it stands on the stage. */
   typed?: string;

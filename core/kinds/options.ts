@@ -14,11 +14,12 @@ import type { FontName } from './layout.ts';
 
 export const HourStyle = field(z.enum(['desk', '24', '12']).default('desk'), {
   label: 'Hours',
+  is: 'content',
   group: 'Units',
   choices: { desk: 'Desk’s', '24': '24', '12': '12' },
 });
 
-export const Seconds = field(z.boolean().default(false), { label: 'Seconds' });
+export const Seconds = field(z.boolean().default(false), { label: 'Seconds', is: 'content' });
 
 export const Zone = field(
   z

@@ -29,6 +29,9 @@ export const HalfBy = z.discriminatedUnion('by', [
 ]);
 export type HalfBy = TypeOf<typeof HalfBy>;
 
+/** Fonts of one’s own that a desk may bring. */
+export const MOST_FONTS = 12;
+
 const OwnTerminal = Terminal.nullable().meta({ description: 'Null is derived from the palette' });
 
 export const Look = dress(
@@ -60,7 +63,7 @@ export const Look = dress(
     }),
     terminal: z.looseObject({ light: OwnTerminal, dark: OwnTerminal }),
     fonts: z.looseObject({ display: FontUse, text: FontUse, figures: FontUse }),
-    ownFonts: z.array(OwnFont).max(12),
+    ownFonts: z.array(OwnFont).max(MOST_FONTS),
     icons: Icons,
     pointer: Pointer,
     finish: Finish.meta({ description: 'The finish of every part that has none of its own' }),

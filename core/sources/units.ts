@@ -39,7 +39,7 @@ export const plainUnits: Units = {
 const own = <Key extends string>(titles: Record<Key, string>) => z.enum(['desk', ...keysOf(titles)]);
 
 function ownUnit<S extends z.ZodType>(schema: S, label: string, titles: Record<string, string>): S {
-  return field(schema, { label, group: 'Units', choices: { desk: 'Desk’s', ...titles } });
+  return field(schema, { label, is: 'content', group: 'Units', choices: { desk: 'Desk’s', ...titles } });
 }
 
 export const OwnTemperature = ownUnit(own(temperatures).default('desk'), 'Temperature', temperatures);

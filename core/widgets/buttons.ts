@@ -16,9 +16,15 @@ export const BUTTON_FILL = 0.09;
 
 /** How buttons look, of a size (px) to start with. */
 export const buttonShape = (size: number) => ({
-  size: field(z.number().min(24).max(160).default(size), { label: 'Size', unit: 'px', control: 'slider' }),
+  size: field(z.number().min(24).max(160).default(size), {
+    label: 'Size',
+    is: 'place',
+    unit: 'px',
+    control: 'slider',
+  }),
   upright: field(z.boolean().default(false), {
     label: 'Vertical',
+    is: 'place',
     when: (_, face) => face !== 'list',
   }),
   type: TypeOption,

@@ -7,7 +7,7 @@ import { refers } from '../values/references.ts';
 import { Colour } from '../values/roles.ts';
 import type { TypeOf } from '../values/types.ts';
 import { buttonShapes, windowButtonTitles, windowButtons } from '../values/window-buttons.ts';
-import { content, dress } from '../values/dress.ts';
+import { content, dress, place } from '../values/dress.ts';
 
 /** How windows look, where they go, and what reacts to them. Which windows are open is no part of a desk. */
 
@@ -224,31 +224,33 @@ export type WindowHabit = TypeOf<typeof WindowHabit>;
 
 const overviewCorners = ['none', 'top-left', 'top-right', 'bottom-left', 'bottom-right'] as const;
 
-const WorkspaceGrid = z.looseObject({
-  arranged: field(z.enum(['row', 'grid']), {
-    label: 'Arrangement',
-    choices: { row: 'In a row', grid: 'In a grid' },
-  }),
-  columns: field(z.number().int().min(1).max(8), {
-    label: 'Columns',
-    control: 'slider',
-    when: ({ arranged }) => arranged === 'grid',
-  }),
-  corner: field(
-    z.enum(overviewCorners).meta({ description: 'The corner of the screen that opens the overview' }),
-    {
-      label: 'Overview corner',
-      is: 'content',
-      choices: {
-        none: 'No corner',
-        'top-left': 'Top left',
-        'top-right': 'Top right',
-        'bottom-left': 'Bottom left',
-        'bottom-right': 'Bottom right',
+const WorkspaceGrid = place(
+  z.looseObject({
+    arranged: field(z.enum(['row', 'grid']), {
+      label: 'Arrangement',
+      choices: { row: 'In a row', grid: 'In a grid' },
+    }),
+    columns: field(z.number().int().min(1).max(8), {
+      label: 'Columns',
+      control: 'slider',
+      when: ({ arranged }) => arranged === 'grid',
+    }),
+    corner: field(
+      z.enum(overviewCorners).meta({ description: 'The corner of the screen that opens the overview' }),
+      {
+        label: 'Overview corner',
+        is: 'content',
+        choices: {
+          none: 'No corner',
+          'top-left': 'Top left',
+          'top-right': 'Top right',
+          'bottom-left': 'Bottom left',
+          'bottom-right': 'Bottom right',
+        },
       },
-    },
-  ),
-});
+    ),
+  }),
+);
 
 export const Windows = dress(
   z.looseObject({

@@ -6,6 +6,7 @@ import { dressEdits } from './dress.ts';
 import { edgeEdits } from './edges.ts';
 import { groupEdits } from './groups.ts';
 import { keyEdits } from './keys.ts';
+import { kitEdits } from './kits.ts';
 import { lookEdits } from './look.ts';
 import { menuEdits } from './menus.ts';
 import { partEdits } from './parts.ts';
@@ -22,6 +23,7 @@ export const edits = {
   ...deskEdits,
   ...backdropEdits,
   ...lookEdits,
+  ...kitEdits,
   ...edgeEdits,
   ...menuEdits,
   ...keyEdits,

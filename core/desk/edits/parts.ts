@@ -39,17 +39,27 @@ export const partEdits = {
   followAll: () =>
     editOf('Every part follows', (desk) => {
       const { finish } = desk.look;
-      for (const part of partsOf(desk))
-        part.finish =
-          part.finish?.kind === 'bare' ? { ...finish, kind: 'bare', shadow: part.finish.shadow } : null;
       if (!isRole(finish.tint)) finish.tint = 'surface';
-      for (const widget of desk.widgets) {
-        const starts = startsOf(widget);
-        for (const key of ownColoursOf(widget))
-          widget.options = { ...widget.options, [key]: lookUp(starts, key) };
-      }
+      follow(desk, new Set(partsOf(desk).map(({ id }) => id)));
     }),
+
+  /** The same of some parts. */
+  follow: (ids: readonly string[]) => editOf('Follow the desk', (desk) => follow(desk, new Set(ids))),
 };
+
+function follow(desk: DeskDraft, chosen: ReadonlySet<string>): void {
+  const { finish } = desk.look;
+  for (const part of partsOf(desk))
+    if (chosen.has(part.id))
+      part.finish =
+        part.finish?.kind === 'bare' ? { ...finish, kind: 'bare', shadow: part.finish.shadow } : null;
+  for (const widget of desk.widgets) {
+    if (!chosen.has(widget.id)) continue;
+    const starts = startsOf(widget);
+    for (const key of ownColoursOf(widget))
+      widget.options = { ...widget.options, [key]: lookUp(starts, key) };
+  }
+}
 
 /** Whether fewer would be left of a section than must stay. */
 function isLast({ key, least = 0 }: (typeof sections)[number], desk: DeskDraft, gone: Set<string>): boolean {

@@ -4,6 +4,7 @@ import { defineSection } from './section.ts';
 export const applications = defineSection({
   key: 'applications',
   schema: Applications,
+  kits: [],
   // Their ids are apart from those of parts: an application may be called as a widget is.
   check({ applications: list }, _, say) {
     const seen = new Set<string>();

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { Backdrop } from '../../backdrop/schema.ts';
+import { factsOf } from '../../backdrop/names.ts';
+import { Backdrop, sourcesOf, type Source } from '../../backdrop/schema.ts';
+import type { Desk, DeskDraft } from '../desk.ts';
 import { defineSection, without } from './section.ts';
 import { content } from '../../values/dress.ts';
 
@@ -10,6 +12,15 @@ export const backdrops = defineSection({
       description: 'The first lies everywhere; of the others the one that says most of where it lies',
     }),
   ),
+  kits: [
+    {
+      key: 'backdrop',
+      title: 'Backdrop',
+      told: ({ backdrops: [first] }) => (first ? toldOf(first.source) : ''),
+      wear: wearBackdrops,
+      own: ({ backdrops: list }) => list.filter(liesAnywhere).flatMap(picturesIn),
+    },
+  ],
   ids: (list) =>
     list.flatMap(({ id, source }, index) => [
       [['backdrops', index], id] as const,
@@ -38,3 +49,40 @@ export const backdrops = defineSection({
     );
   },
 });
+
+/** Whether a backdrop lies on whatever screen and workspace. */
+function liesAnywhere({ for: { screen, workspace } }: Backdrop): boolean {
+  return screen === null && workspace === null;
+}
+
+/** What lies everywhere, and in a half of its own, becomes what another desk has there; screens and workspaces keep theirs. */
+function wearBackdrops(desk: DeskDraft, from: Desk): void {
+  // The first lies everywhere, and stays the one it is.
+  const [{ id: first = 'worn', spans = false } = {}] = desk.backdrops;
+  const come = from.backdrops.filter(liesAnywhere).map((one): Backdrop => {
+    const id = one.for.half === null ? first : `worn-${one.for.half}`;
+    const source = structuredClone(one.source);
+    if (source.kind === 'rotation')
+      source.entries.forEach((entry, at) => (entry.id = `worn-${id}-${at + 1}`));
+    return { ...structuredClone(one), id, source, spans };
+  });
+  desk.backdrops = [...come, ...desk.backdrops.filter((one) => !liesAnywhere(one))];
+}
+
+/** The names of pictures of one's own in a backdrop. */
+function picturesIn(backdrop: Backdrop): string[] {
+  return sourcesOf(backdrop).flatMap((source) => (source.kind === 'picture' ? [source.name] : []));
+}
+
+function toldOf(source: Source): string {
+  switch (source.kind) {
+    case 'motif':
+      return factsOf(source.motif).title;
+    case 'picture':
+      return source.name;
+    case 'gradient':
+      return 'Gradient';
+    case 'rotation':
+      return `${source.entries.length} in turn`;
+  }
+}

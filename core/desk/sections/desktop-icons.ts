@@ -4,6 +4,8 @@ import { defineSection, without } from './section.ts';
 export const desktopIcons = defineSection({
   key: 'desktopIcons',
   schema: DesktopIcons,
+  // Their size and what is between them say where they stand.
+  kits: [],
   check({ desktopIcons: { screens: on } }, { screens }, say) {
     on.forEach((id, index) => {
       if (!screens.has(id))

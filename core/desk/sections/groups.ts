@@ -6,6 +6,7 @@ import { defineSection, idsIn, without } from './section.ts';
 export const groups = defineSection({
   key: 'groups',
   schema: content(z.array(Group).max(MOST_GROUPS)),
+  kits: [],
   ids: (list) => idsIn('groups', list),
   check({ groups: list, widgets }, _known, say) {
     const there = new Set(widgets.map(({ id }) => id));

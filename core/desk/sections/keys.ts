@@ -5,6 +5,17 @@ import { defineSection } from './section.ts';
 export const keys = defineSection({
   key: 'keys',
   schema: DeskKeys,
+  kits: [
+    {
+      key: 'keys',
+      title: 'Shortcuts',
+      told: ({ keys: list }) => `${list.filter(({ shortcut }) => shortcut !== '').length} set`,
+      wear(desk, from) {
+        desk.keys = structuredClone(from.keys);
+      },
+      isAside: true,
+    },
+  ],
   check({ keys: list }, _, say) {
     const taken = new Map<string, string>();
     list.forEach(({ act, shortcut }, index) => {

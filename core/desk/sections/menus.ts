@@ -1,9 +1,21 @@
+import { dressedIn, dressOf } from '../../values/dress.ts';
 import { Menus, menuKinds } from '../../menus/schema.ts';
 import { defineSection, idsIn } from './section.ts';
 
 export const menus = defineSection({
   key: 'menus',
   schema: Menus,
+  kits: [
+    {
+      key: 'menus',
+      title: 'Menus',
+      told: ({ menus: all }) =>
+        `${menuKinds.filter(({ key }) => all[key].finish !== null).length} own finishes`,
+      wear(desk, from) {
+        desk.menus = dressedIn(Menus, desk.menus, dressOf(Menus, from.menus));
+      },
+    },
+  ],
   ids: (all) =>
     menuKinds.flatMap(({ key, lists }) =>
       Object.entries(lists?.(all[key]) ?? {}).flatMap(([list, things]) =>

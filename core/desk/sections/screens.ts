@@ -4,6 +4,7 @@ import { defineSection, idsIn, without } from './section.ts';
 export const screens = defineSection({
   key: 'screens',
   schema: Screens,
+  kits: [],
   least: 1,
   ids: (list) => idsIn('screens', list),
   forget(desk, gone) {

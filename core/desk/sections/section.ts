@@ -15,6 +15,21 @@ interface Known {
   parts: ReadonlySet<string>;
 }
 
+/** Something of a desk's dress that a kit has, and that is worn or left by itself. */
+export interface KitKind {
+  /** What it is ticked by. */
+  key: string;
+  title: string;
+  /** What a desk has of it, in a word or two. */
+  told(desk: Desk): string;
+  /** Lets a desk have of it what another has. What there is, what it shows and where it stands stays. */
+  wear(desk: DeskDraft, from: Desk): void;
+  /** What a desk has of it that somebody made or brought, by name: what would be covered is told before. */
+  own?(desk: Desk): string[];
+  /** It is worn only where somebody asks for it. */
+  isAside?: true;
+}
+
 /** A section of the document: what it holds and what happens to it. */
 export interface Section<Key extends keyof Sections> {
   key: Key;
@@ -25,6 +40,8 @@ export interface Section<Key extends keyof Sections> {
   ids?(value: Sections[Key]): Iterable<readonly [Path, string]>;
   /** What the schema can't say; paths from the whole document. */
   check?(desk: Desk, known: Known, say: Say): void;
+  /** What of it is dress, as a kit has it; nothing where it is all arrangement and content. */
+  kits: readonly KitKind[];
   /** Those of its things that are parts. */
   parts?(value: Sections[Key]): Part[];
   /** Takes out what goes when these ids are gone, and lets go of what is gone. */

@@ -4,6 +4,16 @@ import { defineSection } from './section.ts';
 export const sources = defineSection({
   key: 'sources',
   schema: Sources,
+  kits: [
+    {
+      key: 'covers',
+      title: 'Colours of covers',
+      told: ({ sources: { sound } }) => (sound.coversColour ? 'while a piece is heard' : 'not used'),
+      wear(desk, from) {
+        desk.sources.sound.coversColour = from.sources.sound.coversColour;
+      },
+    },
+  ],
   check({ sources: { outside, sound } }, _known, say) {
     const lists = [
       [['outside', 'calendars'], outside.calendars],

@@ -1,5 +1,7 @@
 import { z } from 'zod';
-import { content } from '../../values/dress.ts';
+import { content, dressedIn, dressOf } from '../../values/dress.ts';
+import { widgetKindOf, type WidgetType } from '../../widgets/list.ts';
+import { modelsFor } from '../edits/models.ts';
 import { freePlace } from '../whereabouts.ts';
 import { WidgetSchema, widgetsInCircles } from '../shapes/widgets.ts';
 import { defineSection, idsIn, without } from './section.ts';
@@ -7,6 +9,22 @@ import { defineSection, idsIn, without } from './section.ts';
 export const widgets = defineSection({
   key: 'widgets',
   schema: content(z.array(WidgetSchema).max(4000).meta({ description: 'The later one stands above' })),
+  kits: [
+    {
+      key: 'widgets',
+      title: 'Widgets’ style',
+      told: ({ widgets: list }) => `${list.length} widgets`,
+      wear(desk, from) {
+        const models = modelsFor(desk.widgets, from.widgets, isApart);
+        desk.widgets.forEach((widget, index) => {
+          const model = models[index];
+          if (!model) return;
+          const { face, ...rest } = dressOf(WidgetSchema, model.of) as Record<string, unknown>;
+          Object.assign(widget, dressedIn(WidgetSchema, widget, model.takesFace ? { face, ...rest } : rest));
+        });
+      },
+    },
+  ],
   ids: (list) => idsIn('widgets', list),
   check({ widgets: list }, { screens, parts, workspaces }, say) {
     list.forEach(({ place: { hangs }, workspaces: on }, i) => {
@@ -47,3 +65,8 @@ export const widgets = defineSection({
     }
   },
 });
+
+/** Whether a widget shows something else than others of its kind do. */
+function isApart({ type, face }: { type: string; face: string }): boolean {
+  return widgetKindOf(type as WidgetType).faces.find(({ id }) => id === face)?.isApart === true;
+}

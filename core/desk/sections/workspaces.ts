@@ -4,6 +4,7 @@ import { defineSection, without } from './section.ts';
 export const workspaces = defineSection({
   key: 'workspaces',
   schema: Workspaces,
+  kits: [],
   least: 1,
   forget(desk, gone) {
     desk.workspaces = without(desk.workspaces, ({ id }) => gone.has(id));

@@ -19,9 +19,9 @@ export const frontMenus = defineItem({
   title: 'Front menus',
   summary: 'The menus of the front window',
   faces: [
-    { id: 'named', title: 'Name and menus' },
-    { id: 'menus', title: 'Menus' },
-    { id: 'one', title: 'One for all' },
+    { id: 'named', title: 'Name and menus', isApart: true },
+    { id: 'menus', title: 'Menus', isApart: true },
+    { id: 'one', title: 'One for all', isApart: true },
   ],
   options: z.looseObject({
     none: field(z.string().max(80).default('The desk'), {

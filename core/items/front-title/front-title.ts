@@ -22,9 +22,9 @@ export const frontTitle = defineItem({
   title: 'Front title',
   summary: 'The front window’s title and buttons',
   faces: [
-    { id: 'whole', title: 'Title and buttons' },
-    { id: 'words', title: 'Title' },
-    { id: 'buttons', title: 'Buttons' },
+    { id: 'whole', title: 'Title and buttons', isApart: true },
+    { id: 'words', title: 'Title', isApart: true },
+    { id: 'buttons', title: 'Buttons', isApart: true },
   ],
   options: z.looseObject({
     shown: field(z.enum(['always', 'filled']).default('always'), {
@@ -40,6 +40,7 @@ export const frontTitle = defineItem({
     }),
     width: field(z.number().int().min(40).max(900).default(280), {
       label: 'Most width',
+      is: 'place',
       unit: 'px',
       step: 10,
       when: (_, face) => face !== 'buttons',

@@ -10,7 +10,7 @@ export const gap = defineItem({
   summary: 'A fixed blank',
   faces: blankFaces,
   options: z.looseObject({
-    size: field(z.number().min(0).max(2000).default(24), { label: 'Length', unit: 'px' }),
+    size: field(z.number().min(0).max(2000).default(24), { label: 'Length', is: 'place', unit: 'px' }),
   }),
   view: ({ size }) => ({ size }),
   isBlank: true,

@@ -24,6 +24,7 @@ const options = z.looseObject({
   minimised: field(z.boolean().default(true), { label: 'Minimised too', is: 'content' }),
   width: field(z.number().int().min(40).max(400).default(160), {
     label: 'Most width',
+    is: 'place',
     unit: 'px',
     step: 10,
     when: (_, face) => face !== 'sign',

@@ -23,14 +23,15 @@ export const playing = defineItem({
   title: 'Now playing',
   summary: 'What is on, buttons for it, a small spectrum',
   faces: [
-    { id: 'whole', title: 'Title and buttons' },
-    { id: 'words', title: 'Title' },
-    { id: 'buttons', title: 'Buttons' },
-    { id: 'levels', title: 'Small spectrum and title' },
+    { id: 'whole', title: 'Title and buttons', isApart: true },
+    { id: 'words', title: 'Title', isApart: true },
+    { id: 'buttons', title: 'Buttons', isApart: true },
+    { id: 'levels', title: 'Small spectrum and title', isApart: true },
   ],
   options: z.looseObject({
     width: field(z.number().int().min(40).max(400).default(180), {
       label: 'Most width',
+      is: 'place',
       unit: 'px',
       step: 10,
       when: (_, face) => face !== 'buttons',

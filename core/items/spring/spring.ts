@@ -12,6 +12,7 @@ export const spring = defineItem({
   options: z.looseObject({
     weight: field(z.number().min(0.1).max(20).default(1), {
       label: 'Share of the room',
+      is: 'place',
       unit: '×',
       step: 0.5,
       decimals: 2,

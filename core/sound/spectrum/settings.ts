@@ -5,11 +5,13 @@ import { field } from '../../values/field.ts';
 export const spectrumShape = {
   bands: field(z.number().int().min(4).max(160).default(48), {
     label: 'Bands',
+    is: 'content',
     control: 'slider',
     group: 'Shape',
   }),
   low: field(z.number().min(20).max(8000).default(40), {
     label: 'From',
+    is: 'content',
     isSeldom: true,
     unit: 'Hz',
     group: 'Range',
@@ -17,6 +19,7 @@ export const spectrumShape = {
   }),
   high: field(z.number().min(200).max(20_000).default(10_000), {
     label: 'To',
+    is: 'content',
     isSeldom: true,
     unit: 'Hz',
     group: 'Range',
@@ -24,6 +27,7 @@ export const spectrumShape = {
   }),
   scale: field(z.enum(['linear', 'logarithmic', 'mel']).default('logarithmic'), {
     label: 'Scale',
+    is: 'content',
     isSeldom: true,
     hint: 'How pitches lie side by side: evenly, by octaves, or as the ear hears them',
     group: 'Range',
@@ -31,6 +35,7 @@ export const spectrumShape = {
   }),
   tilt: field(z.number().min(-12).max(12).default(3), {
     label: 'Tilt',
+    is: 'content',
     isSeldom: true,
     hint: 'How much louder high pitches are drawn than they are',
     unit: 'dB/oct',
@@ -41,14 +46,21 @@ export const spectrumShape = {
   }),
   window: field(z.enum(['hann', 'blackman', 'hamming', 'none']).default('hann'), {
     label: 'Window',
+    is: 'content',
     isSeldom: true,
     hint: 'How the sound is faded at the ends of each stretch that is measured',
     group: 'Level',
     choices: { hann: 'Hann', blackman: 'Blackman', hamming: 'Hamming', none: 'None' },
   }),
-  isAutomatic: field(z.boolean().default(true), { label: 'Automatic gain', group: 'Level', isSeldom: true }),
+  isAutomatic: field(z.boolean().default(true), {
+    label: 'Automatic gain',
+    is: 'content',
+    group: 'Level',
+    isSeldom: true,
+  }),
   gain: field(z.number().min(-30).max(60).default(20), {
     label: 'Gain',
+    is: 'content',
     isSeldom: true,
     unit: 'dB',
     control: 'slider',
@@ -57,6 +69,7 @@ export const spectrumShape = {
   }),
   attack: field(z.number().min(0).max(1000).default(20), {
     label: 'Rises in',
+    is: 'content',
     isSeldom: true,
     unit: 'ms',
     control: 'slider',
@@ -65,6 +78,7 @@ export const spectrumShape = {
   }),
   decay: field(z.number().min(0).max(3000).default(280), {
     label: 'Falls in',
+    is: 'content',
     isSeldom: true,
     unit: 'ms',
     control: 'slider',
@@ -74,6 +88,7 @@ export const spectrumShape = {
   peaks: field(z.boolean().default(true), { label: 'Peaks', group: 'Shape' }),
   hold: field(z.number().min(0).max(5000).default(700), {
     label: 'Hold for',
+    is: 'content',
     isSeldom: true,
     hint: 'How long a peak stands before it falls',
     unit: 'ms',
@@ -84,6 +99,7 @@ export const spectrumShape = {
   }),
   fall: field(z.number().min(1).max(120).default(24), {
     label: 'Then fall by',
+    is: 'content',
     isSeldom: true,
     unit: 'dB/s',
     control: 'slider',

@@ -3,10 +3,10 @@ import { defineWidget } from '../../kinds/kind.ts';
 import { HourStyle, TypeOption, colourOption } from '../../kinds/options.ts';
 
 const faces = [
-  { id: 'moon', title: 'Moon' },
-  { id: 'tide', title: 'Tide' },
-  { id: 'day', title: 'Day and night' },
-  { id: 'table', title: 'Table' },
+  { id: 'moon', title: 'Moon', isApart: true },
+  { id: 'tide', title: 'Tide', isApart: true },
+  { id: 'day', title: 'Day and night', isApart: true },
+  { id: 'table', title: 'Table', isApart: true },
 ] as const;
 
 const options = z.looseObject({

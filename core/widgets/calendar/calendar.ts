@@ -6,11 +6,11 @@ import { field, fieldWhen } from '../../values/field.ts';
 import { refers } from '../../values/references.ts';
 
 const faces = [
-  { id: 'month', title: 'Month' },
-  { id: 'agenda', title: 'Days ahead' },
-  { id: 'day', title: 'One day' },
-  { id: 'next', title: 'What comes next' },
-  { id: 'tasks', title: 'Tasks' },
+  { id: 'month', title: 'Month', isApart: true },
+  { id: 'agenda', title: 'Days ahead', isApart: true },
+  { id: 'day', title: 'One day', isApart: true },
+  { id: 'next', title: 'What comes next', isApart: true },
+  { id: 'tasks', title: 'Tasks', isApart: true },
 ] as const;
 
 const options = z.looseObject({
@@ -26,16 +26,23 @@ const options = z.looseObject({
   ),
   rows: field(z.number().int().min(1).max(14).default(6), {
     label: 'Rows',
+    is: 'content',
     control: 'slider',
     when: (_, face) => face === 'agenda' || face === 'tasks',
   }),
-  done: field(z.boolean().default(true), { label: 'Done ones too', when: (_, face) => face === 'tasks' }),
+  done: field(z.boolean().default(true), {
+    label: 'Done ones too',
+    is: 'content',
+    when: (_, face) => face === 'tasks',
+  }),
   weekNumbers: field(z.boolean().default(false), {
     label: 'Week numbers',
+    is: 'content',
     when: (_, face) => face === 'month',
   }),
   marks: field(z.boolean().default(true), {
     label: 'Marks of events',
+    is: 'content',
     when: (_, face) => face === 'month',
   }),
   weekStarts: fieldWhen(OwnWeek, (_, face) => face === 'month'),

@@ -11,9 +11,9 @@ const faces = [
   { id: 'line', title: 'Line' },
   { id: 'words', title: 'In words' },
   { id: 'ring', title: 'Ring of the day' },
-  { id: 'zones', title: 'Zones' },
-  { id: 'until', title: 'Until a day' },
-  { id: 'timer', title: 'Timer' },
+  { id: 'zones', title: 'Zones', isApart: true },
+  { id: 'until', title: 'Until a day', isApart: true },
+  { id: 'timer', title: 'Timer', isApart: true },
 ] as const;
 
 /** Whether a face shows the time in one zone. */

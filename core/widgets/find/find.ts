@@ -18,6 +18,7 @@ const options = z.looseObject({
   }),
   width: field(z.number().int().min(80).max(1600).default(360), {
     label: 'Width',
+    is: 'place',
     unit: 'px',
     step: 20,
     when: (_, face) => face !== 'sign',

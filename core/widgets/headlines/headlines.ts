@@ -23,20 +23,28 @@ const options = z.looseObject({
   ),
   rows: field(z.number().int().min(1).max(12).default(5), {
     label: 'Rows',
+    is: 'content',
     control: 'slider',
     when: (_, face) => face === 'list',
   }),
   minutes: field(z.number().int().min(1).max(60).default(1), {
     label: 'Change every',
+    is: 'content',
     unit: 'min',
     when: (_, face) => face !== 'list',
   }),
   among: field(z.number().int().min(1).max(30).default(8), {
     label: 'Newest only',
+    is: 'content',
     control: 'slider',
     when: (_, face) => face !== 'list',
   }),
-  width: field(z.number().int().min(160).max(2000).default(420), { label: 'Width', unit: 'px', step: 20 }),
+  width: field(z.number().int().min(160).max(2000).default(420), {
+    label: 'Width',
+    is: 'place',
+    unit: 'px',
+    step: 20,
+  }),
   type: TypeOption,
   colour: colourOption('accent', 'Marks'),
 });

@@ -9,11 +9,11 @@ const faces = [
   { id: 'bars', title: 'Bars' },
   { id: 'graph', title: 'Graph' },
   { id: 'text', title: 'Text' },
-  { id: 'cores', title: 'Cores' },
-  { id: 'heat', title: 'Temperatures' },
-  { id: 'disks', title: 'Disks' },
-  { id: 'links', title: 'Networks' },
-  { id: 'busiest', title: 'Busiest' },
+  { id: 'cores', title: 'Cores', isApart: true },
+  { id: 'heat', title: 'Temperatures', isApart: true },
+  { id: 'disks', title: 'Disks', isApart: true },
+  { id: 'links', title: 'Networks', isApart: true },
+  { id: 'busiest', title: 'Busiest', isApart: true },
 ] as const;
 
 const ofMeters = new Set<string | null>(['rings', 'bars', 'graph', 'text']);
@@ -41,6 +41,7 @@ const options = z.looseObject({
   network: meter(false, 'Network'),
   span: field(z.number().int().min(1).max(1440).default(20), {
     label: 'Graph over',
+    is: 'content',
     unit: 'min',
     when: (_, face) => face === 'graph',
   }),
@@ -48,6 +49,7 @@ const options = z.looseObject({
   interfaces: chosen('Networks', 'Network', 'interface', 'links'),
   rows: field(z.number().int().min(1).max(12).default(5), {
     label: 'Rows',
+    is: 'content',
     control: 'slider',
     when: ({ mounts, interfaces }, face) =>
       face === 'busiest' ||

@@ -24,7 +24,12 @@ const options = z.looseObject({
       placeholder: '# A heading, - a list, - [ ] a task, **bold**',
     },
   ),
-  width: field(z.number().int().min(120).max(1600).default(300), { label: 'Width', unit: 'px', step: 20 }),
+  width: field(z.number().int().min(120).max(1600).default(300), {
+    label: 'Width',
+    is: 'place',
+    unit: 'px',
+    step: 20,
+  }),
   size: field(z.number().min(10).max(60).default(20), {
     label: 'Size',
     unit: 'px',

@@ -12,9 +12,22 @@ const faces = [
 ] as const;
 
 const options = z.looseObject({
-  width: field(z.number().int().min(200).max(1600).default(420), { label: 'Width', unit: 'px', step: 20 }),
-  buttons: field(z.boolean().default(true), { label: 'Buttons', when: (_, face) => face !== 'only' }),
-  times: field(z.boolean().default(true), { label: 'Times', when: (_, face) => face !== 'only' }),
+  width: field(z.number().int().min(200).max(1600).default(420), {
+    label: 'Width',
+    is: 'place',
+    unit: 'px',
+    step: 20,
+  }),
+  buttons: field(z.boolean().default(true), {
+    label: 'Buttons',
+    is: 'content',
+    when: (_, face) => face !== 'only',
+  }),
+  times: field(z.boolean().default(true), {
+    label: 'Times',
+    is: 'content',
+    when: (_, face) => face !== 'only',
+  }),
   align: field(z.enum(['left', 'centre']).default('left'), {
     label: 'Align',
     choices: { left: 'Left', centre: 'Middle' },

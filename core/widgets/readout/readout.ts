@@ -21,6 +21,7 @@ const options = z.looseObject({
   weather: toldWeather,
   width: field(z.number().int().min(0).max(2000).default(0), {
     label: 'Line width',
+    is: 'place',
     unit: 'px',
     step: 20,
     placeholder: '0 is as long as they are',

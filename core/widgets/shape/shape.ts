@@ -4,12 +4,12 @@ import { TypeOption, colourOption } from '../../kinds/options.ts';
 import { field, fieldWhen } from '../../values/field.ts';
 
 const faces = [
-  { id: 'line', title: 'Line' },
-  { id: 'box', title: 'Box' },
-  { id: 'ring', title: 'Ring' },
-  { id: 'arc', title: 'Arc' },
-  { id: 'brackets', title: 'Brackets' },
-  { id: 'words', title: 'Words' },
+  { id: 'line', title: 'Line', isApart: true },
+  { id: 'box', title: 'Box', isApart: true },
+  { id: 'ring', title: 'Ring', isApart: true },
+  { id: 'arc', title: 'Arc', isApart: true },
+  { id: 'brackets', title: 'Brackets', isApart: true },
+  { id: 'words', title: 'Words', isApart: true },
 ] as const;
 
 const isOf =
@@ -29,12 +29,14 @@ const options = z.looseObject({
   }),
   width: field(z.number().int().min(1).max(4000).default(220), {
     label: 'Width',
+    is: 'place',
     unit: 'px',
     step: 10,
     when: (_, face) => face !== 'words',
   }),
   height: field(z.number().int().min(1).max(4000).default(140), {
     label: 'Height',
+    is: 'place',
     unit: 'px',
     step: 10,
     when: isOf('box', 'brackets'),
@@ -56,12 +58,14 @@ const options = z.looseObject({
   filled: field(z.boolean().default(false), { label: 'Filled', when: isOf('box', 'ring') }),
   begins: field(z.number().min(0).max(360).default(220), {
     label: 'From',
+    is: 'place',
     unit: '°',
     control: 'slider',
     when: isOf('arc'),
   }),
   ends: field(z.number().min(0).max(720).default(500), {
     label: 'To',
+    is: 'place',
     unit: '°',
     control: 'slider',
     when: isOf('arc'),
@@ -86,6 +90,7 @@ const options = z.looseObject({
   }),
   turn: field(z.number().min(-180).max(180).default(0), {
     label: 'Rotation',
+    is: 'place',
     unit: '°',
     control: 'slider',
     when: isOf('line', 'box', 'brackets'),

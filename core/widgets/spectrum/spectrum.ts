@@ -23,9 +23,15 @@ const options = z.looseObject({
     isWide: true,
     choices: { player: 'Player', microphone: 'Microphone', tab: 'Shared tab' },
   }),
-  width: field(z.number().int().min(60).max(2400).default(420), { label: 'Width', unit: 'px', step: 20 }),
+  width: field(z.number().int().min(60).max(2400).default(420), {
+    label: 'Width',
+    is: 'place',
+    unit: 'px',
+    step: 20,
+  }),
   height: field(z.number().int().min(20).max(1200).default(120), {
     label: 'Height',
+    is: 'place',
     unit: 'px',
     step: 10,
     when: (_, face) => isFlat(face),
@@ -47,6 +53,7 @@ const options = z.looseObject({
   ),
   along: field(z.enum(['bands', 'level']).default('bands'), {
     label: 'Gradient',
+    is: 'content',
     hint: 'Whether the colours go from low to high pitches, or from quiet to loud',
     choices: { bands: 'By band', level: 'By level' },
     group: 'Letters and colours',
@@ -72,6 +79,7 @@ const options = z.looseObject({
   flipped: field(z.boolean().default(false), { label: 'Flipped', group: 'Shape' }),
   most: field(z.number().int().min(5).max(60).default(30), {
     label: 'Frame rate',
+    is: 'content',
     isSeldom: true,
     hint: 'Pictures a second at most',
     unit: 'fps',

@@ -78,6 +78,7 @@ const starters: Cell[] = [
 const Spacing = z.looseObject({
   size: field(z.number().min(24).max(400).default(96), {
     label: 'Size',
+    is: 'place',
     unit: 'px',
     control: 'slider',
     group: 'Shape',

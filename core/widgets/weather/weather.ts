@@ -5,11 +5,11 @@ import { OwnPressure, OwnTemperature, OwnWind } from '../../sources/units.ts';
 import { field, fieldWhen } from '../../values/field.ts';
 
 const faces = [
-  { id: 'line', title: 'Line' },
-  { id: 'hours', title: 'Hours' },
-  { id: 'days', title: 'Days' },
-  { id: 'sky', title: 'Sky' },
-  { id: 'rose', title: 'Wind' },
+  { id: 'line', title: 'Line', isApart: true },
+  { id: 'hours', title: 'Hours', isApart: true },
+  { id: 'days', title: 'Days', isApart: true },
+  { id: 'sky', title: 'Sky', isApart: true },
+  { id: 'rose', title: 'Wind', isApart: true },
 ] as const;
 
 const options = z.looseObject({
@@ -22,10 +22,15 @@ const options = z.looseObject({
   }),
   days: field(z.number().int().min(2).max(10).default(5), {
     label: 'Days ahead',
+    is: 'content',
     control: 'slider',
     when: (_, face) => face === 'days',
   }),
-  wind: field(z.boolean().default(true), { label: 'Wind', when: (_, face) => face === 'line' }),
+  wind: field(z.boolean().default(true), {
+    label: 'Wind',
+    is: 'content',
+    when: (_, face) => face === 'line',
+  }),
   temperatureIn: fieldWhen(OwnTemperature, (_, face) => face !== 'rose'),
   windIn: fieldWhen(
     OwnWind,

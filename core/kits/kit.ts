@@ -1,0 +1,53 @@
+import { z } from 'zod';
+import type { Desk } from '../desk/desk.ts';
+import { readDesk } from '../desk/read.ts';
+import { pathText, refuse, type Result } from '../desk/problem.ts';
+import { sections } from '../desk/sections/list.ts';
+import type { KitKind } from '../desk/sections/section.ts';
+import { Id } from '../values/id.ts';
+import { Name } from '../values/name.ts';
+import type { TypeOf } from '../values/types.ts';
+
+/** What a kit can have, as the sections of a desk say it. */
+export const kitKinds: readonly KitKind[] = sections.flatMap(({ kits }) => kits);
+const keys = kitKinds.map(({ key }) => key);
+
+/** What is said of a kit; its version rises with every change of what it has. */
+export const KitFacts = z.looseObject({
+  id: Id,
+  name: Name,
+  version: z.number().int().min(1).max(1_000_000_000),
+  by: z.string().trim().max(120).meta({ description: 'Who made it' }),
+  notes: z.string().max(2000),
+  kinds: z.array(z.enum(keys)).min(1).max(keys.length).meta({ description: 'What of a desk’s dress it has' }),
+});
+export type KitFacts = TypeOf<typeof KitFacts>;
+
+/**
+ * The dress of a desk without its arrangement, by kinds. It is put on a desk that shows nothing of anybody's own, and taken
+ * off that again when it is worn: whatever a desk is checked, brought to the present format and carried by, a kit is.
+ */
+export interface Kit extends KitFacts {
+  desk: Desk;
+}
+
+/** The kind of a key; undefined where this version has none such. */
+export function kitKindOf(key: string): KitKind | undefined {
+  return kitKinds.find((kind) => kind.key === key);
+}
+
+/** What is said of a kit, from parsed JSON. */
+export function readKitFacts(json: unknown): Result<KitFacts> {
+  const read = KitFacts.safeParse(json);
+  if (read.success) return { ok: true, value: { ...read.data, kinds: [...new Set(read.data.kinds)] } };
+  const [wrong] = read.error.issues;
+  return refuse(pathText(wrong?.path ?? []), wrong?.message ?? 'is not a kit');
+}
+
+/** A kit from parsed JSON: its facts, and its desk, of this format or an older one. */
+export function readKit(json: unknown): Result<Kit> {
+  const facts = readKitFacts(json);
+  if (!facts.ok) return facts;
+  const desk = readDesk((json as { desk?: unknown }).desk);
+  return desk.ok ? { ok: true, value: { ...facts.value, desk: desk.value } } : desk;
+}
