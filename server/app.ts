@@ -19,6 +19,8 @@ import { guard } from './http/guard.ts';
 import { HttpProblem, problemHandler } from './http/problem.ts';
 import { createRenderer, type Renderer } from './pictures/render.ts';
 import { pictureRoutes } from './pictures/routes.ts';
+import { kitRoutes } from './kits/routes.ts';
+import { createKitStore } from './kits/store.ts';
 import { outsideFeeders } from './outside/feeder.ts';
 import { createHosts, hostRoutes } from './outside/hosts.ts';
 import { soundRoutes } from './sounds/routes.ts';
@@ -86,6 +88,7 @@ export function createApp({
 }: AppOptions): App {
   const store = openStore(dataFolder);
   const desks = createDeskStore(store, now);
+  const kits = createKitStore(store, now);
   const helpers = createHelpers();
   const incoming = createIncoming(join(dataFolder, 'incoming'));
   const filesIn = (name: string) => createOwnFiles(join(dataFolder, name), incoming, now);
@@ -100,7 +103,7 @@ export function createApp({
     incoming,
     pictures,
   });
-  const clear = () => clearAway(desks, [pictures, fonts, sounds], now?.());
+  const clear = () => clearAway(desks, kits, [pictures, fonts, sounds], now?.());
   const endClearing = clearDaily(clear, report);
   const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);
   const allowed = createHosts(store, now);
@@ -139,6 +142,7 @@ export function createApp({
   app.use(
     '/api',
     deskRoutes({ desks, pictures, fonts, sounds, events, helpers, incoming }),
+    kitRoutes({ kits, pictures, fonts, sounds, events, helpers, incoming }),
     pictureRoutes(pictures, renderer, incoming),
     fontRoutes(fonts, incoming),
     soundRoutes(sounds, incoming),

@@ -1,16 +1,22 @@
 import { Zip, ZipDeflate, ZipPassThrough, strFromU8, strToU8, unzipSync } from 'fflate';
 import { z } from 'zod';
 import { readDesk } from '../desk/read.ts';
+import { readKitFacts, type KitFacts } from '../kits/kit.ts';
 import { DeskShape } from '../desk/schema.ts';
 import { refuse, type Problem, type Result } from '../desk/problem.ts';
+import { MOST_FONTS } from '../look/schema.ts';
 import { MOST_TRACKS } from '../sources/sound/schema.ts';
 import { DESK_LIMITS } from '../desk/limits.ts';
 import type { Desk } from '../desk/desk.ts';
 import { namingsIn, type ReferenceTo } from '../values/references.ts';
 
-/** A desk in one file: a ZIP with `manifest.json`, `desk.json`, and the pictures, fonts and sounds that the desk uses. */
+/**
+ * A desk in one file: a ZIP with `manifest.json`, `desk.json`, and the pictures, fonts and sounds that the desk uses. With
+ * `kit.json`, which says what of its dress is meant, it is a kit.
+ */
 export const BUNDLE_TYPE = 'application/zip';
 export const BUNDLE_ENDING = '.ledge';
+export const KIT_ENDING = '.ledgekit';
 const BUNDLE_FORMAT = 1;
 
 const MIB = 1024 * 1024;
@@ -18,9 +24,11 @@ const MIB = 1024 * 1024;
 export const BUNDLE_LIMITS = {
   /** Bytes of the file as it comes: whatever the limits of a desk allow fits in. */
   file: 200 * MIB,
-  entries: DESK_LIMITS.pictures + MOST_TRACKS + 12 + 2,
+  entries: DESK_LIMITS.pictures + MOST_TRACKS + MOST_FONTS + 3,
   /** Bytes of the manifest. */
   manifest: MIB,
+  /** Bytes of what is said of a kit. */
+  kit: MIB / 16,
   /** How many times larger than packed a file of more than a mebibyte may be; our own are not packed at all. */
   ratio: 200,
 };
@@ -44,11 +52,16 @@ interface BundleFile {
   bytes: Uint8Array;
 }
 
-export interface Bundle {
-  desk: Desk;
+export interface Bundle extends Carried {
   pictures: BundleFile[];
   fonts: BundleFile[];
   sounds: BundleFile[];
+}
+
+/** What a bundle is of: a desk, or a kit and the desk that wears it. */
+export interface Carried {
+  desk: Desk;
+  kit?: KitFacts;
 }
 
 /** The SHA-256 of some bytes in hex; every platform has one of its own. */
@@ -87,7 +100,7 @@ const fileName = (kind: FileKind, id: string) => `${kind}s/${id}`;
  * same desk and files give the same bytes.
  */
 export function startBundle(
-  desk: Desk,
+  { desk, kit }: Carried,
   files: readonly FileNote[],
   digestOf: DigestOf,
   put: (chunk: Uint8Array) => void,
@@ -105,8 +118,14 @@ export function startBundle(
   // Easy to read where there is room for it.
   const spacious = strToU8(JSON.stringify(desk, null, 2));
   const json = spacious.length <= DESK_LIMITS.json ? spacious : strToU8(JSON.stringify(desk));
-  const noted = [{ name: 'desk.json', size: json.length, sha256: digestOf(json) }, ...files];
+  const facts = kit && strToU8(JSON.stringify(kit, null, 2));
+  const noted = [
+    ...(facts ? [{ name: 'kit.json', size: facts.length, sha256: digestOf(facts) }] : []),
+    { name: 'desk.json', size: json.length, sha256: digestOf(json) },
+    ...files,
+  ];
   add('manifest.json', strToU8(JSON.stringify({ format: BUNDLE_FORMAT, files: noted }, null, 2)), true);
+  if (facts) add('kit.json', facts, true);
   add('desk.json', json, true);
   return {
     /** Pictures, fonts and most sounds are packed already. */
@@ -116,7 +135,7 @@ export function startBundle(
 }
 
 /** The bytes of a whole bundle. */
-export function writeBundle({ desk, pictures, fonts, sounds }: Bundle, digestOf: DigestOf): Uint8Array {
+export function writeBundle({ pictures, fonts, sounds, ...carried }: Bundle, digestOf: DigestOf): Uint8Array {
   const files = [
     ...pictures.map(({ id, bytes }) => ({ name: fileName('picture', id), bytes })),
     ...fonts.map(({ id, bytes }) => ({ name: fileName('font', id), bytes })),
@@ -124,7 +143,7 @@ export function writeBundle({ desk, pictures, fonts, sounds }: Bundle, digestOf:
   ];
   const notes = files.map(({ name, bytes }) => ({ name, size: bytes.length, sha256: digestOf(bytes) }));
   const chunks: Uint8Array[] = [];
-  const bundle = startBundle(desk, notes, digestOf, (chunk) => chunks.push(chunk));
+  const bundle = startBundle(carried, notes, digestOf, (chunk) => chunks.push(chunk));
   for (const { name, bytes } of files) bundle.add(name, bytes);
   bundle.end();
   const whole = new Uint8Array(chunks.reduce((sum, { length }) => sum + length, 0));
@@ -139,9 +158,9 @@ export function writeBundle({ desk, pictures, fonts, sounds }: Bundle, digestOf:
 /** A bundle from bytes that nobody vouches for, with all its files. */
 export function readBundle(bytes: Uint8Array, digestOf: DigestOf): Result<Bundle> {
   const files: Record<FileKind, BundleFile[]> = { picture: [], font: [], sound: [] };
-  const desk = openBundle(bytes, digestOf, (kind, file) => void files[kind].push(file));
+  const carried = openBundle(bytes, digestOf, (kind, file) => void files[kind].push(file));
   const { picture: pictures, font: fonts, sound: sounds } = files;
-  return desk.ok ? { ok: true, value: { desk: desk.value, pictures, fonts, sounds } } : desk;
+  return carried.ok ? { ok: true, value: { ...carried.value, pictures, fonts, sounds } } : carried;
 }
 
 type Take = (kind: FileKind, file: BundleFile) => void;
@@ -150,7 +169,7 @@ type Take = (kind: FileKind, file: BundleFile) => void;
  * Reads a bundle and hands over the files that its desk uses, one after another, so that no two need be held at once.
  * Nothing is unpacked beyond the limits. What was handed over counts only once the whole was found to be sound.
  */
-export function openBundle(bytes: Uint8Array, digestOf: DigestOf, take: Take): Result<Desk> {
+export function openBundle(bytes: Uint8Array, digestOf: DigestOf, take: Take): Result<Carried> {
   try {
     return { ok: true, value: openOrThrow(bytes, digestOf, take) };
   } catch (error) {
@@ -159,9 +178,10 @@ export function openBundle(bytes: Uint8Array, digestOf: DigestOf, take: Take): R
   }
 }
 
-function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Desk {
+function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Carried {
   const sizes = entriesOf(bytes);
   const listed = readManifest(bytes, sizes);
+  const kit = readKitEntry(bytes, sizes);
   const desk = readDeskEntry(bytes, sizes);
   const wanted = new Map(allFilesOf(desk).map((file) => [file.name, file]));
   if (filesOf(desk, 'picture').length > DESK_LIMITS.pictures)
@@ -174,7 +194,12 @@ function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Desk {
     const size = sizes.get(name);
     if (size === undefined) throw new Refusal(name, 'is listed but missing');
     const use = wanted.get(name);
-    const most = name === 'desk.json' ? DESK_LIMITS.json : DESK_LIMITS[use?.kind ?? 'picture'];
+    const most =
+      name === 'desk.json'
+        ? DESK_LIMITS.json
+        : name === 'kit.json'
+          ? BUNDLE_LIMITS.kit
+          : DESK_LIMITS[use?.kind ?? 'picture'];
     if (size > most) throw new Refusal(name, `is larger than ${most / MIB} MiB`);
     total += size;
     if (total > DESK_LIMITS.files + DESK_LIMITS.json)
@@ -186,7 +211,7 @@ function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Desk {
     if (digest !== use.id) throw new Refusal(name, 'is not the file that its name says');
     take(use.kind, { id: use.id, bytes: content });
   }
-  return desk;
+  return kit ? { desk, kit } : { desk };
 }
 
 class Refusal extends Error {
@@ -252,6 +277,19 @@ function readManifest(bytes: Uint8Array, sizes: ReadonlyMap<string, number>): Ma
   for (const name of sizes.keys())
     if (name !== path && !listed.has(name)) throw new Refusal(name, 'is not listed in the manifest');
   return listed;
+}
+
+/** What is said of a kit; null where the bundle is of a desk. */
+function readKitEntry(bytes: Uint8Array, sizes: ReadonlyMap<string, number>): KitFacts | null {
+  const path = 'kit.json';
+  if (!sizes.has(path)) return null;
+  const kit = readKitFacts(readJson(bytes, path, sizes, BUNDLE_LIMITS.kit));
+  if (kit.ok) return kit.value;
+  throw new Refusal(
+    path,
+    'is not a kit',
+    kit.problems.map((problem) => ({ ...problem, path: `${path}: ${problem.path}` })),
+  );
 }
 
 function readDeskEntry(bytes: Uint8Array, sizes: ReadonlyMap<string, number>): Desk {

@@ -12,6 +12,13 @@ import type { TypeOf } from '../values/types.ts';
 export const kitKinds: readonly KitKind[] = sections.flatMap(({ kits }) => kits);
 const keys = kitKinds.map(({ key }) => key);
 
+/** How many kits there can be, and what is said where there is no room for one more. */
+export const MOST_KITS = 400;
+export const kitsFull = {
+  path: '',
+  message: `There is room for ${MOST_KITS} kits: take one off the shelf first.`,
+};
+
 /** What is said of a kit; its version rises with every change of what it has. */
 export const KitFacts = z.looseObject({
   id: Id,

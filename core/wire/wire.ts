@@ -1,4 +1,5 @@
 import type { Desk } from '../desk/desk.ts';
+import type { KitFacts } from '../kits/kit.ts';
 import type { Feed } from '../sources/feeds.ts';
 
 /** What goes between the server and its pages: both read it from here. Moments are epoch ms, ids SHA-256 in hex. */
@@ -14,6 +15,11 @@ export interface Saved {
   revision: number;
   savedAt: number;
   isAsGiven: boolean;
+}
+
+/** A line of the list of kits. */
+export interface ListedKit extends KitFacts {
+  savedAt: number;
 }
 
 export interface RevisionNote {
@@ -67,6 +73,8 @@ export interface EventData {
   about: About;
   saved: Told & { revision: number };
   removed: Told;
+  /** Something has become of the kits. */
+  kits: Record<string, never>;
   /** Readings from outside, or why there are none. */
   samples: Feed;
 }

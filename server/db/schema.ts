@@ -49,3 +49,18 @@ export const allowedHosts = sqliteTable('allowed_hosts', {
   host: text('host').primaryKey(),
   allowedAt: integer('allowed_at').notNull(),
 });
+
+/** Dress for all desks. */
+export const kits = sqliteTable('kits', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  /** Rises with every change. */
+  version: integer('version').notNull(),
+  savedAt: integer('saved_at').notNull(),
+  /** What is said of it, as JSON. */
+  facts: text('facts').notNull(),
+  /** The desk that wears it, as JSON. */
+  desk: text('desk').notNull(),
+  /** Set while the kit is taken off the shelf; it can be put back. */
+  removedAt: integer('removed_at'),
+});

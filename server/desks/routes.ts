@@ -1,42 +1,21 @@
-import { rm } from 'node:fs/promises';
 import { Router, type Request, type Response } from 'express';
-import {
-  allFilesOf,
-  BUNDLE_ENDING,
-  BUNDLE_LIMITS,
-  BUNDLE_TYPE,
-  filesOf,
-  startBundle,
-  type FileKind,
-} from '../../core/bundle/bundle.ts';
-import { DESK_LIMITS } from '../../core/desk/limits.ts';
+import { BUNDLE_LIMITS } from '../../core/bundle/bundle.ts';
 import { problemText, type Problem } from '../../core/desk/problem.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import type { RevisionNote, Saved, StoredDesk } from '../../core/wire/wire.ts';
 import type { Events } from '../events/events.ts';
-import { digestOf } from '../files/digest.ts';
-import type { Incoming } from '../files/incoming.ts';
-import type { OwnFiles } from '../files/own-files.ts';
-import type { SoundStore } from '../sounds/store.ts';
-import type { FontStore } from '../fonts/store.ts';
-import type { Helpers } from '../helpers/pool.ts';
 import { deskBytes, jsonText } from '../http/body.ts';
 import { HttpProblem, refusal } from '../http/problem.ts';
-import type { PictureStore } from '../pictures/store.ts';
+import { checkFiles, fileNameOf, sendBundle, takeIn, type Stores, type Taking } from '../carried/carried.ts';
 import { changed } from './changes.ts';
-import { MOST_READ_HERE, readDeskText } from './read-text.ts';
+import { MOST_READ_HERE, readDeskText } from '../carried/read-text.ts';
 import type { StoredText } from './rows.ts';
 import type { DeskStore, ReadText } from './store.ts';
 
-interface Services {
+interface Services extends Stores, Taking {
   desks: DeskStore;
-  pictures: PictureStore;
-  fonts: FontStore;
-  sounds: SoundStore;
   events: Events;
-  helpers: Helpers;
-  incoming: Incoming;
 }
 
 type WithId = Request<{ id: string }>;
@@ -219,11 +198,15 @@ function addFileRoutes(router: Router, services: Services, { add, readable }: Fi
 
   router.get('/desks/:id/bundle', async (request: WithId, response) => {
     const { desk } = readable(request.params.id);
-    await sendBundle(response, desk, services);
+    await sendBundle(response, { desk }, services);
   });
 
   router.post('/bundles', async (request, response) => {
-    const desk = await incoming.receive(request, BUNDLE_LIMITS.file, (path) => takeIn(path, services));
+    const { desk, kit } = await incoming.receive(request, BUNDLE_LIMITS.file, (path) =>
+      takeIn(path, services),
+    );
+    if (kit)
+      throw refusal('A kit', [{ path: '', message: 'This file is a kit: take it in among the kits.' }]);
     add(request, response, desk);
   });
 }
@@ -241,87 +224,6 @@ function unreadable(problems: readonly Problem[]): HttpProblem {
     `This desk can’t be read${first ? ` (${problemText(first)})` : ''}. What is there can be saved as a file.`,
     { problems: problems.slice(0, 20) },
   );
-}
-
-/** Whether the server has what a desk names, and whether a file could carry it. Throws HttpProblem. */
-async function checkFiles(desk: Desk, stores: Services): Promise<void> {
-  if (filesOf(desk, 'picture').length > DESK_LIMITS.pictures)
-    throw refusal('Too many pictures', [
-      { path: 'backdrops', message: `use more than ${DESK_LIMITS.pictures} pictures` },
-    ]);
-  let bytes = 0;
-  for (const { kind, id } of allFilesOf(desk)) {
-    const files = storeOf(kind, stores);
-    if (!files.has(id))
-      throw refusal(`A ${kind} is missing`, [
-        { path: placeOf[kind], message: `names a ${kind} that the server does not have: ${id.slice(0, 8)}…` },
-      ]);
-    bytes += await files.size(id);
-  }
-  if (bytes > DESK_LIMITS.files)
-    throw refusal('Too large', [
-      {
-        path: '',
-        message: `The pictures, fonts and sounds of this desk have ${Math.ceil(bytes / 2 ** 20)} MiB together; up to ${DESK_LIMITS.files / 2 ** 20} fit in a file.`,
-      },
-    ]);
-}
-
-/** Where a desk names files of a kind. */
-const placeOf = { picture: 'desk', font: 'look.ownFonts', sound: 'sources.sound' } as const;
-
-const storeOf = (kind: FileKind, { pictures, fonts, sounds }: Services): OwnFiles =>
-  ({ picture: pictures, font: fonts, sound: sounds })[kind];
-
-/** Sends a desk with its files, one of them in memory at a time. */
-async function sendBundle(response: Response, desk: Desk, stores: Services): Promise<void> {
-  const files = await Promise.all(
-    allFilesOf(desk).map(async ({ kind, id, name }) => {
-      const store = storeOf(kind, stores);
-      return { name, sha256: id, size: await store.size(id), read: () => store.read(id) };
-    }),
-  );
-  response.type(BUNDLE_TYPE).attachment(`${fileNameOf(desk.name)}${BUNDLE_ENDING}`);
-  const notes = files.map(({ name, size, sha256 }) => ({ name, size, sha256 }));
-  const bundle = startBundle(desk, notes, digestOf, (chunk) => void response.write(chunk));
-  for (const { name, read } of files) {
-    bundle.add(name, await read());
-    await drained(response);
-    if (response.destroyed) return;
-  }
-  bundle.end();
-  response.end();
-}
-
-function drained(response: Response): Promise<void> {
-  return new Promise((resolve) => {
-    if (response.destroyed || !response.writableNeedDrain) {
-      resolve();
-      return;
-    }
-    response.once('drain', resolve);
-    response.once('close', resolve);
-  });
-}
-
-/** Takes in the files of a bundle and gives back its desk. Throws HttpProblem; then nothing was taken. */
-async function takeIn(path: string, { helpers, incoming, pictures, fonts, sounds }: Services): Promise<Desk> {
-  const folder = incoming.newPath();
-  try {
-    const taken = await helpers.run('takeBundle', { path, folder });
-    if (!taken.ok) throw refusal('Not taken in', taken.problems);
-    // Files first: a desk is never on the shelf without what it shows. The desk names them by these very bytes.
-    for (const { path: from, name, picture } of taken.pictures) await pictures.keepTaken(picture, from, name);
-    for (const { path: from, id } of taken.fonts) await fonts.keep(from, id);
-    for (const { path: from, id } of taken.sounds) await sounds.keep(from, id);
-    return taken.desk;
-  } finally {
-    await rm(folder, { recursive: true, force: true });
-  }
-}
-
-function fileNameOf(name: string): string {
-  return name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'desk';
 }
 
 function etag(revision: number): string {

@@ -6,7 +6,7 @@ import { Summary, summaryOf, type ListedDesk } from '../../core/desk/summary.ts'
 import type { Store } from '../db/open.ts';
 import { refusal } from '../http/problem.ts';
 import { nameBeside } from '../../core/values/name.ts';
-import { readDeskText } from './read-text.ts';
+import { readDeskText } from '../carried/read-text.ts';
 import type { StoredDesk } from '../../core/wire/wire.ts';
 import { createRows, type Rows, type StoredText } from './rows.ts';
 import { revisionsToForget } from './thin.ts';

@@ -70,9 +70,10 @@ export function createEvents({
   );
   const rewant = () => feeds.want(new Set([...listeners.values()].flatMap(({ wants }) => wants)));
 
-  /** Tells all pages of something that became of a desk. */
-  function tell<Name extends 'saved' | 'removed'>(event: Name, data: EventData[Name]): void {
-    for (const { stream } of listeners.values()) stream.send(event, `${event} ${data.id}`, data);
+  /** Tells all pages of something that became of a desk, or of the kits. */
+  function tell<Name extends 'saved' | 'removed' | 'kits'>(event: Name, data: EventData[Name]): void {
+    for (const { stream } of listeners.values())
+      stream.send(event, `${event} ${'id' in data ? data.id : ''}`, data);
   }
 
   const stopTelling = repeatNews(about, (news) => {

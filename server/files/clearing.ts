@@ -1,5 +1,6 @@
 import { setImmediate } from 'node:timers/promises';
 import type { DeskStore } from '../desks/store.ts';
+import type { KitStore } from '../kits/store.ts';
 import type { OwnFiles } from './own-files.ts';
 
 const DAY = 86_400_000;
@@ -14,10 +15,11 @@ interface Cleared {
 
 /**
  * Takes away what nobody can come back to: desks that left the shelf a month ago, then files that no revision of any desk
- * names and that nobody brought or asked for within a month. (A page may go on naming a file in steps that it can undo.)
+ * or kit names and that nobody brought or asked for within a month. (A page may go on naming a file in steps that it can undo.)
  */
 export async function clearAway(
   desks: DeskStore,
+  kits: Pick<KitStore, 'allTexts'>,
   kinds: readonly OwnFiles[],
   now: number = Date.now(),
 ): Promise<Cleared> {
@@ -25,7 +27,7 @@ export async function clearAway(
   const cleared: Cleared = { desks: desks.forgetRemoved(since), files: 0 };
   const unused = kinds.flatMap((files) => files.unused(since).map((id) => ({ files, id })));
   if (unused.length === 0) return cleared;
-  const named = await filesNamed(desks);
+  const named = await filesNamed(desks, kits);
   for (const { files, id } of unused) {
     // A desk that has come meanwhile asked for what it names.
     if (named.has(id) || !files.isUnused(id, since)) continue;
@@ -36,15 +38,16 @@ export async function clearAway(
 }
 
 /**
- * Every SHA-256 that stands anywhere in a revision: also in one that can't be read any more, or is of an older format.
+ * Every SHA-256 that stands anywhere in a revision or a kit: also in one that can't be read any more, or is of an older format.
  */
-async function filesNamed(desks: DeskStore): Promise<Set<string>> {
+async function filesNamed(...stores: { allTexts(): Iterable<string> }[]): Promise<Set<string>> {
   const named = new Set<string>();
-  for (const text of desks.allTexts()) {
-    for (const [digest] of text.matchAll(/[0-9a-f]{64}/g)) named.add(digest);
-    // Between two of them, the server does what else there is to do.
-    await setImmediate();
-  }
+  for (const store of stores)
+    for (const text of store.allTexts()) {
+      for (const [digest] of text.matchAll(/[0-9a-f]{64}/g)) named.add(digest);
+      // Between two of them, the server does what else there is to do.
+      await setImmediate();
+    }
   return named;
 }
 

@@ -16,9 +16,9 @@ const work = {
   inspectFont: async () => (await import('../fonts/inspect.ts')).inspectFont,
   inspectSound: async () => (await import('../sounds/inspect.ts')).inspectSound,
   makePiece: async () => (await import('../sounds/inspect.ts')).makePiece,
-  takeBundle: async () => (await import('../desks/take-bundle.ts')).takeBundle,
+  takeBundle: async () => (await import('../carried/take-bundle.ts')).takeBundle,
   readHeadlines: async () => (await import('../outside/headlines.ts')).readHeadlines,
-  readDeskText: async () => (await import('../desks/read-text.ts')).readDeskText,
+  readDeskText: async () => (await import('../carried/read-text.ts')).readDeskText,
 };
 
 type Work = typeof work;

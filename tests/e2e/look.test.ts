@@ -10,7 +10,7 @@ import { resolveRoles } from '../../core/colour/roles.ts';
 import { createBackdrop, createWidget } from '../../core/desk/defaults.ts';
 import { learnDesk } from '../../core/scene/learn.ts';
 import { solve } from '../../core/scene/solve.ts';
-import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
+import { addDesk, drawn, handle, stored, untilKept, withApp } from '../support/app.ts';
 import { clockAt, emptyDesk, fromCorner } from '../support/desks.ts';
 
 const MOMENT = new Date('2026-11-24T09:30:00Z');
@@ -160,6 +160,7 @@ withApp('palette and look', ({ server, open }) => {
         .evaluate((layer) => layer.getBoundingClientRect().toJSON() as DOMRect);
       const scale = width / (desk.screens[0]?.width ?? 1);
       await page.mouse.move(left + x * scale, top + y * scale);
+      await drawn(page);
       const picked = page.locator('[data-picked]');
       const colour = await picked.getAttribute('data-picked');
       await page.keyboard.press('Escape');

@@ -252,6 +252,32 @@ export async function fuzzServer(
     await post('bundles', '/api/bundles', bytes);
   }
 
+  /** What is taken as a kit can be listed, given, carried out and in again. */
+  async function kits(): Promise<void> {
+    const facts = { id: 'fuzz', name: 'Fuzz', version: 1, by: '', notes: '', kinds: ['palette', 'edges'] };
+    const odd = misshapen({ ...facts, desk: chance.of(samples.desks) }, chance);
+    const text = JSON.stringify(odd);
+    const taken = await send('kits', '/api/kits', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: text,
+    });
+    if (!taken.ok) return;
+    const { id } = taken.json() as { id: string };
+    const address = `/api/kits/${encodeURIComponent(id)}`;
+    must(await send('kits', address), 'taken, not given', text);
+    const out = await send('kits', `${address}/bundle`);
+    must(out, 'taken, no file', text);
+    const back = await post('kits', '/api/kit-bundles', new Uint8Array(out.bytes));
+    must(back, 'own file refused', text);
+    must(await send('kits', '/api/kits'), 'no list', text);
+    await send('kits', address, { method: 'DELETE' });
+    if (back.ok)
+      await send('kits', `/api/kits/${encodeURIComponent((back.json() as { id: string }).id)}`, {
+        method: 'DELETE',
+      });
+  }
+
   async function backdrops(): Promise<void> {
     const drawn = sampleOf(createMotif(chance.of(motifNames), chance.below(4)));
     const odd = misshapen(drawn, chance);
@@ -294,7 +320,7 @@ export async function fuzzServer(
     );
   }
 
-  for (const act of [pictures, icons, fonts, sounds, desks, bundles, backdrops, requests])
+  for (const act of [pictures, icons, fonts, sounds, desks, bundles, kits, backdrops, requests])
     for (let times = 0; times < 6; times++) await act();
 }
 

@@ -60,27 +60,6 @@ export function fieldsOf(schema: z.ZodObject): [string, FieldShape][] {
 /** The values of a form's fields. */
 export type Values = Readonly<Record<string, unknown>>;
 
-/** What a form stands beside: the values of the other fields, and the face of a widget or an item. */
-interface Beside {
-  values: Values;
-  face: string | null;
-}
-
-/** The same, and after each group the fields within it: each has a row of its own. Beside values, those that have an effect. */
-export function rowsOf(schema: z.ZodObject, beside: Beside | null = null): [string, FieldShape][] {
-  return fieldsOf(schema).flatMap(([key, shape]) => {
-    if (beside && shape.facts.when?.(beside.values, beside.face) === false) return [];
-    const inner = innerOf(shape);
-    const own = beside && lookUp(beside.values, key);
-    const within =
-      inner.kind === 'group'
-        ? rowsOf(inner.schema, isValues(own) ? { values: own, face: beside?.face ?? null } : null)
-        : [];
-    const itself: [string, FieldShape] = [key, shape];
-    return [itself, ...within.map(([name, one]): [string, FieldShape] => [`${key}.${name}`, one])];
-  });
-}
-
 export function isValues(value: unknown): value is Values {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -1,10 +1,9 @@
 import { mkdir, readFile } from 'node:fs/promises';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { openBundle, type FileKind } from '../../core/bundle/bundle.ts';
+import { openBundle, type Carried, type FileKind } from '../../core/bundle/bundle.ts';
 import { sourcesOf } from '../../core/backdrop/schema.ts';
 import type { Problem } from '../../core/desk/problem.ts';
-import type { Desk } from '../../core/desk/desk.ts';
 import { digestOf } from '../files/digest.ts';
 import { inspectFont } from '../fonts/inspect.ts';
 import { inspectSound } from '../sounds/inspect.ts';
@@ -12,33 +11,32 @@ import { takePicture, type TakenPicture } from '../pictures/take.ts';
 
 /** What came in a bundle: the desk, and the files it uses, each written aside and found to be sound. */
 export type TakenBundle =
-  | {
+  | ({
       ok: true;
-      desk: Desk;
       pictures: { path: string; name: string; picture: TakenPicture }[];
       fonts: { path: string; id: string }[];
       sounds: { path: string; id: string }[];
-    }
+    } & Carried)
   | { ok: false; problems: Problem[] };
 
 /** Takes a bundle apart into a folder. Every picture is decoded and every font and sound read, as if each came by itself. */
 export async function takeBundle({ path, folder }: { path: string; folder: string }): Promise<TakenBundle> {
   await mkdir(folder, { recursive: true });
   const found: { kind: FileKind; id: string; path: string }[] = [];
-  const desk = openBundle(await readFile(path), digestOf, (kind, { id, bytes }) => {
+  const carried = openBundle(await readFile(path), digestOf, (kind, { id, bytes }) => {
     const file = { kind, id, path: join(folder, `${kind}-${id}`) };
     writeFileSync(file.path, bytes);
     found.push(file);
   });
-  if (!desk.ok) return desk;
+  if (!carried.ok) return carried;
   const names = new Map(
-    desk.value.backdrops
+    carried.value.desk.backdrops
       .flatMap(sourcesOf)
       .flatMap((source) => (source.kind === 'picture' ? [[source.picture, source.name] as const] : [])),
   );
   const taken: TakenBundle & { ok: true } = {
     ok: true,
-    desk: desk.value,
+    ...carried.value,
     pictures: [],
     fonts: [],
     sounds: [],
