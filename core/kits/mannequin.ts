@@ -15,6 +15,7 @@ import { plainKeys } from '../menus/keys.ts';
 import { plainMenus } from '../menus/schema.ts';
 import { plainOutside } from '../sources/outside.ts';
 import { plainSound } from '../sources/sound/schema.ts';
+import type { Look } from '../look/schema.ts';
 import { marrowTide } from '../sources/tide/tide.ts';
 import { plainUnits } from '../sources/units.ts';
 import { isOwn } from '../values/family.ts';
@@ -35,7 +36,7 @@ export function kitOf(desk: Desk, facts: KitFacts): Kit {
 }
 
 /** A desk whose parts stand where those of another stand, and are as they come. */
-function undressed(desk: Desk, { id, name }: KitFacts): Desk {
+function undressed(desk: Desk, facts: KitFacts): Desk {
   const started = new Set(
     desk.edges.flatMap(({ items }) => items.map(({ options }) => options['application'])),
   );
@@ -49,7 +50,24 @@ function undressed(desk: Desk, { id, name }: KitFacts): Desk {
         }),
       ]),
   );
-  const { half, finish, icons, pointer, roles } = structuredClone(desk.look);
+  const { half, finish, icons, pointer, roles } = desk.look;
+  return {
+    ...bareMannequin(facts, { half, finish, icons, pointer, roles }),
+    screens: desk.screens.map((screen, index) => ({ ...screen, name: `Screen ${index + 1}` })),
+    applications: [...applications.values()],
+    edges: desk.edges.map((edge) => ({
+      ...structuredClone(edge),
+      items: edge.items.map((item) => plainItem(item, applications)),
+    })),
+    widgets: desk.widgets.map((widget) => plainWidget(widget, desk)),
+  };
+}
+
+/** A desk with nothing on it, of nobody. */
+export function bareMannequin(
+  { id, name }: Pick<KitFacts, 'id' | 'name'>,
+  look: Pick<Look, 'half' | 'finish' | 'icons' | 'pointer' | 'roles'>,
+): Desk {
   // What desks begin with is shared: nothing of it is changed.
   return structuredClone<Desk>({
     format: FORMAT,
@@ -58,32 +76,25 @@ function undressed(desk: Desk, { id, name }: KitFacts): Desk {
     wears: null,
     seed: 1,
     place: { name: 'Nowhere', latitude: 0, longitude: 0, zone: 'Etc/UTC' },
-    screens: desk.screens.map((screen, index) => ({ ...screen, name: `Screen ${index + 1}` })),
+    screens: [{ id: 'main', name: 'Screen 1', width: 1920, height: 1080, scaleFactor: 1, x: 0, y: 0 }],
     workspaces: [
       { id: 'one', name: 'One' },
       { id: 'two', name: 'Two' },
     ],
-    applications: [...applications.values()],
+    applications: [],
     look: {
-      half,
-      roles,
       held: [],
       parted: false,
       follows: null,
       terminal: { light: null, dark: null },
       fonts: createFonts('fraunces', 'figtree', 'fraunces'),
       ownFonts: [],
-      icons,
-      pointer,
-      finish,
       finishes: [],
+      ...look,
     },
     backdrops: [createBackdrop('backdrop', createMotif('tide', 3, { colours: 'palette' }))],
-    edges: desk.edges.map((edge) => ({
-      ...structuredClone(edge),
-      items: edge.items.map((item) => plainItem(item, applications)),
-    })),
-    widgets: desk.widgets.map((widget) => plainWidget(widget, desk)),
+    edges: [],
+    widgets: [],
     groups: [],
     menus: plainMenus,
     keys: plainKeys,

@@ -2,9 +2,11 @@ import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { Track } from '../../core/sources/sound/schema.ts';
 import type { OwnFont } from '../../core/text/schema.ts';
 import type { Desk } from '../../core/desk/desk.ts';
+import type { Kit } from '../../core/kits/kit.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import type {
   BakeFormat,
+  ListedKit,
   PictureFacts,
   PictureNote,
   RevisionNote,
@@ -101,6 +103,14 @@ export const api = {
   revisions: (id: string) => askJson<RevisionNote[]>(`/desks/${encodeURIComponent(id)}/revisions`),
   revision: (id: string, number: number) =>
     askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/revisions/${number}`),
+  kits: () => askJson<ListedKit[]>('/kits'),
+  kit: (id: string) => askJson<Kit>(`/kits/${encodeURIComponent(id)}`),
+  addKit: (kit: Kit) => askJson<Kit>('/kits', json('POST', kit)),
+  changeKit: (kit: Kit) => askJson<Kit>(`/kits/${encodeURIComponent(kit.id)}`, json('PUT', kit)),
+  removeKit: (id: string) => ask(`/kits/${encodeURIComponent(id)}`, { method: 'DELETE' }),
+  restoreKit: (id: string) => ask(`/kits/${encodeURIComponent(id)}/restore`, { method: 'POST' }),
+  importKit: (file: Blob) => askJson<Kit>('/kit-bundles', { method: 'POST', body: file }),
+  kitBundleAddress: (id: string) => `/api/kits/${encodeURIComponent(id)}/bundle`,
   importBundle: (file: Blob) => askJson<StoredDesk>('/bundles', { method: 'POST', body: file }),
   addPicture: (file: File) =>
     askJson<PictureNote>(`/pictures?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),

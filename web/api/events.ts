@@ -6,6 +6,8 @@ export interface EventHandlers {
   /** A desk was saved, by this page or another one. */
   onSaved?(id: string, revision: number, isOwn: boolean): void;
   onRemoved?(id: string, isOwn: boolean): void;
+  /** Something has become of the kits. */
+  onKits?(): void;
   /** New readings of what was asked for. */
   onSamples?(feed: Feed): void;
   /** The stream stands (again). */
@@ -41,6 +43,7 @@ export function listen(handlers: EventHandlers): Listening {
     }
     on('saved', ({ id, revision, by }) => handlers.onSaved?.(id, revision, by === clientId));
     on('removed', ({ id, by }) => handlers.onRemoved?.(id, by === clientId));
+    on('kits', () => handlers.onKits?.());
     on('samples', (feed) => handlers.onSamples?.(feed));
     on('hello', (about) => {
       wants.stands();

@@ -1,3 +1,4 @@
+import { renewKits } from './kits.ts';
 import { useEffect, useRef } from 'react';
 import type { Scene } from '../../core/scene/scene.ts';
 import { fetchedFor } from '../../core/sources/from-outside.ts';
@@ -96,6 +97,7 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
       onRemoved: (removed, isOwn) => {
         if (removed === id && !isOwn) handlers.onRemoved?.();
       },
+      onKits: () => void renewKits(),
       onSamples: (feed) => useConditions.getState().takeFeed(feed),
       onHello: () => void catchUp(),
       onAbout: hearAbout,

@@ -59,6 +59,10 @@ interface ViewState {
   }): void;
 }
 
+/** Whether the kits stand in place of the ledge. */
+export const amongKits = ({ chapter, page }: Pick<ViewState, 'chapter' | 'page'>): boolean =>
+  chapter === 'look' && page === 'kits';
+
 const none: readonly never[] = [];
 
 const fresh = {

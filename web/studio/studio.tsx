@@ -8,7 +8,7 @@ import { useDesk } from '../session/desk.ts';
 import { useScene } from '../session/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { resetStage } from '../stores/stage.ts';
-import { useView } from '../stores/view.ts';
+import { amongKits, useView } from '../stores/view.ts';
 import { PickFromStage } from '../ui/pick-from-stage.ts';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
@@ -30,6 +30,7 @@ const DraggedCard = later(async () => ({
   default: (await import('./chapters/widgets/face-card.tsx')).DraggedCard,
 }));
 
+const KitsRow = later(() => import('./kits/kits-row.tsx'));
 const Sheets = later(() => import('./sheets/sheets.tsx'));
 const ConflictSheet = later(async () => ({ default: (await import('./sheets/conflict.tsx')).ConflictSheet }));
 const RescuedSheet = later(async () => ({ default: (await import('./sheets/rescued.tsx')).RescuedSheet }));
@@ -42,6 +43,7 @@ export function Studio() {
   const isOpen = useDesk((state) => state.history !== null);
   const name = useDesk((state) => state.history?.present.name);
   const isSheetOpen = useView((view) => view.sheet !== null);
+  const isAmongKits = useView(amongKits);
   const isConflict = useDesk((state) => state.saving.state === 'conflict');
   const isRescued = useDesk((state) => state.rescued !== null);
   const held = useHeldDesk(id);
@@ -74,7 +76,13 @@ export function Studio() {
         </PickFromStage.Provider>
         <main className="flex min-h-0 min-w-0 flex-col bg-pit">
           <Stage />
-          <Ledge />
+          {isAmongKits ? (
+            <Suspense fallback={<div className="h-[104px] shrink-0" />}>
+              <KitsRow />
+            </Suspense>
+          ) : (
+            <Ledge />
+          )}
         </main>
       </div>
       {isSheetOpen && (

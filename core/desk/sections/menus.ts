@@ -10,7 +10,7 @@ export const menus = defineSection({
       key: 'menus',
       title: 'Menus',
       told: ({ menus: all }) =>
-        `${menuKinds.filter(({ key }) => all[key].finish !== null).length} own finishes`,
+        menuKinds.some(({ key }) => all[key].finish !== null) ? 'own finishes' : 'as the desk’s',
       wear(desk, from) {
         desk.menus = dressedIn(Menus, desk.menus, dressOf(Menus, from.menus));
       },

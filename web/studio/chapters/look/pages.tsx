@@ -1,6 +1,7 @@
-import { Layers, ListChecks, MousePointer2, ScanEye, Shapes, Type } from 'lucide-react';
+import { Layers, ListChecks, MousePointer2, ScanEye, Shapes, Shirt, Type } from 'lucide-react';
 import type { Look } from '../../../../core/look/schema.ts';
 import { Icons, setTitles } from '../../../../core/icons/schema.ts';
+import { kitKinds } from '../../../../core/kits/kit.ts';
 import { Pointer, pointerTitles } from '../../../../core/pointer/schema.ts';
 import { FontUse } from '../../../../core/text/schema.ts';
 import { familyTitles, isOwn } from '../../../../core/values/family.ts';
@@ -17,9 +18,20 @@ const LegibilityPage = later(async () => ({
 }));
 const WorstNote = later(async () => ({ default: (await import('./legibility-page.tsx')).WorstNote }));
 const FindingsPage = later(async () => ({ default: (await import('./findings-page.tsx')).FindingsPage }));
+const KitsPage = later(() => import('../../kits/kits-page.tsx'));
 const FindingsNote = later(async () => ({ default: (await import('./findings-page.tsx')).FindingsNote }));
 
 export const pages: readonly Page[] = [
+  {
+    id: 'kits',
+    title: 'Kits',
+    icon: Shirt,
+    under: 'Worn whole',
+    also: 'themes theme presets packs skins looks rice global theme styles',
+    fields: kitKinds.map(({ title }) => title),
+    Body: KitsPage,
+    note: ({ wears }) => wears?.name ?? 'none worn',
+  },
   {
     id: 'type',
     title: 'Type',

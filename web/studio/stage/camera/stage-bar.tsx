@@ -3,7 +3,7 @@ import { later } from '../../../later.ts';
 import { Maximize, Minus, Plus, SquareSplitHorizontal } from 'lucide-react';
 import { useScene } from '../../../session/scene.ts';
 import { useStage } from '../../../stores/stage.ts';
-import { useView } from '../../../stores/view.ts';
+import { amongKits, useView } from '../../../stores/view.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { commandsById } from '../../commands/commands.ts';
 
@@ -16,9 +16,16 @@ const arrangeHints = [
   ['Space', 'move along'],
 ] as const;
 
+const kitHints = [
+  ['← →', 'the next'],
+  ['Enter', 'wear it'],
+  ['Esc', 'leave as it was'],
+] as const;
+
 /** What keys do while the pointer is on the stage, and how near it is. */
 export function StageBar({ scale }: { scale: number }) {
   const mode = useView((view) => view.mode);
+  const isAmongKits = useView(amongKits);
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 whitespace-nowrap pl-[22px] pr-3 text-[12px] text-dust">
       <div className="flex min-w-0 flex-1 gap-4 overflow-hidden">
@@ -28,7 +35,7 @@ export function StageBar({ scale }: { scale: number }) {
           </Suspense>
         )}
         {mode === 'arrange' ? (
-          arrangeHints.map(([key, text]) => (
+          (isAmongKits ? kitHints : arrangeHints).map(([key, text]) => (
             <span key={key}>
               <kbd className="mr-1.5 font-mono font-semibold text-chalk">{key}</kbd>
               {text}

@@ -1,0 +1,365 @@
+import clsx from 'clsx';
+import { Check, Download, FileUp, Trash2 } from 'lucide-react';
+import { nanoid } from 'nanoid';
+import { useMemo, useState } from 'react';
+import type { Desk } from '../../../core/desk/desk.ts';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import { named } from '../../../core/desk/edits/edit.ts';
+import { strayParts } from '../../../core/desk/edits/parts.ts';
+import { edit, startHistory } from '../../../core/desk/history.ts';
+import { nameOfPart } from '../../../core/desk/part-names.ts';
+import { partsOf } from '../../../core/desk/parts.ts';
+import { kitKindOf, kitKinds, type Kit } from '../../../core/kits/kit.ts';
+import { kitOf } from '../../../core/kits/mannequin.ts';
+import { changesBy } from '../../../core/kits/changes.ts';
+import { KIT_ENDING, BUNDLE_ENDING } from '../../../core/bundle/bundle.ts';
+import { api } from '../../api/client.ts';
+import { allKits, loadKits, useKits } from '../../session/kits.ts';
+import { useConditions } from '../../session/conditions.ts';
+import { Button, IconButton } from '../../ui/buttons.tsx';
+import { FileButton } from '../../ui/file-button.tsx';
+import { Section } from '../../ui/section.tsx';
+import { box } from '../../ui/box.ts';
+import { toast } from '../../ui/toast.ts';
+import { editAndSay } from '../parts/said-undo.ts';
+import { setTicks, useDeskAsItIs, useWearing, wear, wornOf } from './wearing.ts';
+
+/** What a kit would change; and how this desk's dress becomes one. */
+export default function KitsPage() {
+  const told = useWearing((state) => state.told);
+  const desk = useDeskAsItIs();
+  const { kept, failure } = useKits();
+  if (!desk) return null;
+  const isKept = kept?.some(({ id }) => id === told?.id) ?? false;
+  return (
+    <>
+      {failure && (
+        <p role="alert" className="mb-3 text-[12px] text-rust">
+          {failure}
+        </p>
+      )}
+      <Told kit={told} isKept={isKept} />
+      <Ticks kit={told} desk={desk} />
+      {told && (
+        <div className="mb-5 mt-3 flex flex-wrap gap-2">
+          <Button tone="brass" onClick={() => wear(told)}>
+            Wear it
+          </Button>
+          {isKept && <Manage kit={told} desk={desk} />}
+        </div>
+      )}
+      <Newer desk={desk} />
+      {told && <Consequences kit={told} desk={desk} />}
+      <Strays desk={desk} />
+      <Keep desk={desk} />
+    </>
+  );
+}
+
+function Told({ kit, isKept }: { kit: Kit | null; isKept: boolean }) {
+  if (!kit)
+    return (
+      <p className="mb-4 text-dust">
+        Point at a kit on the lit line and the desk wears it while you look; press it and it stays. Nothing
+        moves.
+      </p>
+    );
+  return (
+    <div className="mb-4">
+      <h3 className="font-display text-[19px]">{kit.name}</h3>
+      <p className="text-dust">
+        {isKept ? (kit.by ? `By ${kit.by}. ` : '') : 'A kit of ours. '}
+        {kit.notes}
+      </p>
+    </div>
+  );
+}
+
+/** Which kinds are worn, of whatever kit. */
+function Ticks({ kit, desk }: { kit: Kit | null; desk: Desk }) {
+  const ticks = useWearing((state) => state.ticks);
+  const here = kitKinds.filter(({ key }) => !kit || kit.kinds.includes(key));
+  const count = here.filter(({ key }) => ticks.has(key)).length;
+  function turn(key: string) {
+    const next = new Set(ticks);
+    if (!next.delete(key)) next.add(key);
+    setTicks(next);
+  }
+  return (
+    <Section
+      title="Wear of it"
+      note={
+        <span className="flex gap-2">
+          {count} of {here.length}
+          <button
+            type="button"
+            className="text-brass hover:underline"
+            onClick={() => setTicks(new Set(count > 0 ? [] : here.map(({ key }) => key)))}
+          >
+            {count > 0 ? 'none' : 'all'}
+          </button>
+        </span>
+      }
+    >
+      <div className="grid">
+        {here.map(({ key, title, told, own }) => {
+          const covered = own?.(desk) ?? [];
+          return (
+            <label
+              key={key}
+              data-field={title}
+              className="flex h-[30px] cursor-default items-center gap-2.5 rounded-md px-1 hover:bg-nap"
+            >
+              <input
+                type="checkbox"
+                checked={ticks.has(key)}
+                onChange={() => turn(key)}
+                className="peer sr-only"
+                aria-label={`Wear: ${title.toLowerCase()}`}
+              />
+              <span
+                aria-hidden
+                className={clsx(
+                  'grid size-4 shrink-0 place-items-center rounded-[4px] peer-focus-visible:outline-2 peer-focus-visible:outline-offset-2 peer-focus-visible:outline-brass',
+                  ticks.has(key) ? 'bg-brass text-on-brass' : 'border border-dust',
+                )}
+              >
+                {ticks.has(key) && <Check size={12} strokeWidth={3} />}
+              </span>
+              <span className="shrink-0">{title}</span>
+              {kit && (
+                <span
+                  className={clsx(
+                    'ml-auto min-w-0 truncate text-[12px]',
+                    covered.length > 0 && ticks.has(key) ? 'text-rust' : 'text-dust',
+                  )}
+                  title={covered.length > 0 ? `Covers ${covered.join(', ')}` : undefined}
+                >
+                  {covered.length > 0 && ticks.has(key) ? `covers ${covered[0] ?? ''}` : told(kit.desk)}
+                </span>
+              )}
+            </label>
+          );
+        })}
+      </div>
+    </Section>
+  );
+}
+
+/** What wearing a kit would change, kind by kind, and what would be larger or stand over something. */
+function Consequences({ kit, desk }: { kit: Kit; desk: Desk }) {
+  const ticks = useWearing((state) => state.ticks);
+  const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
+  const changes = useMemo(() => changesBy(desk, kit, wornOf(kit, ticks), minute), [desk, kit, ticks, minute]);
+  return (
+    <Section title="It would change" note={changes.kinds.length === 0 ? 'nothing' : undefined}>
+      {changes.kinds.map(({ key, count }) => (
+        <p key={key} className="flex justify-between gap-2 text-dust">
+          <span>{kitKindOf(key)?.title}</span>
+          <span className="text-[12px]">
+            {count} {count === 1 ? 'value' : 'values'}
+          </span>
+        </p>
+      ))}
+      <p className="mt-1 text-dust">
+        {changes.notes.length === 0 ? 'Nothing moves.' : changes.notes.slice(0, MOST_NOTES).join(' ')}
+        {changes.notes.length > MOST_NOTES && ` And ${changes.notes.length - MOST_NOTES} more.`}
+      </p>
+    </Section>
+  );
+}
+const MOST_NOTES = 6;
+
+/** Parts whose own colours or finishes don't follow, as the desk is now or would be. */
+function Strays({ desk }: { desk: Desk }) {
+  const told = useWearing((state) => state.told);
+  const ticks = useWearing((state) => state.ticks);
+  const ids = useMemo(() => {
+    if (!told) return strayParts(desk);
+    const put = edits.wearKit(told, wornOf(told, ticks));
+    return strayParts(edit(startHistory(desk), put.label, put.apply).present);
+  }, [desk, told, ticks]);
+  const parts = partsOf(desk).filter(({ id }) => ids.includes(id));
+  if (parts.length === 0) return null;
+  const bringIn = (some: readonly string[], what: string) =>
+    editAndSay(named(`Bring in ${what}`, edits.follow(some)), `${what} follows the desk.`);
+  return (
+    <Section
+      title={told ? 'Would stay as they are' : 'Strays'}
+      note={
+        <button
+          type="button"
+          className="text-brass hover:underline"
+          onClick={() => bringIn(ids, parts.length === 1 ? 'one part' : `${parts.length} parts`)}
+        >
+          bring in all {parts.length}
+        </button>
+      }
+    >
+      {parts.map((part) => (
+        <p key={part.id} className="flex min-h-9 items-center gap-2 rounded-lg bg-nap px-3">
+          <span className="min-w-0 truncate">
+            {nameOfPart(part)} <span className="text-dust">{part.finish ? 'own finish' : 'own colour'}</span>
+          </span>
+          <button
+            type="button"
+            aria-label={`Bring in ${nameOfPart(part)}`}
+            className="ml-auto shrink-0 text-brass hover:underline"
+            onClick={() => bringIn([part.id], nameOfPart(part))}
+          >
+            bring in
+          </button>
+        </p>
+      ))}
+    </Section>
+  );
+}
+
+/** A newer version of the kit that is worn. */
+function Newer({ desk: { wears } }: { desk: Desk }) {
+  const kits = useKits();
+  const kit = allKits(kits).find(({ id }) => id === wears?.kit);
+  if (!wears) return null;
+  return (
+    <p className="mb-4 flex items-center gap-2 text-dust">
+      <span className="min-w-0 truncate">
+        Wears {wears.name}
+        {kit && kit.version > wears.version ? `, of which there is a newer version` : ''}
+      </span>
+      {kit && kit.version > wears.version && (
+        <Button
+          className="ml-auto shrink-0"
+          onClick={() =>
+            editAndSay(
+              named(`Take up the newer ${kit.name}`, edits.wearKit(kit, wears.kinds)),
+              `Wears ${kit.name} as it is now.`,
+            )
+          }
+        >
+          Take it up
+        </Button>
+      )}
+    </p>
+  );
+}
+
+/** Says what came of some work with kits. */
+async function attempt(work: () => Promise<unknown>, done: string): Promise<void> {
+  try {
+    await work();
+    toast.success(done);
+  } catch (error) {
+    toast.error((error as Error).message);
+  }
+  await loadKits();
+}
+
+/** What can be done with a kit that was kept. */
+function Manage({ kit, desk }: { kit: Kit; desk: Desk }) {
+  return (
+    <>
+      <Button
+        onClick={() =>
+          void attempt(() => api.changeKit(kitOf(desk, kit)), `${kit.name} has this desk’s dress now.`)
+        }
+      >
+        Renew from this desk
+      </Button>
+      <a
+        href={api.kitBundleAddress(kit.id)}
+        download
+        aria-label={`Save ${kit.name} as a file`}
+        data-tip="Save as a file"
+        className="grid size-8 place-items-center rounded-lg text-dust hover:bg-nap hover:text-chalk"
+      >
+        <Download size={16} />
+      </a>
+      <IconButton
+        label={`Take ${kit.name} off the shelf`}
+        className="hover:!text-rust"
+        onClick={() =>
+          void attempt(async () => {
+            await api.removeKit(kit.id);
+            useWearing.setState({ told: null });
+          }, `${kit.name} is off the shelf.`)
+        }
+      >
+        <Trash2 size={16} />
+      </IconButton>
+    </>
+  );
+}
+
+/** This desk's dress, kept for all desks; and kits from files. */
+function Keep({ desk }: { desk: Desk }) {
+  const [name, setName] = useState('');
+  const [by, setBy] = useState('');
+  const [notes, setNotes] = useState('');
+  const ticks = useWearing((state) => state.ticks);
+  const kinds = kitKinds.filter(({ key }) => ticks.has(key)).map(({ key }) => key);
+  const wanted = name.trim() || desk.name;
+  const keep = () =>
+    attempt(async () => {
+      await api.addKit(
+        kitOf(desk, { id: nanoid(12), name: wanted, version: 1, by: by.trim(), notes, kinds }),
+      );
+      setName('');
+      setNotes('');
+    }, `${wanted} is kept, for all desks.`);
+  return (
+    <Section title="Keep this desk’s dress" note={`${kinds.length} of ${kitKinds.length} kinds`}>
+      <form
+        className="grid gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void keep();
+        }}
+      >
+        <Text label="Name of the kit" value={name} placeholder={desk.name} most={120} onChange={setName} />
+        <Text label="Made by" value={by} placeholder="Made by" most={120} onChange={setBy} />
+        <Text label="Notes on the kit" value={notes} placeholder="Notes" most={2000} onChange={setNotes} />
+        <div className="flex flex-wrap gap-2">
+          <Button type="submit" disabled={kinds.length === 0}>
+            Keep as a kit
+          </Button>
+          <FileButton
+            label="Kit file"
+            accept={`${KIT_ENDING},${BUNDLE_ENDING}`}
+            onFile={(file) => void attempt(() => api.importKit(file), `${file.name} is among the kits.`)}
+          >
+            <FileUp size={15} /> From a file
+          </FileButton>
+        </div>
+      </form>
+      <p className="text-[12px] text-dust">
+        A kit has how things look, for all desks: no texts, places, addresses or applications of yours go with
+        it.
+      </p>
+    </Section>
+  );
+}
+
+function Text({
+  label,
+  value,
+  placeholder,
+  most,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  placeholder: string;
+  most: number;
+  onChange: (value: string) => void;
+}) {
+  return (
+    <input
+      aria-label={label}
+      value={value}
+      placeholder={placeholder}
+      maxLength={most}
+      onChange={(event) => onChange(event.target.value)}
+      className={box}
+    />
+  );
+}

@@ -1,0 +1,74 @@
+import { create } from 'zustand';
+import { edits } from '../../../core/desk/edits/edits.ts';
+import { named } from '../../../core/desk/edits/edit.ts';
+import { kitKinds, type Kit } from '../../../core/kits/kit.ts';
+import { learnDesk } from '../../../core/scene/learn.ts';
+import type { Desk } from '../../../core/desk/desk.ts';
+import { useDesk } from '../../session/desk.ts';
+import { editAndSay } from '../parts/said-undo.ts';
+
+/** Which kit is in hand, and which kinds of what it has are worn. */
+interface Wearing {
+  /** What the stage wears while somebody looks; null where it is as it is. */
+  hand: Kit | null;
+  /** What the column tells of: what was in hand last. */
+  told: Kit | null;
+  ticks: ReadonlySet<string>;
+}
+
+const usual = () => new Set(kitKinds.filter(({ isAside }) => !isAside).map(({ key }) => key));
+
+export const useWearing = create<Wearing>()(() => ({ hand: null, told: null, ticks: usual() }));
+
+/** The kinds of a kit that are worn. */
+export function wornOf(kit: Kit, ticks: ReadonlySet<string>): string[] {
+  return kit.kinds.filter((key) => ticks.has(key));
+}
+
+/** The desk as it is, whatever is only shown. */
+export function useDeskAsItIs(): Desk | null {
+  return useDesk(({ history }) =>
+    history?.gesture?.isOnlyShown ? history.gesture.base : (history?.present ?? null),
+  );
+}
+
+function showHand(): void {
+  const { hand, ticks } = useWearing.getState();
+  const worn = hand ? wornOf(hand, ticks) : [];
+  if (hand && worn.length > 0) useDesk.getState().show(edits.wearKit(hand, worn));
+  else useDesk.getState().dropGesture();
+}
+
+/** Lets the stage wear a kit while somebody looks; null gives back the very desk. */
+export function takeInHand(kit: Kit | null): void {
+  if (useWearing.getState().hand === kit) return;
+  useWearing.setState(kit ? { hand: kit, told: kit } : { hand: null });
+  if (!kit) {
+    showHand();
+    return;
+  }
+  // What it wears may be of faces that nobody has seen yet.
+  void learnDesk(kit.desk).then(() => {
+    if (useWearing.getState().hand === kit) showHand();
+  });
+}
+
+export function setTicks(ticks: ReadonlySet<string>): void {
+  useWearing.setState({ ticks });
+  if (useWearing.getState().hand) showHand();
+}
+
+/** Puts a kit on: one step. */
+export function wear(kit: Kit): void {
+  const kinds = wornOf(kit, useWearing.getState().ticks);
+  useWearing.setState({ hand: null, told: kit });
+  useDesk.getState().dropGesture();
+  if (kinds.length > 0)
+    editAndSay(named(`Wear ${kit.name}`, edits.wearKit(kit, kinds)), `Wears ${kit.name}.`);
+}
+
+/** Leaves the kits: the desk is as it is. */
+export function leaveKits(): void {
+  takeInHand(null);
+  useWearing.setState({ told: null });
+}
