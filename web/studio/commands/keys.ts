@@ -21,7 +21,9 @@ const ofSteps: ReadonlySet<string> = new Set(['undo', 'redo']);
 /** Controls that use the arrows, Enter or Escape themselves. */
 function ownsKey(target: EventTarget | null, key: string): boolean {
   if (!(target instanceof HTMLElement)) return false;
-  if (target.closest('[role="dialog"], [role="menu"], [role="listbox"]')) return true;
+  if (target.closest('[role="dialog"], [role="menu"], [role="listbox"]:not([data-row])')) return true;
+  // A row of looks has presses of its own, and leaves the rest to the studio.
+  if (target.closest('[data-row]')) return key === 'Enter' || key === ' ' || key === 'Escape';
   return (
     key.startsWith('Arrow') &&
     target.closest(

@@ -39,7 +39,8 @@ export function LooksRow({
     option?.scrollIntoView({ inline: 'nearest', block: 'nearest' });
   };
   function onKeyDown(event: KeyboardEvent) {
-    const at = looks.findIndex(({ id }) => id === hand);
+    const from = (event.target as Element).closest<HTMLElement>('[data-look]')?.dataset['look'];
+    const at = looks.findIndex(({ id }) => id === from);
     const ways: Record<string, () => void> = {
       ArrowRight: () => reach(at + 1),
       ArrowLeft: () => reach(at <= 0 ? looks.length - 1 : at - 1),
@@ -58,6 +59,7 @@ export function LooksRow({
       <div
         ref={row}
         role="listbox"
+        data-row
         aria-label={label}
         aria-orientation="horizontal"
         tabIndex={-1}
