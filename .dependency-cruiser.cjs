@@ -23,6 +23,7 @@ const layers = {
     'desk',
     'timeline',
     'scene',
+    'kits',
     'legibility',
     'applications',
     'bundle',

@@ -1,9 +1,11 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
 import sharp from 'sharp';
-import { writeBundle } from '../core/bundle/bundle.ts';
+import { readBundle, writeBundle } from '../core/bundle/bundle.ts';
+import { kitKinds } from '../core/desk/kits/kit.ts';
+import { demoDesks } from '../demo/desks.ts';
 import { dawnCount } from '../tests/support/desks.ts';
 import { digestOf } from '../tests/support/digest.ts';
 import { EXIT, main } from './main.ts';
@@ -61,6 +63,40 @@ describe('the command line', () => {
     expect((await call('solve', '@/dawn.ledge', '--at', '2026-11-24T07:12:00Z')).out).to.match(
       /Tue 24 Nov 2026, 07:12/,
     );
+  });
+
+  it('takes a desk’s dress as a kit, and puts it on another desk, which stands as it stood', async () => {
+    const night = demoDesks().find(({ id }) => id === 'night-watch');
+    if (!night) throw new Error('No desk');
+    writeFileSync(
+      join(folder, 'night.ledge'),
+      writeBundle({ desk: night, pictures: [], fonts: [], sounds: [] }, digestOf),
+    );
+    const taken = await call('kit', 'take', '@/night.ledge', '--out', '@/night.ledgekit', '--name', 'Watch');
+    expect(taken, taken.err).to.deep.include({ code: EXIT.fine });
+    const worn = await call(
+      ...['kit', 'wear', '@/night.ledgekit', '--on', '@/dawn.ledge', '--out', '@/new.ledge'],
+      ...['--kinds', 'palette,type'],
+    );
+    expect(worn, worn.err).to.deep.include({ code: EXIT.fine });
+    const read = readBundle(readFileSync(join(folder, 'new.ledge')), digestOf);
+    if (!read.ok) throw new Error('unsound');
+    const { desk } = read.value;
+    expect(desk.look.roles).to.deep.equal(night.look.roles);
+    expect(desk.look.fonts).to.deep.equal(night.look.fonts);
+    expect(desk.wears).to.deep.include({ name: 'Watch', kinds: ['palette', 'type'] });
+    expect({ ...desk, look: null, wears: null }).to.deep.equal({ ...dawnCount(), look: null });
+  });
+
+  it('says which kinds of a kit there are, and what is missing', async () => {
+    expect(
+      await call('kit', 'take', '@/dawn.ledge', '--out', '@/x.ledgekit', '--kinds', 'hats'),
+    ).to.deep.include({
+      code: EXIT.refused,
+      err: `--kinds hats: none of ${kitKinds.map(({ key }) => key).join(', ')}`,
+    });
+    expect((await call('kit', 'wear', '@/dawn.ledge')).code).to.equal(EXIT.usage);
+    expect((await call('kit', 'burn', '@/dawn.ledge')).code).to.equal(EXIT.usage);
   });
 
   it('draws a palette from a picture', async () => {

@@ -20,6 +20,7 @@ import { formatMoment } from '../core/sources/time/time.ts';
 import { bake } from '../server/pictures/bake.ts';
 import { shownSize } from '../server/pictures/render.ts';
 import { mapTones } from '../server/pictures/tones.ts';
+import { KitRefusal, kindsFrom, takeKit, wearKit } from './kits.ts';
 
 /** Exit codes, for scripts. */
 export const EXIT = { fine: 0, refused: 1, usage: 2, unreadable: 3 } as const;
@@ -33,6 +34,9 @@ const USAGE = `Usage:
   npm run ledge -- check FILE                              is a .ledge file or a desk.json sound?
   npm run ledge -- solve FILE [--screen WxH] [--at TIME]   where everything is, on a screen, at a moment
   npm run ledge -- palette PICTURE                         the picture's colours, and the roles drawn from them
+  npm run ledge -- kit take FILE --out KIT [--name NAME]   a desk's dress as a .ledgekit file, for other desks
+  npm run ledge -- kit wear KIT --on FILE --out NEW        a desk in a kit, or in the dress of another desk
+Add --kinds palette,type,icons… for some kinds of a kit only.
 Add --json for output that programs read.
 Exit codes: 0 fine, 1 refused, 2 wrong call, 3 the file can't be read.`;
 
@@ -53,9 +57,10 @@ export async function main(
 ): Promise<number> {
   try {
     const { values, positionals } = parse(args);
-    const [command, file, ...rest] = positionals;
-    const work =
-      command === 'check' || command === 'solve' || command === 'palette' ? commands[command] : undefined;
+    const [command, ...more] =
+      positionals[0] === 'kit' ? [`kit ${positionals[1] ?? ''}`, ...positionals.slice(2)] : positionals;
+    const [file, ...rest] = more;
+    const work = commands.get(command ?? '');
     if (!work || !file || rest.length > 0) throw new Stop(EXIT.usage, USAGE);
     const answer = await work(file, values, now);
     output.out(values.json ? JSON.stringify(answer.json, null, 2) : answer.text);
@@ -71,6 +76,10 @@ interface Values {
   json?: boolean;
   screen?: string;
   at?: string;
+  out?: string;
+  on?: string;
+  name?: string;
+  kinds?: string;
 }
 
 interface Answer {
@@ -84,14 +93,28 @@ function parse(args: readonly string[]): { values: Values; positionals: string[]
     return parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { json: { type: 'boolean' }, screen: { type: 'string' }, at: { type: 'string' } },
+      options: {
+        json: { type: 'boolean' },
+        screen: { type: 'string' },
+        at: { type: 'string' },
+        out: { type: 'string' },
+        on: { type: 'string' },
+        name: { type: 'string' },
+        kinds: { type: 'string' },
+      },
     });
   } catch (error) {
     throw new Stop(EXIT.usage, `${(error as Error).message}\n${USAGE}`);
   }
 }
 
-const commands = { check, solve: solveFile, palette };
+const commands = new Map<string, (file: string, values: Values, now: () => number) => Promise<Answer>>([
+  ['check', check],
+  ['solve', solveFile],
+  ['palette', palette],
+  ['kit take', kitTake],
+  ['kit wear', kitWear],
+]);
 
 async function read(file: string): Promise<Buffer> {
   try {
@@ -111,14 +134,14 @@ async function readDeskFile(file: string): Promise<Result<Desk>> {
 }
 
 /** The same with its pictures; the bare JSON of a desk has none. */
-async function readFileOfDesk(file: string): Promise<Result<Pick<Bundle, 'desk' | 'pictures'>>> {
+async function readFileOfDesk(file: string): Promise<Result<Bundle>> {
   const bytes = await read(file);
   if (bytes[0] === 0x50 || !file.endsWith('.json')) {
     return readBundle(new Uint8Array(bytes), (file) => createHash('sha256').update(file).digest('hex'));
   }
   try {
     const desk = readDesk(JSON.parse(bytes.toString('utf8')));
-    return desk.ok ? { ok: true, value: { desk: desk.value, pictures: [] } } : desk;
+    return desk.ok ? { ok: true, value: { desk: desk.value, pictures: [], fonts: [], sounds: [] } } : desk;
   } catch {
     return refuse('', 'is not JSON');
   }
@@ -141,15 +164,42 @@ async function check(file: string): Promise<Answer> {
   };
 }
 
-async function solveFile(file: string, { screen, at }: Values, now: () => number): Promise<Answer> {
+/** A bundle that is sound; stops where it is not. */
+async function soundFile(file: string): Promise<Bundle> {
   const read = await readFileOfDesk(file);
-  if (!read.ok)
-    throw new Stop(
-      EXIT.refused,
-      read.problems.map((problem) => `${file}: ${problemText(problem)}`).join('\n'),
-    );
-  const { pictures } = read.value;
-  const desk = sized(read.value.desk, screen);
+  if (read.ok) return read.value;
+  throw new Stop(EXIT.refused, read.problems.map((problem) => `${file}: ${problemText(problem)}`).join('\n'));
+}
+
+async function kitTake(file: string, { out, name, kinds }: Values): Promise<Answer> {
+  if (!out) throw new Stop(EXIT.usage, USAGE);
+  const kit = await refusing(async () => takeKit(await soundFile(file), kindsFrom(kinds), out, name));
+  return {
+    text: `${out}: ${kit.name}, a kit of ${kit.kinds.join(', ')}.`,
+    json: { ok: true, name: kit.name, kinds: kit.kinds },
+  };
+}
+
+async function kitWear(file: string, { on, out, kinds }: Values): Promise<Answer> {
+  if (!on || !out) throw new Stop(EXIT.usage, USAGE);
+  const worn = await refusing(async () => {
+    const [kit, desk] = [await soundFile(file), await soundFile(on)];
+    return wearKit(kit, desk, kindsFrom(kinds), out);
+  });
+  return { text: `${out}: wears ${worn.join(', ')} of ${file}.`, json: { ok: true, kinds: worn } };
+}
+
+async function refusing<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    throw error instanceof KitRefusal ? new Stop(EXIT.refused, error.message) : error;
+  }
+}
+
+async function solveFile(file: string, { screen, at }: Values, now: () => number): Promise<Answer> {
+  const { desk: read, pictures } = await soundFile(file);
+  const desk = sized(read, screen);
   const moment = at === undefined ? now() : Date.parse(at);
   if (Number.isNaN(moment))
     throw new Stop(EXIT.usage, `--at ${at}: not a moment, such as 2026-11-24T07:12:00Z.`);

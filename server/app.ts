@@ -74,6 +74,28 @@ const ROOM_STEP = 10 * 2 ** 20;
 
 const LOCAL_HOSTS = ['127.0.0.1', 'localhost', '[::1]'];
 
+/** What pages may load and do: nothing but what comes from here. */
+function onlyOurs() {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        // Style elements are made at run time by the toast and menu libraries; scripts are ours alone.
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'blob:', 'data:'],
+        workerSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        frameAncestors: ["'none'"],
+        formAction: ["'none'"],
+      },
+    },
+    strictTransportSecurity: false,
+  });
+}
+
 /** The whole server on a data folder, not yet listening. Throws StartProblem. */
 export function createApp({
   dataFolder,
@@ -118,26 +140,7 @@ export function createApp({
 
   const app = express();
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
-          // Style elements are made at run time by the toast and menu libraries; scripts are ours alone.
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'blob:', 'data:'],
-          workerSrc: ["'self'"],
-          objectSrc: ["'none'"],
-          baseUri: ["'none'"],
-          frameAncestors: ["'none'"],
-          formAction: ["'none'"],
-        },
-      },
-      strictTransportSecurity: false,
-    }),
-  );
+  app.use(onlyOurs());
   app.use(guard(hosts));
   app.use(
     '/api',

@@ -108,12 +108,15 @@ const shots: Shot[] = [
     },
   },
   {
-    name: 'studio-look-linen',
-    path: '/desk/night-watch',
-    theme: 'light',
+    name: 'studio-kits',
+    path: '/desk/dawn-count',
     async prepare(page) {
       await chapter(page, 'Look');
-      await page.getByText(/^worst/).waitFor();
+      await page.getByRole('button', { name: /^Kits/ }).click();
+      await page.locator('[data-look="ours-first-frost"] [data-screen]').waitFor();
+      await page.locator('[data-look="ours-lamp-oil"]').hover();
+      await page.locator('[data-look="ours-lamp-oil"][aria-selected="true"]').waitFor();
+      await untilDrawn(page);
     },
   },
   {

@@ -1,7 +1,7 @@
 import { Zip, ZipDeflate, ZipPassThrough, strFromU8, strToU8, unzipSync } from 'fflate';
 import { z } from 'zod';
 import { readDesk } from '../desk/read.ts';
-import { readKitFacts, type KitFacts } from '../kits/kit.ts';
+import { readKitFacts, type KitFacts } from '../desk/kits/kit.ts';
 import { DeskShape } from '../desk/schema.ts';
 import { refuse, type Problem, type Result } from '../desk/problem.ts';
 import { MOST_FONTS } from '../look/schema.ts';

@@ -24,8 +24,8 @@ import { dressOfEdge, dressOfItem, dressOfWidget, type Dress } from './edits/dre
 import { edits } from './edits/edits.ts';
 import { sharedFields } from './edits/shared.ts';
 import type { Whereabouts } from './whereabouts.ts';
-import { kitKinds } from '../kits/kit.ts';
-import { kitOf } from '../kits/mannequin.ts';
+import { kitKinds } from './kits/kit.ts';
+import { kitOf } from './kits/mannequin.ts';
 import { edit, redo, startHistory, undo } from './history.ts';
 import { fits, towards } from '../backdrop/schema.ts';
 import { iconSets, stylesOf, tileShapes } from '../icons/schema.ts';

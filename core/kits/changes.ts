@@ -6,7 +6,7 @@ import { partsOf } from '../desk/parts.ts';
 import type { SceneEdge, SceneWidget } from '../scene/scene.ts';
 import { solve } from '../scene/solve.ts';
 import { overlaps } from '../values/geometry.ts';
-import { kitKindOf, type Kit } from './kit.ts';
+import { kitKindOf, type Kit } from '../desk/kits/kit.ts';
 
 type PartOfScene = Pick<SceneEdge | SceneWidget, 'id' | 'rect'>;
 

@@ -13,7 +13,7 @@ import type { Desk } from '../desk/desk.ts';
 import { enough, judgeDesk, type Sight } from '../legibility/judge.ts';
 import { deltaE } from '../values/colour.ts';
 import { halves } from '../values/roles.ts';
-import { kitKinds, readKit, type Kit } from './kit.ts';
+import { kitKinds, readKit, type Kit } from '../desk/kits/kit.ts';
 import { isOurs, ourKits } from './ours.ts';
 
 const all = kitKinds.map(({ key }) => key);

@@ -20,8 +20,8 @@ import type { Finish } from '../values/finish.ts';
 import type { Half } from '../values/roles.ts';
 import { widgetKinds, type WidgetType } from '../widgets/list.ts';
 import { plainWindows, type Windows } from '../windows/schema.ts';
-import { kitKinds, type Kit } from './kit.ts';
-import { bareMannequin } from './mannequin.ts';
+import { kitKinds, type Kit } from '../desk/kits/kit.ts';
+import { bareMannequin } from '../desk/kits/mannequin.ts';
 
 /** A kit of ours, as it was thought of. */
 interface Thought {

@@ -1,5 +1,5 @@
 import type { Desk } from '../desk/desk.ts';
-import type { KitFacts } from '../kits/kit.ts';
+import type { KitFacts } from '../desk/kits/kit.ts';
 import type { Feed } from '../sources/feeds.ts';
 
 /** What goes between the server and its pages: both read it from here. Moments are epoch ms, ids SHA-256 in hex. */

@@ -1,7 +1,7 @@
 import { asc, eq, isNull } from 'drizzle-orm';
 import { nanoid } from 'nanoid';
 import { problemText, type Problem } from '../../core/desk/problem.ts';
-import { kitsFull, MOST_KITS, readKitFacts, type Kit } from '../../core/kits/kit.ts';
+import { kitsFull, MOST_KITS, readKitFacts, type Kit } from '../../core/desk/kits/kit.ts';
 import { nameBeside } from '../../core/values/name.ts';
 import type { ListedKit } from '../../core/wire/wire.ts';
 import { readDeskText } from '../carried/read-text.ts';

@@ -2,7 +2,7 @@ import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { Track } from '../../core/sources/sound/schema.ts';
 import type { OwnFont } from '../../core/text/schema.ts';
 import type { Desk } from '../../core/desk/desk.ts';
-import type { Kit } from '../../core/kits/kit.ts';
+import type { Kit } from '../../core/desk/kits/kit.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import type {
   BakeFormat,

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Kit } from '../../core/kits/kit.ts';
+import type { Kit } from '../../core/desk/kits/kit.ts';
 import { api } from '../api/client.ts';
 import { persist } from '../later.ts';
 

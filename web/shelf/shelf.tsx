@@ -4,6 +4,8 @@ import { FileUp, Plus, Search } from 'lucide-react';
 import { useEffect, useMemo, useState, type DragEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { toast } from '../ui/toast.ts';
+import { BUNDLE_ENDING, KIT_ENDING } from '../../core/bundle/bundle.ts';
+import { renewKits } from '../session/kits.ts';
 import { bareDesk } from '../../demo/bare-desk.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import { ServerProblem, api } from '../api/client.ts';
@@ -15,6 +17,7 @@ import { Dialog } from '../ui/dialog.tsx';
 import { NameForm } from '../ui/name-form.tsx';
 import { DeskOnLedge } from './desk-on-ledge.tsx';
 import { useDesks } from './use-desks.ts';
+import { KitsOnLedge } from './kits-on-ledge.tsx';
 import { useMinute } from './use-minute.ts';
 
 /** From so many desks on, a search is worth its room. */
@@ -68,6 +71,7 @@ export function Shelf() {
             />
           ))}
         </ul>
+        <KitsOnLedge moment={moment} />
       </main>
       {isFileOver && (
         <div className="pointer-events-none fixed inset-3 rounded-2xl outline-2 outline-brass outline-dashed" />
@@ -112,8 +116,11 @@ function useShelfActs(reload: () => Promise<unknown>) {
     takeIn: (bundle: File) =>
       attempt(async () => {
         try {
-          const { desk } = await api.importBundle(bundle);
-          toast.success(`${desk.name} is on the shelf.`);
+          const { name } = bundle.name.endsWith(KIT_ENDING)
+            ? await api.importKit(bundle)
+            : (await api.importBundle(bundle)).desk;
+          await renewKits();
+          toast.success(`${name} is on the shelf.`);
         } catch (error) {
           if (error instanceof ServerProblem)
             throw new Error(`${bundle.name} was not taken in: ${error.message}`, { cause: error });
@@ -172,7 +179,11 @@ function ShelfHeader({ acts, children }: { acts: Acts; children: ReactNode }) {
       <div className="ml-auto flex items-center gap-2">
         <HeardNow />
         {children}
-        <FileButton label="Desk file" accept=".ledge" onFile={(bundle) => void acts.takeIn(bundle)}>
+        <FileButton
+          label="Desk file"
+          accept={`${BUNDLE_ENDING},${KIT_ENDING}`}
+          onFile={(bundle) => void acts.takeIn(bundle)}
+        >
           <FileUp size={15} /> Import
         </FileButton>
         <Button tone="brass" onClick={() => void acts.create()}>

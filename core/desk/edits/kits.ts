@@ -1,5 +1,5 @@
-import type { Kit } from '../../kits/kit.ts';
-import { kitKindOf } from '../../kits/kit.ts';
+import type { Kit } from '../kits/kit.ts';
+import { kitKindOf } from '../kits/kit.ts';
 import type { Desk } from '../desk.ts';
 import { editOf } from './edit.ts';
 

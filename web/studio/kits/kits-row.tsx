@@ -2,7 +2,7 @@ import { memo, useEffect, useMemo } from 'react';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { edit, startHistory } from '../../../core/desk/history.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
-import type { Kit } from '../../../core/kits/kit.ts';
+import type { Kit } from '../../../core/desk/kits/kit.ts';
 import { Miniature } from '../../render/screen/miniature.tsx';
 import { useConditions } from '../../session/conditions.ts';
 import { allKits, loadKits, useKits } from '../../session/kits.ts';

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
-import { kitKinds, type Kit } from '../../../core/kits/kit.ts';
+import { kitKinds, type Kit } from '../../../core/desk/kits/kit.ts';
 import { learnDesk } from '../../../core/scene/learn.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { useDesk } from '../../session/desk.ts';

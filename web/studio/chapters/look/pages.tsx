@@ -1,7 +1,7 @@
 import { Layers, ListChecks, MousePointer2, ScanEye, Shapes, Shirt, Type } from 'lucide-react';
 import type { Look } from '../../../../core/look/schema.ts';
 import { Icons, setTitles } from '../../../../core/icons/schema.ts';
-import { kitKinds } from '../../../../core/kits/kit.ts';
+import { kitKinds } from '../../../../core/desk/kits/kit.ts';
 import { Pointer, pointerTitles } from '../../../../core/pointer/schema.ts';
 import { FontUse } from '../../../../core/text/schema.ts';
 import { familyTitles, isOwn } from '../../../../core/values/family.ts';

@@ -5,21 +5,21 @@ import {
   createItem,
   createMotif,
   createWidget,
-} from '../desk/defaults.ts';
-import { FORMAT, type Desk } from '../desk/desk.ts';
-import type { Application } from '../desk/shapes/applications.ts';
-import type { Item } from '../desk/shapes/edges.ts';
-import type { Widget } from '../desk/shapes/widgets.ts';
-import { plainDesktopIcons } from '../icons/desktop.ts';
-import { plainKeys } from '../menus/keys.ts';
-import { plainMenus } from '../menus/schema.ts';
-import { plainOutside } from '../sources/outside.ts';
-import { plainSound } from '../sources/sound/schema.ts';
-import type { Look } from '../look/schema.ts';
-import { marrowTide } from '../sources/tide/tide.ts';
-import { plainUnits } from '../sources/units.ts';
-import { isOwn } from '../values/family.ts';
-import { plainWindows } from '../windows/schema.ts';
+} from '../defaults.ts';
+import { FORMAT, type Desk } from '../desk.ts';
+import type { Application } from '../shapes/applications.ts';
+import type { Item } from '../shapes/edges.ts';
+import type { Widget } from '../shapes/widgets.ts';
+import { plainDesktopIcons } from '../../icons/desktop.ts';
+import { plainKeys } from '../../menus/keys.ts';
+import { plainMenus } from '../../menus/schema.ts';
+import { plainOutside } from '../../sources/outside.ts';
+import { plainSound } from '../../sources/sound/schema.ts';
+import type { Look } from '../../look/schema.ts';
+import { marrowTide } from '../../sources/tide/tide.ts';
+import { plainUnits } from '../../sources/units.ts';
+import { isOwn } from '../../values/family.ts';
+import { plainWindows } from '../../windows/schema.ts';
 import { kitKindOf, type Kit, type KitFacts } from './kit.ts';
 
 /**

@@ -1,13 +1,13 @@
 import { expect } from 'chai';
 import { produce } from 'immer';
-import { demoDesks } from '../../demo/desks.ts';
-import { edits } from '../desk/edits/edits.ts';
-import type { Desk } from '../desk/desk.ts';
-import { differencesOf } from '../desk/differences.ts';
-import { DeskSchema } from '../desk/schema.ts';
-import { learnDesk } from '../scene/learn.ts';
-import { solve } from '../scene/solve.ts';
-import { DAWN } from '../../tests/support/desks.ts';
+import { demoDesks } from '../../../demo/desks.ts';
+import { edits } from '../edits/edits.ts';
+import type { Desk } from '../desk.ts';
+import { differencesOf } from '../differences.ts';
+import { DeskSchema } from '../schema.ts';
+import { learnDesk } from '../../scene/learn.ts';
+import { solve } from '../../scene/solve.ts';
+import { DAWN } from '../../../tests/support/desks.ts';
 import { kitKinds, kitKindOf, readKit, type Kit } from './kit.ts';
 import { kitOf } from './mannequin.ts';
 

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import type { Desk } from '../desk/desk.ts';
-import { readDesk } from '../desk/read.ts';
-import { pathText, refuse, type Result } from '../desk/problem.ts';
-import { sections } from '../desk/sections/list.ts';
-import type { KitKind } from '../desk/sections/section.ts';
-import { Id } from '../values/id.ts';
-import { Name } from '../values/name.ts';
-import type { TypeOf } from '../values/types.ts';
+import type { Desk } from '../desk.ts';
+import { readDesk } from '../read.ts';
+import { pathText, refuse, type Result } from '../problem.ts';
+import { sections } from '../sections/list.ts';
+import type { KitKind } from '../sections/section.ts';
+import { Id } from '../../values/id.ts';
+import { Name } from '../../values/name.ts';
+import type { TypeOf } from '../../values/types.ts';
 
 /** What a kit can have, as the sections of a desk say it. */
 export const kitKinds: readonly KitKind[] = sections.flatMap(({ kits }) => kits);
