@@ -116,7 +116,7 @@ const shots: Shot[] = [
       await page.locator('[data-look="ours-first-frost"] [data-screen]').waitFor();
       await page.locator('[data-look="ours-lamp-oil"]').hover();
       await page.locator('[data-look="ours-lamp-oil"][aria-selected="true"]').waitFor();
-      await untilDrawn(page);
+      await page.waitForLoadState('networkidle');
     },
   },
   {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { motifNames } from './names.ts';
+import { factsOf, motifNames } from './names.ts';
 import { Colour, halves } from '../values/roles.ts';
 import { field } from '../values/field.ts';
 import { Id } from '../values/id.ts';
@@ -234,6 +234,18 @@ export const plainAdjust: Adjust = {
   darken: { toward: 'rim', strength: 0 },
   grain: 0,
 };
+
+/** What a plain source is called. */
+export function titleOfSource(source: PlainSource): string {
+  switch (source.kind) {
+    case 'motif':
+      return factsOf(source.motif).title;
+    case 'picture':
+      return source.name;
+    case 'gradient':
+      return source.shape === 'linear' ? 'Linear gradient' : 'Radial gradient';
+  }
+}
 
 /** Every plain source in a backdrop: itself, or the entries of its rotation. */
 export function sourcesOf({ source }: Backdrop): PlainSource[] {

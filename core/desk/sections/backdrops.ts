@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { factsOf } from '../../backdrop/names.ts';
-import { Backdrop, sourcesOf, type Source } from '../../backdrop/schema.ts';
+import { Backdrop, sourcesOf, titleOfSource, type Source } from '../../backdrop/schema.ts';
 import type { Desk, DeskDraft } from '../desk.ts';
 import { defineSection, without } from './section.ts';
 import { content } from '../../values/dress.ts';
@@ -75,14 +74,5 @@ function picturesIn(backdrop: Backdrop): string[] {
 }
 
 function toldOf(source: Source): string {
-  switch (source.kind) {
-    case 'motif':
-      return factsOf(source.motif).title;
-    case 'picture':
-      return source.name;
-    case 'gradient':
-      return 'Gradient';
-    case 'rotation':
-      return `${source.entries.length} in turn`;
-  }
+  return source.kind === 'rotation' ? `${source.entries.length} in turn` : titleOfSource(source);
 }

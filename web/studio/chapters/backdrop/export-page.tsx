@@ -14,7 +14,7 @@ import { useScreenInView } from '../../../stores/screen.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 import { Segmented, SwitchField } from '../../../ui/choice.tsx';
-import { titleOfSource } from './rotation-editor.tsx';
+import { titleOfSource } from '../../../../core/backdrop/schema.ts';
 
 interface Order {
   name: string;

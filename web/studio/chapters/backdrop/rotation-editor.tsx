@@ -7,12 +7,11 @@ import { arrayMove } from '@dnd-kit/sortable';
 import { FolderOpen, Plus } from 'lucide-react';
 import { nanoid } from 'nanoid';
 import { SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
-import { factsOf, motifNames } from '../../../../core/backdrop/names.ts';
 import { changesBetween, rotationAt } from '../../../../core/timeline/rotation/rotation.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
 import { createMotif } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { Rotation, type PlainSource } from '../../../../core/backdrop/schema.ts';
+import { Rotation, titleOfSource, type PlainSource } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { formatMoment } from '../../../../core/sources/time/time.ts';
 import { backdropAddress } from '../../../api/addresses.ts';
@@ -24,17 +23,6 @@ import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { PICTURE_TYPES, takePicture } from '../../pictures/pictures.ts';
 import { KindChoice, NoPictureYet, useAsking } from './source-editor.tsx';
-
-export function titleOfSource(source: PlainSource): string {
-  switch (source.kind) {
-    case 'motif':
-      return factsOf(source.motif).title;
-    case 'picture':
-      return source.name;
-    case 'gradient':
-      return source.shape === 'linear' ? 'Linear gradient' : 'Radial gradient';
-  }
-}
 
 /** Several backdrops in turn. */
 export function RotationEditor({ backdrop, rotation }: { backdrop: Backdrop; rotation: Rotation }) {

@@ -27,7 +27,7 @@ export const pages: readonly Page[] = [
     title: 'Kits',
     icon: Shirt,
     under: 'Worn whole',
-    also: 'themes theme presets packs skins looks rice global theme styles',
+    also: 'themes theme presets packs skins looks styles',
     fields: kitKinds.map(({ title }) => title),
     Body: KitsPage,
     note: ({ wears }) => wears?.name ?? 'none worn',
