@@ -6,6 +6,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { arrayMove } from '@dnd-kit/sortable';
 import { FolderOpen, Plus } from 'lucide-react';
 import { nanoid } from 'nanoid';
+import { motifNames } from '../../../../core/backdrop/names.ts';
 import { SAMPLE_WIDTH, sampleOf } from '../../../../core/backdrop/drawn.ts';
 import { changesBetween, rotationAt } from '../../../../core/timeline/rotation/rotation.ts';
 import { paletteOf } from '../../../../core/colour/look.ts';
