@@ -46,6 +46,18 @@ describe('kits on the server', () => {
   const add = async (kit: object) => (await ask().post('/api/kits').send(kit)).body as Kit;
   const bundleOf = async (id: string) =>
     (await ask().get(`/api/kits/${id}/bundle`).buffer().parse(binary)).body as Buffer;
+  /** A desk over a picture of one's own, which the server has. */
+  async function pictured() {
+    const bytes = await sharp({ create: { width: 64, height: 40, channels: 3, background: '#446' } })
+      .png()
+      .toBuffer();
+    const { body: picture } = await ask().post('/api/pictures').set('Content-Type', 'image/png').send(bytes);
+    const desk = {
+      ...dawnCount(),
+      backdrops: [createBackdrop('backdrop', createPicture(picture.id, 'hide'))],
+    };
+    return { desk, picture };
+  }
   const takeIn = (bytes: Buffer) =>
     ask().post('/api/kit-bundles').set('Content-Type', 'application/zip').send(bytes);
 
@@ -76,14 +88,7 @@ describe('kits on the server', () => {
   });
 
   it('go out as a file and come in the same, with the pictures that they use', async () => {
-    const bytes = await sharp({ create: { width: 64, height: 40, channels: 3, background: '#446' } })
-      .png()
-      .toBuffer();
-    const { body: picture } = await ask().post('/api/pictures').set('Content-Type', 'image/png').send(bytes);
-    const desk = {
-      ...dawnCount(),
-      backdrops: [createBackdrop('backdrop', createPicture(picture.id, 'hide'))],
-    };
+    const { desk, picture } = await pictured();
     await add(kitOf(desk, facts));
     const file = await bundleOf('dawn');
     // On a server that has neither the kit nor the picture.
@@ -138,14 +143,7 @@ describe('kits on the server', () => {
   });
 
   it('leave the shelf and come back; their pictures stay for as long as they may', async () => {
-    const bytes = await sharp({ create: { width: 64, height: 40, channels: 3, background: '#464' } })
-      .png()
-      .toBuffer();
-    const { body: picture } = await ask().post('/api/pictures').set('Content-Type', 'image/png').send(bytes);
-    const desk = {
-      ...dawnCount(),
-      backdrops: [createBackdrop('backdrop', createPicture(picture.id, 'hide'))],
-    };
+    const { desk, picture } = await pictured();
     await add(kitOf(desk, facts));
     expect((await ask().delete('/api/kits/dawn')).status).to.equal(204);
     expect((await ask().get('/api/kits/dawn')).status).to.equal(404);

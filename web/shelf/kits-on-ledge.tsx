@@ -1,9 +1,9 @@
 import { Download, Trash2 } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import type { Kit } from '../../core/desk/kits/kit.ts';
-import { learnDesk } from '../../core/scene/learn.ts';
 import { api } from '../api/client.ts';
 import { Miniature } from '../render/screen/miniature.tsx';
+import { prepareDrawing } from '../session/drawing.ts';
 import { loadKits, useKits } from '../session/kits.ts';
 import { IconButton } from '../ui/buttons.tsx';
 import { toast } from '../ui/toast.ts';
@@ -78,7 +78,7 @@ function useLearned({ desk }: Kit): boolean {
   const [learned, setLearned] = useState<object | null>(null);
   useEffect(() => {
     let isWanted = true;
-    void learnDesk(desk).then(() => isWanted && setLearned(desk));
+    void prepareDrawing(desk).then(() => isWanted && setLearned(desk));
     return () => {
       isWanted = false;
     };

@@ -2,9 +2,9 @@ import { create } from 'zustand';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { kitKinds, type Kit } from '../../../core/desk/kits/kit.ts';
-import { learnDesk } from '../../../core/scene/learn.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { useDesk } from '../../session/desk.ts';
+import { prepareDrawing } from '../../session/drawing.ts';
 import { editAndSay } from '../parts/said-undo.ts';
 
 /** Which kit is in hand, and which kinds of what it has are worn. */
@@ -48,7 +48,7 @@ export function takeInHand(kit: Kit | null): void {
     return;
   }
   // What it wears may be of faces that nobody has seen yet.
-  void learnDesk(kit.desk).then(() => {
+  void prepareDrawing(kit.desk).then(() => {
     if (useWearing.getState().hand === kit) showHand();
   });
 }
