@@ -1,3 +1,4 @@
+import { noArrangements } from '../core/desk/shapes/arrangements.ts';
 import { drawRoles } from '../core/colour/scheme.ts';
 import { createApplication, createItem } from '../core/desk/defaults.ts';
 import { plainOutside, type Outside } from '../core/sources/outside.ts';
@@ -194,6 +195,7 @@ export function desk({
   return {
     format: FORMAT,
     wears: null,
+    arrangements: noArrangements,
     place: marrowPoint,
     screens,
     look: {

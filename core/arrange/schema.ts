@@ -79,6 +79,75 @@ const Growth = z.looseObject({
 });
 type Growth = TypeOf<typeof Growth>;
 
+/** The inks of a surface: each is fitted to it. */
+const inks = ['accent', 'second', 'ink', 'softInk', 'alert'] as const;
+const inkTitles = {
+  accent: 'Accent',
+  second: 'Second',
+  ink: 'Ink',
+  softInk: 'Soft ink',
+  alert: 'Alert',
+} as const;
+
+/** What a dock's icons stand on. */
+const DockLine = z.looseObject({
+  kind: field(z.enum(['none', 'whole', 'double', 'dashes', 'dots', 'ends']), {
+    label: 'Line',
+    hint: 'What its icons stand on',
+    isWide: true,
+    choices: {
+      none: 'None',
+      whole: 'Whole',
+      double: 'Double',
+      dashes: 'Dashes',
+      dots: 'Dots',
+      ends: 'Ends',
+    },
+  }),
+  width: field(z.number().min(0.5).max(6).meta({ description: 'px' }), {
+    label: 'Line width',
+    unit: 'px',
+    control: 'slider',
+    step: 0.5,
+    decimals: 1,
+    when: hasLine,
+  }),
+  colour: field(z.enum(inks), { label: 'Line colour', choices: inkTitles, when: hasLine }),
+  glow: field(z.boolean().meta({ description: 'It shines' }), { label: 'Line glow', when: hasLine }),
+});
+export type DockLine = TypeOf<typeof DockLine>;
+
+function hasLine({ kind }: Readonly<Record<string, unknown>>): boolean {
+  return kind !== 'none';
+}
+
+/** By what a dock's icon says that its application runs. */
+const DockMark = z.looseObject({
+  shape: field(z.enum(['none', 'stud', 'dot', 'pair', 'bar', 'wedge', 'halo']), {
+    label: 'Running mark',
+    hint: 'By what an icon says that its application runs',
+    isWide: true,
+    choices: {
+      none: 'None',
+      stud: 'Stud',
+      dot: 'Dot',
+      pair: 'Two dots',
+      bar: 'Bar',
+      wedge: 'Wedge',
+      halo: 'Halo',
+    },
+  }),
+  colour: field(z.enum(inks), {
+    label: 'Mark colour',
+    choices: inkTitles,
+    when: ({ shape }) => shape !== 'none',
+  }),
+});
+export type DockMark = TypeOf<typeof DockMark>;
+
+export const plainLine: DockLine = { kind: 'whole', width: 3, colour: 'accent', glow: true };
+export const plainMark: DockMark = { shape: 'stud', colour: 'accent' };
+
 const isDock = ({ kind }: Readonly<Record<string, unknown>>) => kind === 'dock';
 
 /** An edge of a screen, without the items on it. */
@@ -125,6 +194,8 @@ export const EdgeFrame = z.looseObject({
       choices: { strip: 'Its length', side: 'The side', none: 'None' },
     },
   ),
+  line: field(DockLine.clone(), { label: 'Line', when: isDock }),
+  mark: field(DockMark.clone(), { label: 'Running mark', when: isDock }),
   growth: field(Growth.clone(), { label: 'Growth', when: isDock }),
   labels: field(z.boolean().meta({ description: 'Whether a dock tells the name of what is pointed at' }), {
     label: 'Tooltips',

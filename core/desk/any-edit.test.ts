@@ -19,7 +19,7 @@ import {
   createWidget,
 } from './defaults.ts';
 import { edgesWithWay } from './ways.ts';
-import type { Edit } from './edits/edit.ts';
+import { together, type Edit } from './edits/edit.ts';
 import { dressOfEdge, dressOfItem, dressOfWidget, type Dress } from './edits/dress.ts';
 import { edits } from './edits/edits.ts';
 import { sharedFields } from './edits/shared.ts';
@@ -207,6 +207,29 @@ const ways: Record<keyof typeof edits, (desk: Desk, choose: Choices) => Edit> = 
       edits.setWindows('buttons', { list: choose.of([[], [{ does: 'close' }]]), size: 8 + choose.upTo(20) }),
       edits.setWindows('gaps', { outer: choose.upTo(200), inner: choose.upTo(200) }),
     ]),
+  keepArrangement: (desk, choose) =>
+    edits.keepArrangement({
+      id: choose.newId('arrangement'),
+      name: choose.of(['By day', 'At the scope', 'Ångström']),
+      holds: choose.of([
+        { by: 'choice' },
+        { by: 'half', half: choose.of(halves) },
+        { by: 'hours', from: '18:00', to: '07:00' },
+        { by: 'workspace', workspace: choose.of(idsOf(desk.workspaces)) },
+      ]),
+      widgets: choose.of([[], null]),
+      edges: choose.of([[], null]),
+      windows: null,
+    }),
+  chooseArrangement: (desk, choose) => edits.chooseArrangement(choose.of(orGone(desk.arrangements.list))),
+  setArrangement: (desk, choose) =>
+    edits.setArrangement(choose.of(orGone(desk.arrangements.list)), {
+      name: choose.of(['Elsewhere', 'At home']),
+      holds: choose.of([{ by: 'choice' }, { by: 'half', half: 'dark' }]),
+    }),
+  moveArrangement: (desk, choose) =>
+    edits.moveArrangement(choose.of(orGone(desk.arrangements.list)), choose.upTo(3)),
+  removeArrangement: (desk, choose) => edits.removeArrangement(choose.of(orGone(desk.arrangements.list))),
   setWindowFinish: (desk, choose) => edits.setWindowFinish(choose.of([null, desk.look.finish])),
   setDesktopIcons: (desk, choose) =>
     edits.setDesktopIcons({
@@ -564,8 +587,16 @@ describe('any edits, one after another', () => {
     const idle = new Set<string>(names);
     fc.assert(
       fc.property(fc.constantFrom(...demoDesks()), steps, (desk, done) => {
-        // With a group, which no desk of the demo has, there is something for each.
-        const grouped = edits.group(idsOf(desk.widgets).slice(0, 2), 'set', 'The set').apply;
+        // With a group and two arrangements there is something for each.
+        const grouped = together('Grouped', [
+          edits.group(idsOf(desk.widgets).slice(0, 2), 'set', 'The set'),
+          ...['by day', 'by night'].map((id) =>
+            edits.keepArrangement({
+              ...{ id, name: id, holds: { by: 'choice' } },
+              ...{ widgets: [], edges: [], windows: null },
+            }),
+          ),
+        ]).apply;
         for (const { name, picks } of done) {
           const history = edit(startHistory(desk), 'Group', grouped);
           const way = ways[name](history.present, choices(picks, 0));

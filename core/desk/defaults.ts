@@ -1,3 +1,4 @@
+import { plainLine, plainMark } from '../arrange/schema.ts';
 import { plainPresses } from '../menus/presses.ts';
 import { itemKindOf, type ItemType } from '../items/list.ts';
 import { widgetKindOf, type WidgetType } from '../widgets/list.ts';
@@ -85,6 +86,8 @@ export function createPanel(id: string, screen: string, side: Side, items: Item[
     padding: 14,
     spacing: 6,
     backing: 'strip',
+    line: plainLine,
+    mark: plainMark,
     growth: { factor: 1, reach: 140 },
     labels: true,
     shows: { by: 'always' },

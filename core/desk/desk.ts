@@ -2,6 +2,7 @@ import type { Draft } from 'immer';
 import type { Backdrop } from '../backdrop/schema.ts';
 import type { Look } from '../look/schema.ts';
 import type { GeoPlace } from '../values/earth.ts';
+import type { Arrangements } from './shapes/arrangements.ts';
 import type { Application } from './shapes/applications.ts';
 import type { Edge } from './shapes/edges.ts';
 import type { DesktopIcons } from '../icons/desktop.ts';
@@ -28,11 +29,12 @@ export interface Sections {
   sources: Sources;
   applications: Application[];
   workspaces: Workspace[];
+  arrangements: Arrangements;
   windows: Windows;
   desktopIcons: DesktopIcons;
 }
 
-export const FORMAT = 13;
+export const FORMAT = 14;
 
 /** The document. */
 export interface Desk extends Sections {

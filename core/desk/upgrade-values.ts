@@ -233,3 +233,9 @@ export const windows8 = {
     { act: 'front-menus', shortcut: 'Ctrl+Alt+U' },
   ],
 };
+
+/** A dock's line and marks, as all were before format 14. */
+export const dock14 = {
+  line: { kind: 'whole', width: 3, colour: 'accent', glow: true },
+  mark: { shape: 'stud', colour: 'accent' },
+};

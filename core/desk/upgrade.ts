@@ -1,4 +1,14 @@
-import { adjust2, menus5, outside6, presses4, sound7, tide6, units6, windows8 } from './upgrade-values.ts';
+import {
+  adjust2,
+  dock14,
+  menus5,
+  outside6,
+  presses4,
+  sound7,
+  tide6,
+  units6,
+  windows8,
+} from './upgrade-values.ts';
 import { FORMAT } from './desk.ts';
 import { isWebAddress } from '../values/link.ts';
 
@@ -227,6 +237,14 @@ export const steps: Record<number, Step> = {
 
   /** Format 13 remembers which kit was put on. */
   12: (desk) => ({ ...desk, format: 13, wears: null }),
+
+  /** Format 13 drew every dock's line and marks alike, and a desk stood in one way. */
+  13: (desk) => ({
+    ...desk,
+    format: 14,
+    edges: asArray(desk['edges']).map((edge) => ({ ...dock14, ...asRecord(edge) })),
+    arrangements: { list: [], chosen: null, standing: null },
+  }),
 };
 
 /** What has finishes, as format 12 says these. */

@@ -73,7 +73,13 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'strokes', size: 10, spacing: 14, weight: 1 },
     },
     panel: { backing: 'strip', spacing: 14, padding: 8 },
-    dock: { backing: 'strip', spacing: 18, growth: { factor: 1.15, reach: 100 } },
+    dock: {
+      line: { kind: 'dashes', width: 1, colour: 'softInk', glow: false },
+      mark: { shape: 'dot', colour: 'accent' },
+      backing: 'strip',
+      spacing: 18,
+      growth: { factor: 1.15, reach: 100 },
+    },
     faces: {
       clock: 'line',
       machine: 'text',
@@ -105,7 +111,12 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'drops', size: 15, spacing: 14 },
     },
     panel: { backing: 'strip', spacing: 10, padding: 18 },
-    dock: { backing: 'strip', growth: { factor: 1.5, reach: 160 } },
+    dock: {
+      line: { kind: 'whole', width: 4, colour: 'accent', glow: true },
+      mark: { shape: 'halo', colour: 'accent' },
+      backing: 'strip',
+      growth: { factor: 1.5, reach: 160 },
+    },
     faces: {
       clock: 'serif',
       machine: 'rings',
@@ -139,7 +150,13 @@ export const thoughts: readonly Thought[] = [
       behind: { dims: 70, shade: 20 },
     },
     panel: { backing: 'none', spacing: 20, padding: 4 },
-    dock: { backing: 'strip', spacing: 26, growth: { factor: 1, reach: 140 } },
+    dock: {
+      line: { kind: 'whole', width: 0.5, colour: 'softInk', glow: false },
+      mark: { shape: 'bar', colour: 'ink' },
+      backing: 'strip',
+      spacing: 26,
+      growth: { factor: 1, reach: 140 },
+    },
     faces: {
       clock: 'stack',
       machine: 'text',
@@ -172,7 +189,14 @@ export const thoughts: readonly Thought[] = [
       gaps: { outer: 8, inner: 8 },
     },
     panel: { backing: 'strip', spacing: 4, padding: 6 },
-    dock: { backing: 'strip', spacing: 4, padding: 4, growth: { factor: 1, reach: 140 } },
+    dock: {
+      line: { kind: 'double', width: 3, colour: 'ink', glow: false },
+      mark: { shape: 'wedge', colour: 'accent' },
+      backing: 'strip',
+      spacing: 4,
+      padding: 4,
+      growth: { factor: 1, reach: 140 },
+    },
     faces: {
       clock: 'line',
       machine: 'bars',
@@ -204,7 +228,13 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'strokes', size: 12, weight: 1.5 },
     },
     panel: { backing: 'strip', spacing: 10, padding: 14 },
-    dock: { backing: 'strip', spacing: 12, growth: { factor: 1.2, reach: 120 } },
+    dock: {
+      line: { kind: 'dots', width: 3, colour: 'second', glow: false },
+      mark: { shape: 'pair', colour: 'second' },
+      backing: 'strip',
+      spacing: 12,
+      growth: { factor: 1.2, reach: 120 },
+    },
     faces: {
       clock: 'hands',
       machine: 'graph',
@@ -236,7 +266,13 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'drops', size: 14, side: 'left' },
     },
     panel: { backing: 'strip', spacing: 8, padding: 20 },
-    dock: { backing: 'strip', padding: 14, growth: { factor: 1.6, reach: 180 } },
+    dock: {
+      line: { kind: 'none', width: 3, colour: 'accent', glow: false },
+      mark: { shape: 'dot', colour: 'accent' },
+      backing: 'strip',
+      padding: 14,
+      growth: { factor: 1.6, reach: 180 },
+    },
     faces: {
       clock: 'ring',
       machine: 'rings',
@@ -268,7 +304,12 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'notches', size: 13 },
     },
     panel: { backing: 'strip', spacing: 8, padding: 12 },
-    dock: { spacing: 12, growth: { factor: 1.3, reach: 130 } },
+    dock: {
+      line: { kind: 'whole', width: 2, colour: 'second', glow: true },
+      mark: { shape: 'stud', colour: 'accent' },
+      spacing: 12,
+      growth: { factor: 1.3, reach: 130 },
+    },
     faces: {
       clock: 'stack',
       machine: 'graph',
@@ -309,7 +350,13 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'wedges', size: 18, spacing: 10, weight: 3 },
     },
     panel: { backing: 'strip', spacing: 12, padding: 16 },
-    dock: { backing: 'strip', spacing: 8, growth: { factor: 1.4, reach: 110 } },
+    dock: {
+      line: { kind: 'ends', width: 4, colour: 'accent', glow: false },
+      mark: { shape: 'bar', colour: 'accent' },
+      backing: 'strip',
+      spacing: 8,
+      growth: { factor: 1.4, reach: 110 },
+    },
     faces: {
       clock: 'stack',
       machine: 'bars',
@@ -342,7 +389,14 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'drops', size: 16, spacing: 16 },
     },
     panel: { backing: 'strip', spacing: 12, padding: 24 },
-    dock: { backing: 'strip', padding: 18, spacing: 14, growth: { factor: 1.25, reach: 140 } },
+    dock: {
+      line: { kind: 'none', width: 3, colour: 'accent', glow: false },
+      mark: { shape: 'halo', colour: 'second' },
+      backing: 'strip',
+      padding: 18,
+      spacing: 14,
+      growth: { factor: 1.25, reach: 140 },
+    },
     faces: {
       clock: 'stack',
       machine: 'rings',
@@ -376,7 +430,13 @@ export const thoughts: readonly Thought[] = [
       behind: { dims: 60, shade: 25 },
     },
     panel: { backing: 'strip', spacing: 6, padding: 10 },
-    dock: { backing: 'side', spacing: 10, growth: { factor: 1.1, reach: 90 } },
+    dock: {
+      line: { kind: 'whole', width: 6, colour: 'accent', glow: false },
+      mark: { shape: 'wedge', colour: 'ink' },
+      backing: 'side',
+      spacing: 10,
+      growth: { factor: 1.1, reach: 90 },
+    },
     faces: {
       clock: 'hands',
       machine: 'bars',
@@ -408,7 +468,13 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'notches', size: 12, side: 'left' },
     },
     panel: { backing: 'strip', spacing: 7, padding: 12 },
-    dock: { backing: 'strip', spacing: 10, growth: { factor: 1.3, reach: 120 } },
+    dock: {
+      line: { kind: 'dashes', width: 3, colour: 'accent', glow: true },
+      mark: { shape: 'pair', colour: 'accent' },
+      backing: 'strip',
+      spacing: 10,
+      growth: { factor: 1.3, reach: 120 },
+    },
     faces: {
       clock: 'words',
       machine: 'text',
@@ -441,7 +507,13 @@ export const thoughts: readonly Thought[] = [
       buttons: { shape: 'strokes', size: 12, weight: 1 },
     },
     panel: { backing: 'strip', spacing: 10, padding: 18 },
-    dock: { backing: 'strip', padding: 10, growth: { factor: 1.35, reach: 150 } },
+    dock: {
+      line: { kind: 'ends', width: 2, colour: 'ink', glow: false },
+      mark: { shape: 'stud', colour: 'second' },
+      backing: 'strip',
+      padding: 10,
+      growth: { factor: 1.35, reach: 150 },
+    },
     faces: {
       clock: 'line',
       machine: 'graph',

@@ -65,6 +65,9 @@ export interface SceneEdge {
   /** It has slipped away: it stands off the screen, where it would be there. */
   isAway: boolean;
   growth: Edge['growth'] | null;
+  /** Of a dock: what its icons stand on, and how they say that they run. */
+  line: Edge['line'] | null;
+  mark: Edge['mark'] | null;
   /** What names stand on that are told while something is pointed at; null where none are. */
   plate: Surface | null;
   /** Px that its items lack, even with some of them put away. */

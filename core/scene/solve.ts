@@ -1,7 +1,9 @@
 import { fontBook } from '../text/cuts.ts';
+import { arrangementAt } from '../timeline/arrangement/arrangement.ts';
 import { halfAt } from '../timeline/half/half.ts';
 import { paletteOf } from '../colour/look.ts';
 import type { Desk } from '../desk/desk.ts';
+import { standingAs } from '../desk/standing.ts';
 import type { Screen } from '../desk/shapes/screens.ts';
 import type { WindowFacts } from '../kinds/kind.ts';
 import { ownLibrary, type Library } from '../values/library.ts';
@@ -28,13 +30,13 @@ const MINUTE = 60_000;
  * give the same scene. What did not change since a memory was last used comes out as the very same object.
  */
 export function solve(
-  desk: Desk,
+  document: Desk,
   conditions: Conditions,
   memory: Memory = createMemory(),
   library: Library = ownLibrary,
 ): Scene {
-  const solving = startSolving(desk, conditions, memory, library);
-  const { palette, needs, half, facts } = solving;
+  const solving = startSolving(document, conditions, memory, library);
+  const { desk, palette, needs, half, facts } = solving;
   const before = memory.scene;
   const screens = desk.screens.map((screen) => solveScreen(screen, solving));
   for (const id of memory.screens.keys())
@@ -56,9 +58,10 @@ export function solve(
   return (memory.scene = sameFields(before, scene));
 }
 
-function startSolving(desk: Desk, given: Conditions, memory: Memory, library: Library): Solving {
-  const { look, place, seed } = desk;
+function startSolving(document: Desk, given: Conditions, memory: Memory, library: Library): Solving {
   const conditions = { ...atRest, ...given };
+  const desk = standingAs(document, arrangementAt(document, conditions));
+  const { look, place, seed } = desk;
   const { moment, feeds, isPlain, isQuiet, out } = conditions;
   const workspace = Math.min(conditions.workspace, desk.workspaces.length - 1);
   const atWorkspace = desk.workspaces[workspace]?.id ?? '';
@@ -66,7 +69,8 @@ function startSolving(desk: Desk, given: Conditions, memory: Memory, library: Li
   const { known, running } = knownOf(windows, atWorkspace);
   const half = conditions.half ?? halfAt(look.half, moment, place, conditions.isDarkBehind);
   const needs = new Needs();
-  if (look.half.by !== 'choice') needs.every('minute');
+  if (look.half.by !== 'choice' || desk.arrangements.list.some(({ holds }) => holds.by === 'hours'))
+    needs.every('minute');
   const facts = {
     applications: desk.applications,
     workspaces: desk.workspaces,

@@ -4,6 +4,7 @@ import { demoDesks } from '../../demo/desks.ts';
 import { arbitraryMoment, bareDesk } from '../../tests/support/desks.ts';
 import { createMotif } from '../desk/defaults.ts';
 import type { Desk } from '../desk/desk.ts';
+import type { Holds } from '../desk/shapes/arrangements.ts';
 import type { HalfBy } from '../look/schema.ts';
 import { dayOf } from '../sources/time/time.ts';
 import { half } from './half/half.ts';
@@ -42,7 +43,20 @@ function restless(by: HalfBy, minutes: number): Desk {
       fade: 0,
     };
   for (const edge of desk.edges) edge.shows = { by: 'slips', in: 400, out: 2500 };
-  return { ...desk, look: { ...desk.look, half: by } };
+  const arranged = (id: string, holds: Holds) => ({
+    ...{ id, name: id, holds },
+    ...{ widgets: null, edges: null, windows: null },
+  });
+  const list = [
+    arranged('night', { by: 'hours', from: '22:00', to: '01:30' }),
+    arranged('dark', { by: 'half', half: 'dark' }),
+    arranged('day', { by: 'choice' }),
+  ];
+  return {
+    ...desk,
+    look: { ...desk.look, half: by },
+    arrangements: { list, chosen: 'day', standing: 'day' },
+  };
 }
 
 const contextOf = (desk: Desk, place = desk.place): TimelineContext => ({

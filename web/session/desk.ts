@@ -7,7 +7,9 @@ import { ServerGone, ServerProblem, api } from '../api/client.ts';
 import { browserKeep, tabKeep } from '../browser-keep.ts';
 import { changesBetween } from './saving/changes.ts';
 import { watchGestures } from './gestures.ts';
+import { asArranged, whileArranged } from './arranged.ts';
 import { awaitBehind } from './behind.ts';
+import { useConditions } from './conditions.ts';
 import { prepareDrawing } from './drawing.ts';
 import type { SavingState } from './saving/saver.ts';
 import { openSession, type Session, type SessionPorts } from './saving/session.ts';
@@ -49,6 +51,8 @@ interface DeskState {
 }
 
 let session: Session | null = null;
+/** The history of the session, as the document stands. */
+let opened: History<Desk> | null = null;
 /** Counts openings and closings: an answer that comes after another one began is nobody's any more. */
 let opening = 0;
 /** The last save of a session that was closed: whoever opens the desk again waits for what came of it. */
@@ -84,7 +88,10 @@ export const useDesk = create<DeskState>()((set, get) => {
       const timer = setTimeout(run, ms);
       return () => clearTimeout(timer);
     },
-    onHistory: (history) => set({ history }),
+    onHistory(history) {
+      opened = history;
+      set({ history: asArranged(history) });
+    },
     onSaving: (saving) => set({ saving }),
     onRefused: (sentence) => set({ refusal: { sentence } }),
   };
@@ -125,12 +132,13 @@ export const useDesk = create<DeskState>()((set, get) => {
       opening++;
       if (session) leaving = session.close();
       session = null;
+      opened = null;
       set(fresh);
     },
 
-    edit: (edit) => driven.done((open) => open.edit(edit)) ?? false,
+    edit: (edit) => driven.done((open) => open.edit(arranged(edit))) ?? false,
     turn: (edit) => driven.turned(edit),
-    show: (edit) => session?.show(edit) ?? false,
+    show: (edit) => session?.show(arranged(edit)) ?? false,
     endGesture: () => session?.endGesture(),
     dropGesture: () => session?.dropGesture(),
     undo: () => driven.done((open) => open.undo()),
@@ -163,6 +171,16 @@ export const useDesk = create<DeskState>()((set, get) => {
   };
 });
 
+/** A change as it is made under the conditions of now. */
+const arranged = (edit: Edit) => (opened ? whileArranged(opened.gesture?.base ?? opened.present, edit) : edit);
+
+// Another arrangement may be on with another moment, half or workspace.
+useConditions.subscribe(() => {
+  if (!opened || opened.present.arrangements.list.length === 0) return;
+  const history = asArranged(opened);
+  if (history !== useDesk.getState().history) useDesk.setState({ history });
+});
+
 /** Gestures by what drives them: one that something else ended is over, though its pointer may still be down. */
 function createDriven(historyNow: () => History<Desk> | null) {
   let isSpent = false;
@@ -181,7 +199,7 @@ function createDriven(historyNow: () => History<Desk> | null) {
     turned(edit: Edit): boolean {
       if (isSpent) return true;
       watch.turned();
-      return session?.turn(edit) ?? false;
+      return session?.turn(arranged(edit)) ?? false;
     },
   };
 }

@@ -1,3 +1,4 @@
+import { arrangementEdits } from './arrangements.ts';
 import { backdropEdits } from './backdrops.ts';
 import { carryEdits } from './carry.ts';
 import { deskEdits } from './desk.ts';
@@ -32,6 +33,7 @@ export const edits = {
   ...dressEdits,
   ...sharedEdits,
   ...groupEdits,
+  ...arrangementEdits,
   ...windowEdits,
   ...desktopIconEdits,
   ...partEdits,

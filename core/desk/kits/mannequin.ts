@@ -1,3 +1,4 @@
+import { noArrangements } from '../shapes/arrangements.ts';
 import {
   createApplication,
   createBackdrop,
@@ -74,6 +75,7 @@ export function bareMannequin(
     id,
     name,
     wears: null,
+    arrangements: noArrangements,
     seed: 1,
     place: { name: 'Nowhere', latitude: 0, longitude: 0, zone: 'Etc/UTC' },
     screens: [{ id: 'main', name: 'Screen 1', width: 1920, height: 1080, scaleFactor: 1, x: 0, y: 0 }],

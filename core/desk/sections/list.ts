@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import type { Sections } from '../desk.ts';
 import { applications } from './applications.ts';
+import { arrangements } from './arrangements.ts';
 import { backdrops } from './backdrops.ts';
 import { desktopIcons } from './desktop-icons.ts';
 import { edges } from './edges.ts';
@@ -28,6 +29,7 @@ const all: { [Key in keyof Sections]: Section<Key> } = {
   sources,
   applications,
   workspaces,
+  arrangements,
   windows,
   desktopIcons,
 };

@@ -18,8 +18,8 @@ const options = z.looseObject({
 /** How large names are that are told, px. */
 const TOLD = 17;
 
-/** Px of a dock's lit line, and how far icons stand above it. */
-export const dockLine = { width: 3, stand: 12 } as const;
+/** How far off a dock's line icons stand, px; whatever that is like, they stand where they stood. */
+export const dockLine = { stand: 12 } as const;
 
 export const application = defineItem({
   type: 'application',

@@ -351,6 +351,8 @@ function layItems(
     locked: edge.locked,
     isAway,
     growth: edge.kind === 'dock' && edge.growth.factor > 1 ? edge.growth : null,
+    line: edge.kind === 'dock' ? edge.line : null,
+    mark: edge.kind === 'dock' ? edge.mark : null,
     plate,
     missing: laid.missing,
     items: sameList(before?.items, items),

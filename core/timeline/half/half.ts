@@ -58,7 +58,7 @@ function turnsOn({ light, dark }: Hours, days: readonly number[], zone: string):
 }
 
 /** The moments from `start` up to `end` (epoch ms) at which a desk turns light or dark. */
-function turnsBetween(by: HalfBy, start: number, end: number, place: GeoPlace): number[] {
+export function turnsBetween(by: HalfBy, start: number, end: number, place: GeoPlace): number[] {
   switch (by.by) {
     case 'choice':
     case 'backdrop':

@@ -7,14 +7,12 @@ import {
   useRef,
   type ComponentProps,
   type ComponentType,
-  type CSSProperties,
   type FC,
 } from 'react';
 import { later } from '../../later.ts';
-import { dockLine } from '../../../core/items/application/application.ts';
 import { itemKindOf, type ItemType } from '../../../core/items/list.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../../../core/scene/scene.ts';
-import { isHorizontal, type Side } from '../../../core/values/geometry.ts';
+import { lineStyle } from './dock-line.ts';
 import type { EdgeFacts, ItemDrawing } from './item-drawing.ts';
 import { menuButtons } from '../items/menu-buttons.tsx';
 import { ApplicationItem } from '../items/application/application.tsx';
@@ -75,11 +73,14 @@ const drawings: {
 };
 
 export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
-  const { rect, side, surface, kind, backing, growth, plate, more } = edge;
+  const { rect, side, surface, kind, backing, growth, line, mark, plate, more } = edge;
   const box = useRef<HTMLDivElement>(null);
   const isInUse = useContext(Actions) !== null;
   useGrowth(box, edge, isInUse ? growth : null);
-  const facts = useMemo(() => ({ kind, side, plate }), [kind, side, plate]);
+  const facts = useMemo(
+    () => ({ kind, side, line: line ?? undefined, mark: mark ?? undefined, plate }),
+    [kind, side, line, mark, plate],
+  );
   // Where there is too little room, items keep to their boxes instead of printing over one another.
   const isCrowded = edge.missing > 0;
   const away = edge.isAway ? offScreen(edge) : { x: 0, y: 0 };
@@ -107,7 +108,9 @@ export const EdgeView = memo(function EdgeView({ edge }: { edge: SceneEdge }) {
             }}
           />
         )}
-        {kind === 'dock' && <div className="absolute" data-stretches="" style={litLine(side)} />}
+        {line && line.kind !== 'none' && (
+          <div className="absolute" data-stretches="" data-line={line.kind} style={lineStyle(line, side)} />
+        )}
         {edge.items.map((item) => (
           <ItemBox
             key={item.id}
@@ -164,21 +167,6 @@ function MoreBox({ edge, more, x, y }: { edge: string; more: SceneMore; x: numbe
       </Press>
     </div>
   );
-}
-
-/** The line on which a dock's icons stand: at the side nearest the screen's. */
-function litLine(side: Side): CSSProperties {
-  const across = { [side]: 0 } as CSSProperties;
-  const along: CSSProperties = isHorizontal(side)
-    ? { left: 0, right: 0, height: dockLine.width }
-    : { top: 0, bottom: 0, width: dockLine.width };
-  return {
-    ...across,
-    ...along,
-    borderRadius: dockLine.width,
-    background: 'var(--accent)',
-    boxShadow: '0 0 14px color-mix(in srgb, var(--accent) 55%, transparent)',
-  };
 }
 
 export function ItemBox({

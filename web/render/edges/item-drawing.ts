@@ -1,5 +1,6 @@
 import type { FC } from 'react';
 import type { ItemLayoutOf, ItemType, ItemViewOf } from '../../../core/items/list.ts';
+import type { DockLine, DockMark } from '../../../core/arrange/schema.ts';
 import type { Edge } from '../../../core/desk/shapes/edges.ts';
 import type { Surface } from '../../../core/colour/look.ts';
 import type { Side } from '../../../core/values/geometry.ts';
@@ -8,6 +9,9 @@ import type { Side } from '../../../core/values/geometry.ts';
 export interface EdgeFacts {
   kind: Edge['kind'];
   side: Side;
+  /** Of a dock. */
+  line?: DockLine | undefined;
+  mark?: DockMark | undefined;
   /** What names stand on that are told while something is pointed at. */
   plate?: Surface | null;
 }

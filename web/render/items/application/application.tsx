@@ -1,8 +1,9 @@
 import type { CSSProperties } from 'react';
-import { dockLine } from '../../../../core/items/application/application.ts';
+import { plainLine, plainMark } from '../../../../core/arrange/schema.ts';
 import type { Side } from '../../../../core/values/geometry.ts';
 import { ApplicationIcon } from '../../kit/icons.tsx';
 import type { ItemDrawing } from '../../edges/item-drawing.ts';
+import { markStyle } from '../../edges/dock-line.ts';
 import { Press } from '../../kit/press.tsx';
 import { plateAround } from '../../../../core/scene/sections/texts.ts';
 import { Runs, placeOf } from '../../kit/runs.tsx';
@@ -46,58 +47,41 @@ function underline(side: Side): CSSProperties {
     : { [side]: 0, left: '20%', right: '20%', height: 3 };
 }
 
-const OnDock: ItemDrawing<'application'> = ({ view, layout, edge }) => (
-  <>
-    <Press
-      label={`Start ${view.name}`}
-      onPress={(actions) => actions.start(view.application)}
-      className="dock-icon"
-      style={{ '--lift': away[edge.side] } as CSSProperties}
-    >
-      <span className="dock-lift absolute inset-0">
-        {layout.icon && (
-          <span
-            data-grows={edge.side}
-            style={{ ...placeOf(layout.icon), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}
-          >
-            <ApplicationIcon application={view.application} name={view.icon} size={layout.icon.width} />
+const OnDock: ItemDrawing<'application'> = ({ view, layout, edge }) => {
+  const { line = plainLine, mark: marked = plainMark, side } = edge;
+  const mark = view.isRunning ? markStyle(marked, line, side) : null;
+  return (
+    <>
+      <Press
+        label={`Start ${view.name}`}
+        onPress={(actions) => actions.start(view.application)}
+        className="dock-icon"
+        style={{ '--lift': away[edge.side] } as CSSProperties}
+      >
+        <span className="dock-lift absolute inset-0">
+          {layout.icon && (
+            <span
+              data-grows={edge.side}
+              style={{ ...placeOf(layout.icon), filter: 'drop-shadow(0 2px 6px rgb(0 0 0 / .35))' }}
+            >
+              <ApplicationIcon application={view.application} name={view.icon} size={layout.icon.width} />
+            </span>
+          )}
+          <Runs runs={layout.runs} />
+        </span>
+        {layout.told && edge.plate && (
+          <span className="dock-name pointer-events-none" style={surfaceColours(edge.plate)}>
+            <span
+              style={{
+                ...placeOf(plateAround(layout.told.ink)),
+                ...surfaceBox({ ...edge.plate, radius: Math.min(edge.plate.radius, 8) }),
+              }}
+            />
+            <Runs runs={[layout.told]} />
           </span>
         )}
-        <Runs runs={layout.runs} />
-      </span>
-      {layout.told && edge.plate && (
-        <span className="dock-name pointer-events-none" style={surfaceColours(edge.plate)}>
-          <span
-            style={{
-              ...placeOf(plateAround(layout.told.ink)),
-              ...surfaceBox({ ...edge.plate, radius: Math.min(edge.plate.radius, 8) }),
-            }}
-          />
-          <Runs runs={[layout.told]} />
-        </span>
-      )}
-    </Press>
-    {view.isRunning && <span className="absolute" style={stud(edge.side)} data-stud={view.application} />}
-  </>
-);
-
-/** A raised stud on the line under what runs. */
-function stud(side: Side): CSSProperties {
-  const along = 22;
-  const up = 5;
-  const isUpright = side === 'left' || side === 'right';
-  const rounded: Record<Side, string> = {
-    bottom: '4px 4px 0 0',
-    top: '0 0 4px 4px',
-    left: '0 4px 4px 0',
-    right: '4px 0 0 4px',
-  };
-  return {
-    [side]: dockLine.width,
-    background: 'var(--accent)',
-    borderRadius: rounded[side],
-    ...(isUpright
-      ? { top: '50%', translate: '0 -50%', height: along, width: up }
-      : { left: '50%', translate: '-50% 0', width: along, height: up }),
-  };
-}
+      </Press>
+      {mark && <span className="absolute" style={mark} data-stud={view.application} />}
+    </>
+  );
+};
