@@ -24,6 +24,7 @@ const layers = {
     'timeline',
     'scene',
     'kits',
+    'ready',
     'legibility',
     'applications',
     'bundle',

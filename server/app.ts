@@ -20,6 +20,8 @@ import { HttpProblem, problemHandler } from './http/problem.ts';
 import { createRenderer, type Renderer } from './pictures/render.ts';
 import { pictureRoutes } from './pictures/routes.ts';
 import { kitRoutes } from './kits/routes.ts';
+import { lookRoutes } from './looks/routes.ts';
+import { createLookStore } from './looks/store.ts';
 import { createKitStore } from './kits/store.ts';
 import { outsideFeeders } from './outside/feeder.ts';
 import { createHosts, hostRoutes } from './outside/hosts.ts';
@@ -111,6 +113,7 @@ export function createApp({
   const store = openStore(dataFolder);
   const desks = createDeskStore(store, now);
   const kits = createKitStore(store, now);
+  const looks = createLookStore(store, now);
   const helpers = createHelpers();
   const incoming = createIncoming(join(dataFolder, 'incoming'));
   const filesIn = (name: string) => createOwnFiles(join(dataFolder, name), incoming, now);
@@ -145,6 +148,7 @@ export function createApp({
   app.use(
     '/api',
     deskRoutes({ desks, pictures, fonts, sounds, events, helpers, incoming }),
+    lookRoutes({ looks, events }),
     kitRoutes({ kits, pictures, fonts, sounds, events, helpers, incoming }),
     pictureRoutes(pictures, renderer, incoming),
     fontRoutes(fonts, incoming),

@@ -25,6 +25,9 @@ export interface ListedKit extends KitFacts {
 export interface RevisionNote {
   number: number;
   savedAt: number;
+  /** What it is kept under for good, and what was written to it; null where it goes with time. */
+  keptAs: string | null;
+  note: string | null;
 }
 
 /** A picture that was kept; px. */
@@ -75,6 +78,10 @@ export interface EventData {
   removed: Told;
   /** Something has become of the kits. */
   kits: Record<string, never>;
+  /** … or of the looks of single parts. */
+  looks: Record<string, never>;
+  /** Something has become of what is kept of a desk. */
+  keeps: { id: string };
   /** Readings from outside, or why there are none. */
   samples: Feed;
 }

@@ -24,6 +24,10 @@ export const revisions = sqliteTable(
     savedAt: integer('saved_at').notNull(),
     /** The desk's JSON. */
     desk: text('desk').notNull(),
+    /** What it is kept under for good; null where it goes with time. */
+    keptAs: text('kept_as'),
+    /** What somebody wrote to it. */
+    note: text('note'),
   },
   (table) => [
     primaryKey({ columns: [table.deskId, table.number] }),
@@ -63,4 +67,15 @@ export const kits = sqliteTable('kits', {
   desk: text('desk').notNull(),
   /** Set while the kit is taken off the shelf; it can be put back. */
   removedAt: integer('removed_at'),
+});
+
+/** Looks of single parts, for all desks. */
+export const looks = sqliteTable('looks', {
+  id: text('id').primaryKey(),
+  /** What it is a look of. */
+  topic: text('topic').notNull(),
+  name: text('name').notNull(),
+  /** As JSON. */
+  value: text('value').notNull(),
+  savedAt: integer('saved_at').notNull(),
 });

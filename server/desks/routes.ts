@@ -1,11 +1,12 @@
 import { Router, type Request, type Response } from 'express';
 import { BUNDLE_LIMITS } from '../../core/bundle/bundle.ts';
-import { problemText, type Problem } from '../../core/desk/problem.ts';
+import { Keep } from '../../core/desk/keep.ts';
+import { pathText, problemText, type Problem } from '../../core/desk/problem.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import type { RevisionNote, Saved, StoredDesk } from '../../core/wire/wire.ts';
 import type { Events } from '../events/events.ts';
-import { deskBytes, jsonText } from '../http/body.ts';
+import { deskBytes, jsonOf, jsonText, smallJson } from '../http/body.ts';
 import { HttpProblem, refusal } from '../http/problem.ts';
 import { checkFiles, fileNameOf, sendBundle, takeIn, type Stores, type Taking } from '../carried/carried.ts';
 import { changed } from './changes.ts';
@@ -172,7 +173,7 @@ const overtaken = (current: StoredText) =>
     { current: asStored(current) },
   );
 
-function addRevisionRoutes(router: Router, { desks }: Services, { found, onShelf }: Finder): void {
+function addRevisionRoutes(router: Router, { desks, events }: Services, { found, onShelf }: Finder): void {
   router.get('/desks/:id/revisions', (request: WithId, response) => {
     onShelf(request.params.id);
     response.json(desks.history(request.params.id) satisfies RevisionNote[]);
@@ -184,6 +185,28 @@ function addRevisionRoutes(router: Router, { desks }: Services, { found, onShelf
       throw new HttpProblem(404, 'No such revision', 'There is no such revision of this desk.');
     sendText(response, found(id, Number(number)));
   });
+
+  type WithNumber = Request<{ id: string; number: string }>;
+  function keep({ params: { id, number } }: WithNumber, response: Response, kept: Keep | null): void {
+    onShelf(id);
+    if (!/^\d{1,15}$/.test(number) || !desks.keep(id, Number(number), kept))
+      throw new HttpProblem(404, 'No such revision', 'There is no such revision of this desk.');
+    events.tell('keeps', { id });
+    response.status(204).end();
+  }
+
+  router.put('/desks/:id/revisions/:number/keep', smallJson, (request: WithNumber, response) => {
+    const read = Keep.safeParse(jsonOf(request));
+    if (!read.success)
+      throw refusal('Not a keep', [
+        { path: pathText(read.error.issues[0]?.path ?? []), message: read.error.issues[0]?.message ?? '' },
+      ]);
+    keep(request, response, read.data);
+  });
+
+  router.delete('/desks/:id/revisions/:number/keep', (request: WithNumber, response) =>
+    keep(request, response, null),
+  );
 }
 
 function addFileRoutes(router: Router, services: Services, { add, readable }: Finder): void {

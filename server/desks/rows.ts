@@ -1,5 +1,7 @@
 import { and, desc, eq, inArray, isNull, lt, sql } from 'drizzle-orm';
 import { transact, type Store } from '../db/open.ts';
+import type { RevisionNote } from '../../core/wire/wire.ts';
+import type { Keep } from '../../core/desk/keep.ts';
 import { desks, revisions } from '../db/schema.ts';
 
 /** One revision as it stands in the database. */
@@ -82,13 +84,29 @@ export function createRows(store: Store) {
       store.insert(revisions).values({ deskId, number: revision, savedAt, desk: text }).run();
     },
 
-    history: (id: string): { number: number; savedAt: number }[] =>
+    /** The newest first. */
+    history: (id: string): RevisionNote[] =>
       store
-        .select({ number: revisions.number, savedAt: revisions.savedAt })
+        .select({
+          number: revisions.number,
+          savedAt: revisions.savedAt,
+          keptAs: revisions.keptAs,
+          note: revisions.note,
+        })
         .from(revisions)
         .where(eq(revisions.deskId, id))
         .orderBy(desc(revisions.number))
         .all(),
+
+    /** Keeps a revision for good under a name, or lets it go with time. False where there is none such. */
+    keep(deskId: string, number: number, kept: Keep | null): boolean {
+      const { changes } = store
+        .update(revisions)
+        .set({ keptAs: kept?.name ?? null, note: kept?.note ?? null })
+        .where(and(eq(revisions.deskId, deskId), eq(revisions.number, number)))
+        .run();
+      return changes > 0;
+    },
 
     /** Ids and numbers of all revisions there are, of desks on the shelf or not. */
     allRevisions: (): { id: string; number: number }[] =>

@@ -1,3 +1,4 @@
+import { keepsFull, MOST_KEEPS, type Keep } from '../../core/desk/keep.ts';
 import { nanoid } from 'nanoid';
 import type { Desk } from '../../core/desk/desk.ts';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
@@ -63,6 +64,13 @@ export function createDeskStore(store: Store, now: () => number = Date.now) {
     create,
     save,
     history: rows.history,
+    /** Keeps a revision for good, or lets it go with time. False where there is none such. Throws HttpProblem. */
+    keep: (id: string, number: number, kept: Keep | null): boolean =>
+      rows.transaction(() => {
+        const others = rows.history(id).filter((one) => one.keptAs !== null && one.number !== number);
+        if (kept && others.length >= MOST_KEEPS) throw refusal('Too many keeps', [keepsFull]);
+        return rows.keep(id, number, kept);
+      }),
     /** Takes a desk off the shelf, or puts it back, whether or not it can be read. False when there is none. */
     setRemoved: (id: string, isRemoved: boolean) =>
       rows.history(id).length > 0 && rows.change(id, { removedAt: isRemoved ? now() : null }) > 0,

@@ -13,12 +13,15 @@ const slots = [
   { olderThan: 10 * MINUTE, width: MINUTE },
 ];
 
-/** Which of a desk's revisions to forget. Times are epoch ms; the newest revision always stays. */
+/** Which of a desk's revisions to forget. Times are epoch ms; the newest revision always stays, and so do keeps. */
 export function revisionsToForget(
-  revisions: readonly { number: number; savedAt: number }[],
+  revisions: readonly { number: number; savedAt: number; keptAs?: string | null }[],
   now: number,
 ): number[] {
-  const newestFirst = [...revisions].sort((a, b) => b.number - a.number);
+  const newest = Math.max(...revisions.map(({ number }) => number));
+  const newestFirst = revisions
+    .filter(({ number, keptAs }) => number === newest || typeof keptAs !== 'string')
+    .sort((a, b) => b.number - a.number);
   const taken = new Set<string>();
   let kept = 0;
   return newestFirst

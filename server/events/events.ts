@@ -70,8 +70,8 @@ export function createEvents({
   );
   const rewant = () => feeds.want(new Set([...listeners.values()].flatMap(({ wants }) => wants)));
 
-  /** Tells all pages of something that became of a desk, or of the kits. */
-  function tell<Name extends 'saved' | 'removed' | 'kits'>(event: Name, data: EventData[Name]): void {
+  /** Tells all pages of something that became of a desk, of its keeps, of the kits, or of the looks. */
+  function tell<Name extends 'saved' | 'removed' | 'kits' | 'looks' | 'keeps'>(event: Name, data: EventData[Name]): void {
     for (const { stream } of listeners.values())
       stream.send(event, `${event} ${'id' in data ? data.id : ''}`, data);
   }

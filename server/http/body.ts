@@ -21,3 +21,17 @@ export function jsonText(request: Request): string {
   }
   throw new HttpProblem(isUtf8 ? 400 : 415, 'Not UTF-8', 'The server reads UTF-8 only.');
 }
+
+/** Takes a small request. */
+export const smallJson = express.raw({ type: () => true, limit: '64kb', inflate: false });
+
+/** The object that a request carries. Throws HttpProblem. */
+export function jsonOf(request: Request): Record<string, unknown> {
+  try {
+    const json: unknown = JSON.parse(jsonText(request));
+    if (typeof json === 'object' && json !== null && !Array.isArray(json)) return { ...json };
+  } catch (error) {
+    if (error instanceof HttpProblem) throw error;
+  }
+  throw new HttpProblem(400, 'Not JSON', 'The request is not a JSON object.');
+}

@@ -315,7 +315,7 @@ withApp('nothing left in the air', ({ server, open }) => {
   it('reads the pixels for the dropper once the server is back', async () => {
     const page = await open('/desk/dawn-count');
     await page.getByRole('button', { name: 'Palette', exact: true }).click();
-    await page.getByRole('button', { name: 'Calm' }).waitFor();
+    await page.getByRole('group', { name: 'Colours of the backdrop' }).getByRole('button').first().waitFor();
     // What the browser has seen already shall not answer for the server.
     await page.route('**/api/backdrops*', (route) => route.abort());
     await server.kill();

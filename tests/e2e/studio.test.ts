@@ -68,15 +68,22 @@ withApp('the studio', ({ server, open }) => {
     await page.getByRole('button', { name: 'Reed marsh' }).click();
     await page.getByRole('button', { name: 'Palette' }).click();
     // Pointed at, a palette is only shown; gone from, the desk has its own again.
-    const line = page.locator('[data-stage] [data-edge="dock"] > div').nth(1);
+    const line = page.locator('[data-stage] [data-edge="dock"] > [data-line]');
     const lineColour = () => line.evaluate((element) => getComputedStyle(element).backgroundColor);
     const own = await lineColour();
-    await page.getByRole('button', { name: 'Opposite' }).hover();
-    expect(await lineColour()).not.to.equal(own);
+    await page.getByRole('button', { name: 'Ready palettes' }).click();
+    await page.locator('[data-look="way-opposite"]').hover();
+    await page.waitForFunction(
+      (old) =>
+        getComputedStyle(
+          document.querySelector('[data-stage] [data-edge="dock"] > [data-line]') ?? document.body,
+        ).backgroundColor !== old,
+      own,
+    );
     await page.getByRole('heading', { name: 'Palette', level: 2 }).hover();
     expect(await lineColour()).to.equal(own);
     expect(await page.getByRole('button', { name: 'Undo: Backdrop' }).isVisible()).to.equal(true);
-    await page.getByRole('button', { name: 'Calm' }).click();
+    await page.locator('[data-look="way-calm"]').click();
     await page.getByRole('heading', { name: 'Palette', level: 2 }).hover();
     await untilKept(page);
     const { look, backdrops } = (await stored(server, 'dawn-count')).desk;

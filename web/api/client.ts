@@ -2,6 +2,8 @@ import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { Track } from '../../core/sources/sound/schema.ts';
 import type { OwnFont } from '../../core/text/schema.ts';
 import type { Desk } from '../../core/desk/desk.ts';
+import type { Keep } from '../../core/desk/keep.ts';
+import type { ReadyLook } from '../../core/desk/ready/ready.ts';
 import type { Kit } from '../../core/desk/kits/kit.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import type {
@@ -103,6 +105,17 @@ export const api = {
   revisions: (id: string) => askJson<RevisionNote[]>(`/desks/${encodeURIComponent(id)}/revisions`),
   revision: (id: string, number: number) =>
     askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}/revisions/${number}`),
+  /** Keeps a revision for good. */
+  keepRevision: (id: string, number: number, keep: Keep) =>
+    ask(`/desks/${encodeURIComponent(id)}/revisions/${number}/keep`, json('PUT', keep)),
+  /** Lets a revision go with time again. */
+  letGoOfKeep: (id: string, number: number) =>
+    ask(`/desks/${encodeURIComponent(id)}/revisions/${number}/keep`, { method: 'DELETE' }),
+  looks: () => askJson<ReadyLook[]>('/looks'),
+  addLook: (look: Omit<ReadyLook, 'id'>) => askJson<ReadyLook>('/looks', json('POST', look)),
+  renameLook: (id: string, name: string) =>
+    ask(`/looks/${encodeURIComponent(id)}/name`, json('PUT', { name })),
+  removeLook: (id: string) => ask(`/looks/${encodeURIComponent(id)}`, { method: 'DELETE' }),
   kits: () => askJson<ListedKit[]>('/kits'),
   kit: (id: string) => askJson<Kit>(`/kits/${encodeURIComponent(id)}`),
   addKit: (kit: Kit) => askJson<Kit>('/kits', json('POST', kit)),

@@ -8,6 +8,10 @@ export interface EventHandlers {
   onRemoved?(id: string, isOwn: boolean): void;
   /** Something has become of the kits. */
   onKits?(): void;
+  /** … or of the looks of single parts. */
+  onLooks?(): void;
+  /** Something has become of what is kept of a desk. */
+  onKeeps?(id: string): void;
   /** New readings of what was asked for. */
   onSamples?(feed: Feed): void;
   /** The stream stands (again). */
@@ -44,6 +48,8 @@ export function listen(handlers: EventHandlers): Listening {
     on('saved', ({ id, revision, by }) => handlers.onSaved?.(id, revision, by === clientId));
     on('removed', ({ id, by }) => handlers.onRemoved?.(id, by === clientId));
     on('kits', () => handlers.onKits?.());
+    on('looks', () => handlers.onLooks?.());
+    on('keeps', ({ id }) => handlers.onKeeps?.(id));
     on('samples', (feed) => handlers.onSamples?.(feed));
     on('hello', (about) => {
       wants.stands();

@@ -172,7 +172,8 @@ export const useDesk = create<DeskState>()((set, get) => {
 });
 
 /** A change as it is made under the conditions of now. */
-const arranged = (edit: Edit) => (opened ? whileArranged(opened.gesture?.base ?? opened.present, edit) : edit);
+const arranged = (edit: Edit) =>
+  opened ? whileArranged(opened.gesture?.base ?? opened.present, edit) : edit;
 
 // Another arrangement may be on with another moment, half or workspace.
 useConditions.subscribe(() => {

@@ -1,3 +1,4 @@
+import { renewLooks } from './looks.ts';
 import { renewKits } from './kits.ts';
 import { useEffect, useRef } from 'react';
 import type { Scene } from '../../core/scene/scene.ts';
@@ -98,6 +99,7 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
         if (removed === id && !isOwn) handlers.onRemoved?.();
       },
       onKits: () => void renewKits(),
+      onLooks: () => void renewLooks(),
       onSamples: (feed) => useConditions.getState().takeFeed(feed),
       onHello: () => void catchUp(),
       onAbout: hearAbout,

@@ -9,6 +9,7 @@ import { useScene } from '../session/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
 import { resetStage } from '../stores/stage.ts';
 import { amongKits, useView } from '../stores/view.ts';
+import { usePaging } from './ready/paging.ts';
 import { PickFromStage } from '../ui/pick-from-stage.ts';
 import { LargeDesk, useHeldDesk } from '../session/large-desk.tsx';
 import { Message } from '../ui/message.tsx';
@@ -30,6 +31,7 @@ const DraggedCard = later(async () => ({
   default: (await import('./chapters/widgets/face-card.tsx')).DraggedCard,
 }));
 
+const ReadyRow = later(() => import('./ready/ready-row.tsx'));
 const KitsRow = later(() => import('./kits/kits-row.tsx'));
 const Sheets = later(() => import('./sheets/sheets.tsx'));
 const ConflictSheet = later(async () => ({ default: (await import('./sheets/conflict.tsx')).ConflictSheet }));
@@ -43,7 +45,6 @@ export function Studio() {
   const isOpen = useDesk((state) => state.history !== null);
   const name = useDesk((state) => state.history?.present.name);
   const isSheetOpen = useView((view) => view.sheet !== null);
-  const isAmongKits = useView(amongKits);
   const isConflict = useDesk((state) => state.saving.state === 'conflict');
   const isRescued = useDesk((state) => state.rescued !== null);
   const held = useHeldDesk(id);
@@ -76,13 +77,7 @@ export function Studio() {
         </PickFromStage.Provider>
         <main className="flex min-h-0 min-w-0 flex-col bg-pit">
           <Stage />
-          {isAmongKits ? (
-            <Suspense fallback={<div className="h-[104px] shrink-0" />}>
-              <KitsRow />
-            </Suspense>
-          ) : (
-            <Ledge />
-          )}
+          <LitLine />
         </main>
       </div>
       {isSheetOpen && (
@@ -96,6 +91,18 @@ export function Studio() {
       </Suspense>
       <CardOverlay />
     </>
+  );
+}
+
+/** What stands under the stage: the day, or looks to be worn. */
+function LitLine() {
+  const isAmongKits = useView(amongKits);
+  const pages = usePaging((state) => state.pages);
+  if (!isAmongKits && !pages) return <Ledge />;
+  return (
+    <Suspense fallback={<div className="h-[104px] shrink-0" />}>
+      {pages ? <ReadyRow pages={pages} /> : <KitsRow />}
+    </Suspense>
   );
 }
 

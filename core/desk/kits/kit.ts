@@ -4,6 +4,7 @@ import { readDesk } from '../read.ts';
 import { pathText, refuse, type Result } from '../problem.ts';
 import { sections } from '../sections/list.ts';
 import type { KitKind } from '../sections/section.ts';
+import { MOST_IN_KIT, ReadyLook } from '../ready/ready.ts';
 import { Id } from '../../values/id.ts';
 import { Name } from '../../values/name.ts';
 import type { TypeOf } from '../../values/types.ts';
@@ -26,6 +27,11 @@ export const KitFacts = z.looseObject({
   version: z.number().int().min(1).max(1_000_000_000),
   by: z.string().trim().max(120).meta({ description: 'Who made it' }),
   notes: z.string().max(2000),
+  looks: z
+    .array(ReadyLook)
+    .max(MOST_IN_KIT)
+    .optional()
+    .meta({ description: 'Looks of single parts that come with it' }),
   kinds: z.array(z.enum(keys)).min(1).max(keys.length).meta({ description: 'What of a desk’s dress it has' }),
 });
 export type KitFacts = TypeOf<typeof KitFacts>;

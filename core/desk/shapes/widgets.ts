@@ -115,6 +115,18 @@ function hostsOf(list: readonly Widget[]): Map<string, string> {
   );
 }
 
+/** Ids of some parts, and of all that they hang from, in however many steps. */
+export function hostsWith(ids: readonly string[], list: readonly Widget[]): Set<string> {
+  const hosts = hostsOf(list);
+  const found = new Set(ids);
+  // A set is walked to its end while it grows.
+  for (const id of found) {
+    const host = hosts.get(id);
+    if (host !== undefined) found.add(host);
+  }
+  return found;
+}
+
 /** Ids of a part and of all widgets that hang from it, in however many steps. */
 export function hangingFrom(id: string, list: readonly Widget[]): Set<string> {
   const guests = new Map<string, string[]>();

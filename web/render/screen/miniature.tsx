@@ -1,8 +1,10 @@
 import { memo, useMemo, useRef, useState } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
-import type { OpenMenu } from '../../../core/scene/conditions.ts';
+import { atRest, type OpenMenu } from '../../../core/scene/conditions.ts';
 import type { Feed } from '../../../core/sources/feeds.ts';
 import { createSolver } from '../../../core/scene/solver.ts';
+import type { Rect } from '../../../core/values/geometry.ts';
+import type { TrialWindow } from '../../../core/windows/trial.ts';
 import type { Half } from '../../../core/values/roles.ts';
 import { useWidth } from '../../ui/use-width.ts';
 import { ScreenView } from './screen-view.tsx';
@@ -25,6 +27,9 @@ export const Miniature = memo(function Miniature({
   only,
   feeds,
   isBare = false,
+  around,
+  windows = atRest.windows,
+  workspace = 0,
 }: {
   desk: Desk;
   moment: number;
@@ -38,6 +43,11 @@ export const Miniature = memo(function Miniature({
   feeds?: readonly Feed[];
   /** Nothing but what lies behind: what the parts need is not here yet. */
   isBare?: boolean;
+  /** The part of that one screen that is seen, px. */
+  around?: Rect;
+  /** Windows that are open on it, and the workspace in front. */
+  windows?: readonly TrialWindow[];
+  workspace?: number;
 }) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
@@ -52,35 +62,47 @@ export const Miniature = memo(function Miniature({
         half,
         feeds,
         ...behind,
+        windows,
+        workspace,
         open: menu && on ? { menu, screen: on } : null,
       }),
-    [solver, desk, isBare, moment, half, feeds, behind, menu, on],
+    [solver, desk, isBare, moment, half, feeds, behind, menu, on, windows, workspace],
   );
   const screens = shared.screens.filter(({ id }) => only === undefined || id === only);
 
-  const left = Math.min(...screens.map(({ at }) => at.x));
-  const top = Math.min(...screens.map(({ at }) => at.y));
-  const right = Math.max(...screens.map(({ at, rect }) => at.x + rect.width));
-  const bottom = Math.max(...screens.map(({ at, rect }) => at.y + rect.height));
+  const seen = screens.map(({ at, rect }) => ({
+    x: at.x + (around?.x ?? 0),
+    y: at.y + (around?.y ?? 0),
+    width: around?.width ?? rect.width,
+    height: around?.height ?? rect.height,
+  }));
+  const left = Math.min(...seen.map(({ x }) => x));
+  const top = Math.min(...seen.map(({ y }) => y));
+  const right = Math.max(...seen.map((one) => one.x + one.width));
+  const bottom = Math.max(...seen.map((one) => one.y + one.height));
   // Every miniature stands on its ledge, whatever its shape.
   const scale = Math.min(width / (right - left), (width * 9) / 16 / (bottom - top));
   return (
     <div ref={box} aria-hidden className="pointer-events-none relative aspect-video w-full" inert>
       {width > 0 &&
-        screens.map((screen) => (
+        screens.map((screen, index) => (
           <div
             key={screen.id}
             className="absolute overflow-hidden rounded-[5px] shadow-[0_10px_30px_rgb(0_0_0/.35)]"
             style={{
-              left: (width - (right - left) * scale) / 2 + (screen.at.x - left) * scale,
-              bottom: (bottom - screen.at.y - screen.rect.height) * scale,
-              width: screen.rect.width * scale,
-              height: screen.rect.height * scale,
+              left: (width - (right - left) * scale) / 2 + ((seen[index]?.x ?? 0) - left) * scale,
+              bottom: (bottom - (seen[index]?.y ?? 0) - (seen[index]?.height ?? 0)) * scale,
+              width: (seen[index]?.width ?? 0) * scale,
+              height: (seen[index]?.height ?? 0) * scale,
             }}
           >
             <div
               className="origin-top-left"
-              style={{ transform: `scale(${scale})`, width: screen.rect.width, height: screen.rect.height }}
+              style={{
+                transform: `scale(${scale}) translate(${-(around?.x ?? 0)}px, ${-(around?.y ?? 0)}px)`,
+                width: screen.rect.width,
+                height: screen.rect.height,
+              }}
             >
               <ScreenView
                 scene={shared}

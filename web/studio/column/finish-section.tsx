@@ -1,4 +1,5 @@
-import { Suspense, memo } from 'react';
+import { Suspense, memo, useMemo } from 'react';
+import type { Target } from '../../../core/desk/ready/topic.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { followsFinish } from '../../../core/desk/edits/parts.ts';
@@ -8,8 +9,12 @@ import { later } from '../../later.ts';
 import { useDesk } from '../../session/desk.ts';
 import { SelectField } from '../../ui/choice.tsx';
 import { Row, Section } from '../../ui/section.tsx';
+import { pagedLook } from '../ready/paging.ts';
+import { ReadyLooks } from '../ready/ready-looks.tsx';
 import { differingIn } from '../form/differing.ts';
 import { Fields } from '../form/form.tsx';
+
+const DESK = { by: 'desk' } as const;
 
 const LegibilityRow = later(async () => ({ default: (await import('./legibility-row.tsx')).LegibilityRow }));
 
@@ -48,6 +53,7 @@ export const FinishSection = memo(function FinishSection({
         onTurn={set}
         onEnd={endGesture}
       />
+      <ReadySurfaces target={isDesk ? DESK : { by: 'parts', ids }} presets={look.finishes} />
       {!isDesk && <Presets ids={ids} presets={look.finishes} />}
       {ids.length === 1 && ids[0] !== undefined && (
         <Suspense>
@@ -57,6 +63,21 @@ export const FinishSection = memo(function FinishSection({
     </Section>
   );
 });
+
+/** Ready surfaces, after the presets of the desk. */
+function ReadySurfaces({ target, presets }: { target: Target; presets: Look['finishes'] }) {
+  const key = JSON.stringify(target);
+  const extras = useMemo(
+    () =>
+      presets.map(({ id, name, finish }) =>
+        pagedLook({ id: `preset-${id}`, topic: 'surface', name, value: finish }, target),
+      ),
+    // The same target is made anew each time.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [presets, key],
+  );
+  return <ReadyLooks topic="surface" target={target} extras={extras} />;
+}
 
 /** Whether parts follow the desk's finish, and the way back to it. */
 function Follows({ ids, owns }: { ids: readonly string[]; owns: readonly (Finish | null)[] }) {

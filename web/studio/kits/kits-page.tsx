@@ -10,10 +10,13 @@ import { edit, startHistory } from '../../../core/desk/history.ts';
 import { nameOfPart } from '../../../core/desk/part-names.ts';
 import { partsOf } from '../../../core/desk/parts.ts';
 import { kitKindOf, kitKinds, type Kit } from '../../../core/desk/kits/kit.ts';
+import { MOST_IN_KIT, wears } from '../../../core/desk/ready/ready.ts';
 import { kitOf } from '../../../core/desk/kits/mannequin.ts';
 import { changesBy } from '../../../core/kits/changes.ts';
 import { KIT_ENDING, BUNDLE_ENDING } from '../../../core/bundle/bundle.ts';
 import { api } from '../../api/client.ts';
+import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
+import { loadLooks, useLooks } from '../../session/looks.ts';
 import { allKits, loadKits, useKits } from '../../session/kits.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { Button, IconButton } from '../../ui/buttons.tsx';
@@ -22,7 +25,7 @@ import { Section } from '../../ui/section.tsx';
 import { box } from '../../ui/box.ts';
 import { toast } from '../../ui/toast.ts';
 import { editAndSay } from '../parts/said-undo.ts';
-import { setTicks, useDeskAsItIs, useWearing, wear, wornOf } from './wearing.ts';
+import { setTicks, useWearing, wear, wornOf } from './wearing.ts';
 
 /** What a kit would change; and how this desk's dress becomes one. */
 export default function KitsPage() {
@@ -300,9 +303,15 @@ function Keep({ desk }: { desk: Desk }) {
   const wanted = name.trim() || desk.name;
   const keep = () =>
     attempt(async () => {
-      await api.addKit(
-        kitOf(desk, { id: nanoid(12), name: wanted, version: 1, by: by.trim(), notes, kinds }),
-      );
+      await loadLooks();
+      // Those looks of one's own that the desk wears go with it.
+      const looks =
+        useLooks
+          .getState()
+          .own?.filter((look) => wears(desk, look))
+          .slice(0, MOST_IN_KIT) ?? [];
+      const facts = { id: nanoid(12), name: wanted, version: 1, by: by.trim(), notes, looks, kinds };
+      await api.addKit(kitOf(desk, facts));
       setName('');
       setNotes('');
     }, `${wanted} is kept, for all desks.`);

@@ -5,10 +5,11 @@ import type { Desk } from '../../../core/desk/desk.ts';
 import type { Kit } from '../../../core/desk/kits/kit.ts';
 import { Miniature } from '../../render/screen/miniature.tsx';
 import { useConditions } from '../../session/conditions.ts';
+import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
 import { allKits, loadKits, useKits } from '../../session/kits.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { LooksRow } from '../ledge/looks-row.tsx';
-import { leaveKits, takeInHand, useDeskAsItIs, useWearing, wear, wornOf } from './wearing.ts';
+import { leaveKits, takeInHand, useWearing, wear, wornOf } from './wearing.ts';
 
 const AS_IT_IS = 'as-it-is';
 

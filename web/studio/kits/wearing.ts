@@ -2,7 +2,6 @@ import { create } from 'zustand';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { kitKinds, type Kit } from '../../../core/desk/kits/kit.ts';
-import type { Desk } from '../../../core/desk/desk.ts';
 import { useDesk } from '../../session/desk.ts';
 import { prepareDrawing } from '../../session/drawing.ts';
 import { editAndSay } from '../parts/said-undo.ts';
@@ -23,13 +22,6 @@ export const useWearing = create<Wearing>()(() => ({ hand: null, told: null, tic
 /** The kinds of a kit that are worn. */
 export function wornOf(kit: Kit, ticks: ReadonlySet<string>): string[] {
   return kit.kinds.filter((key) => ticks.has(key));
-}
-
-/** The desk as it is, whatever is only shown. */
-export function useDeskAsItIs(): Desk | null {
-  return useDesk(({ history }) =>
-    history?.gesture?.isOnlyShown ? history.gesture.base : (history?.present ?? null),
-  );
 }
 
 function showHand(): void {

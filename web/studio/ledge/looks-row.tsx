@@ -17,6 +17,7 @@ export function LooksRow({
   hand,
   onHand,
   onTake,
+  onLeave,
   draw,
 }: {
   label: string;
@@ -25,11 +26,18 @@ export function LooksRow({
   hand: string | null;
   onHand: (id: string | null) => void;
   onTake: (id: string) => void;
+  /** Leaves the row; none where the page that shows it is left for that. */
+  onLeave?: () => void;
   /** A look, small. */
   draw: (id: string) => ReactNode;
 }) {
   const row = useRef<HTMLDivElement>(null);
   const drawn = useDrawn(looks.length);
+  const isAsked = onLeave !== undefined;
+  // Whoever asked for the row goes on in it by the keyboard.
+  useEffect(() => {
+    if (isAsked) row.current?.querySelector<HTMLElement>('[data-look]')?.focus({ preventScroll: true });
+  }, [isAsked]);
   const reach = (index: number) => {
     const to = looks[(index + looks.length) % looks.length];
     if (!to) return;
@@ -46,7 +54,7 @@ export function LooksRow({
       ArrowLeft: () => reach(at <= 0 ? looks.length - 1 : at - 1),
       Home: () => reach(0),
       End: () => reach(looks.length - 1),
-      Escape: () => onHand(null),
+      Escape: () => (hand === null && onLeave ? onLeave() : onHand(null)),
     };
     const way = new Map(Object.entries(ways)).get(event.key);
     if (!way) return;

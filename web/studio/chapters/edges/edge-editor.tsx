@@ -22,6 +22,7 @@ import { StripCards } from './strip-card.tsx';
 import { nameOfPart } from '../../../../core/desk/part-names.ts';
 import { dressEdge } from '../../parts/dress.ts';
 import { addItem, becomeStrip, removeParts, titleOfItem, toggleFlag } from '../../parts/acts.ts';
+import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import { Fields } from '../../form/form.tsx';
 import { OrderedList, type OrderedRow } from '../../../ui/ordered-list.tsx';
 import { FinishSection } from '../../column/finish-section.tsx';
@@ -90,6 +91,11 @@ export function EdgeEditor({ edge }: { edge: Edge }) {
           onEnd={endGesture}
         />
       </Section>
+      {edge.kind === 'dock' && (
+        <Section title="Line and marks" note="what icons stand on">
+          <ReadyLooks topic="dock" target={{ by: 'parts', ids: [edge.id] }} />
+        </Section>
+      )}
       <Dress edge={edge} />
       <FinishSection ids={[edge.id]} owns={[edge.finish]} />
       <BesideFilled edge={edge} />

@@ -5,6 +5,7 @@ import { useMemo, useRef } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { iconSets, setTitles, stylesOf, Icons, type IconSetName } from '../../../../core/icons/schema.ts';
 import type { Look } from '../../../../core/look/schema.ts';
+import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/shapes/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
@@ -51,6 +52,7 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
             />
           ))}
         </div>
+        <ReadyLooks topic="icons" target={{ by: 'desk' }} />
         <div className="mt-1.5">
           <Fields
             schema={Icons}

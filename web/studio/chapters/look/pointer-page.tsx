@@ -9,6 +9,7 @@ import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { useHalfRoles, useScene } from '../../../session/scene.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { Section } from '../../../ui/section.tsx';
+import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import { Fields } from '../../form/form.tsx';
 import { saveBytes } from '../../pictures/download.ts';
 
@@ -58,6 +59,7 @@ export function PointerPage({ look: { pointer } }: { look: Look }) {
             </button>
           ))}
         </div>
+        <ReadyLooks topic="pointer" target={{ by: 'desk' }} />
         <p className="text-[12px] text-dust">Go to Try and move over the stage to use it.</p>
       </Section>
       <Section title="Drawn">

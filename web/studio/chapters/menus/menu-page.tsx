@@ -11,6 +11,7 @@ import { useScreenInView } from '../../../stores/screen.ts';
 import { useView } from '../../../stores/view.ts';
 import { SwitchField } from '../../../ui/choice.tsx';
 import { Section } from '../../../ui/section.tsx';
+import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import { Fields } from '../../form/form.tsx';
 import { fieldsOf } from '../../form/schema.ts';
 import { followsTitle } from './follows-title.ts';
@@ -89,6 +90,7 @@ function OwnFinish({ kind, desk }: { kind: MenuKind; desk: Desk }) {
         value={own === null}
         onChange={(follows) => void edit(set(follows ? null : desk.look.finish))}
       />
+      <ReadyLooks topic="surface" target={{ by: 'menu', menu }} />
       {own && (
         <Fields
           schema={Finish}

@@ -1,18 +1,16 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Pipette, X } from 'lucide-react';
-import clsx from 'clsx';
 import type { Look } from '../../../../core/look/schema.ts';
 import { useEffect, useMemo, useState } from 'react';
-import { editAndSay } from '../../parts/said-undo.ts';
+import type { Paged } from '../../ready/paging.ts';
+import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import type { Drawn } from '../../../../core/backdrop/drawn.ts';
 import type { Swatch } from '../../../../core/colour/extract.ts';
 import { schemeNames, type SchemeName } from '../../../../core/colour/schema.ts';
 import { drawRoles, schemes } from '../../../../core/colour/scheme.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { roles as roleNames, type Role } from '../../../../core/values/roles.ts';
 import { setStartColour, useStartColour } from './view.ts';
-import { presentDesk, useDesk } from '../../../session/desk.ts';
-import { useHalf } from '../../../session/scene.ts';
+import { useDesk } from '../../../session/desk.ts';
 import { useView } from '../../../stores/view.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { IconButton } from '../../../ui/buttons.tsx';
@@ -20,12 +18,15 @@ import { SwitchField } from '../../../ui/choice.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 import { coloursOf } from '../../../workers/pixels.ts';
 
+const DESK = { by: 'desk' } as const;
+
 /** Where a palette starts: the backdrop's colours, or one of one's own. */
 export function Draw({ drawn, look }: { drawn: Drawn; look: Look }) {
   const { swatches, failure } = useSwatches(drawn);
   const seed = useStartColour((state) => state.colour);
   const setSeed = setStartColour;
   const start = useMemo(() => (seed ? [{ colour: seed, share: 1 }] : swatches), [seed, swatches]);
+  const ways = useWays(look.follows ? (swatches ?? start) : start, look.follows);
   const pick = () => useView.getState().pick({ title: 'The colour to start from', take: setSeed });
   return (
     <Section
@@ -77,24 +78,11 @@ export function Draw({ drawn, look }: { drawn: Drawn; look: Look }) {
           )}
         </Row>
       )}
-      <div role="group" aria-label="Palettes to choose from" className="grid grid-cols-2 gap-1.5">
-        {schemeNames.map((name) =>
-          start ? (
-            <SchemeCard
-              key={name}
-              name={name}
-              swatches={look.follows ? (swatches ?? start) : start}
-              follows={look.follows}
-            />
-          ) : (
-            !failure && <div key={name} aria-hidden className="h-12 rounded-lg bg-pit/60" />
-          ),
-        )}
-      </div>
+      <ReadyLooks topic="palette" target={DESK} extras={ways} />
       <p className="text-[12px] text-dust">
         {look.follows
-          ? 'Drawn anew for every picture of a rotation, every workspace and half, by the way that is chosen here. Held roles stay.'
-          : 'Pointed at, a palette is shown on the desk; pressed, it is taken for both halves. Held roles stay.'}
+          ? `Drawn anew for every picture of a rotation, every workspace and half: ${schemes[look.follows].title.toLowerCase()}. Held roles stay.`
+          : 'Six ways to draw one from where it starts, then ready ones: shown on the desk while pointed at; pressed, taken for both halves. Held roles stay.'}
       </p>
     </Section>
   );
@@ -187,56 +175,26 @@ function shareText(share: number): string {
   return share < 0.01 ? 'under 1 %' : `${Math.round(share * 100)} %`;
 }
 
-const sample: readonly Role[] = ['ground', 'raised', 'ink', 'accent', 'second'];
-
-/** A palette that can be drawn. While it is pointed at or has the focus, the desk wears it. */
-function SchemeCard({
-  name,
-  swatches,
-  follows,
-}: {
-  name: SchemeName;
-  swatches: readonly Swatch[];
-  /** The way in which the palette follows the backdrop; null where it does not. */
-  follows: SchemeName | null;
-}) {
-  const half = useHalf();
-  const { show, dropGesture } = useDesk.getState();
-  const drawn = useMemo(() => drawRoles(swatches, name), [swatches, name]);
-  const { title } = schemes[name];
-  const label = `Draw the palette, ${title.toLowerCase()}`;
-  const change = named(label, follows ? edits.followBackdrop(name) : edits.drawPalette(drawn));
-  const wear = () => show(change);
-
-  function take() {
-    const held = presentDesk()?.look.held.length ?? 0;
-    editAndSay(
-      change,
-      held > 0
-        ? `The palette is drawn; ${held} of ${roleNames.length} roles were held.`
-        : 'The palette is drawn; every part follows.',
-    );
-  }
-  return (
-    <button
-      type="button"
-      aria-pressed={follows ? follows === name : undefined}
-      onPointerEnter={wear}
-      onPointerLeave={dropGesture}
-      onFocus={wear}
-      onBlur={dropGesture}
-      onClick={take}
-      className={clsx(
-        'overflow-hidden rounded-lg bg-pit text-left hover:outline hover:outline-brass/70',
-        follows === name && 'outline-2 outline-brass outline',
-      )}
-    >
-      <span className="flex h-6">
-        {sample.map((role) => (
-          <span key={role} className="flex-1" style={{ background: drawn[half][role] }} />
-        ))}
-      </span>
-      <span className="block truncate px-2 py-1 text-[12px]">{title}</span>
-    </button>
+/** The ways in which a palette can be drawn from some colours. */
+function useWays(swatches: readonly Swatch[] | null, follows: SchemeName | null): readonly Paged[] {
+  return useMemo(
+    () =>
+      !swatches
+        ? []
+        : schemeNames.map((name): Paged => {
+            const { title } = schemes[name];
+            const drawn = drawRoles(swatches, name);
+            return {
+              id: `way-${name}`,
+              title,
+              look: null,
+              edit: named(
+                `Draw the palette, ${title.toLowerCase()}`,
+                follows ? edits.followBackdrop(name) : edits.drawPalette(drawn),
+              ),
+              said: 'The palette is drawn; every part follows. What is held stays.',
+            };
+          }),
+    [swatches, follows],
   );
 }

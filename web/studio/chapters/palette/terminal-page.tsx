@@ -7,6 +7,7 @@ import type { Look } from '../../../../core/look/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { Section } from '../../../ui/section.tsx';
+import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import { HalfChoice } from './half-choice.tsx';
 import { useHalf } from '../../../session/scene.ts';
 
@@ -52,6 +53,9 @@ export function TerminalPage({ look }: { look: Look }) {
           <span style={{ color: colours[7] }}>(3)</span>
         </p>
       </div>
+      <Section title="Schemes">
+        <ReadyLooks topic="terminal" target={{ by: 'desk' }} />
+      </Section>
       <Section
         title={own ? 'Set by hand' : 'From the palette'}
         note={

@@ -5,6 +5,8 @@ import { useDesk } from '../../../session/desk.ts';
 import { SwitchField } from '../../../ui/choice.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
+import { ReadyLooks } from '../../ready/ready-looks.tsx';
+import { openSomeIfNone } from './open-some.ts';
 import { OpenSomeHint } from './open-windows.tsx';
 
 /** How what windows stand on is made: as the desk, or in a way of their own. */
@@ -23,6 +25,7 @@ export function WindowFinishPage({ desk }: { desk: Desk }) {
             edit(edits.setWindowFinish(follows ? null : { ...desk.look.finish, opacity: 95 }))
           }
         />
+        <ReadyLooks topic="surface" target={{ by: 'windows' }} onOpen={openSomeIfNone} />
         {finish && (
           <Fields
             schema={Finish}

@@ -4,6 +4,7 @@ import { Maximize, Minus, Plus, SquareSplitHorizontal } from 'lucide-react';
 import { useScene } from '../../../session/scene.ts';
 import { useStage } from '../../../stores/stage.ts';
 import { amongKits, useView } from '../../../stores/view.ts';
+import { usePaging } from '../../ready/paging.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { commandsById } from '../../commands/commands.ts';
 
@@ -25,7 +26,8 @@ const kitHints = [
 /** What keys do while the pointer is on the stage, and how near it is. */
 export function StageBar({ scale }: { scale: number }) {
   const mode = useView((view) => view.mode);
-  const isAmongKits = useView(amongKits);
+  const isAmongLooks = useView(amongKits);
+  const isPaging = usePaging(({ pages }) => pages !== null);
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 whitespace-nowrap pl-[22px] pr-3 text-[12px] text-dust">
       <div className="flex min-w-0 flex-1 gap-4 overflow-hidden">
@@ -35,7 +37,7 @@ export function StageBar({ scale }: { scale: number }) {
           </Suspense>
         )}
         {mode === 'arrange' ? (
-          (isAmongKits ? kitHints : arrangeHints).map(([key, text]) => (
+          (isAmongLooks || isPaging ? kitHints : arrangeHints).map(([key, text]) => (
             <span key={key}>
               <kbd className="mr-1.5 font-mono font-semibold text-chalk">{key}</kbd>
               {text}
