@@ -10,7 +10,7 @@ export interface Picking {
 }
 
 export type Sheet =
-  'commands' | 'shortcuts' | 'history' | 'rename' | 'place' | 'screen' | 'workspaces' | null;
+  'commands' | 'shortcuts' | 'history' | 'keeps' | 'rename' | 'place' | 'screen' | 'workspaces' | null;
 
 /** What this page shows: the session and the moment, never the document. */
 interface ViewState {

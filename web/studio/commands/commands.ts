@@ -1,3 +1,4 @@
+import { chooseArrangement } from '../parts/arrangements.ts';
 import { api } from '../../api/client.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
@@ -44,6 +45,24 @@ export const commands: readonly Command[] = [
     group: 'Desk',
     run: () => useView.getState().open('history'),
   },
+  {
+    id: 'keeps',
+    also: 'snapshot save state restore point backup bookmark',
+    title: 'Keep this state, or go back to one',
+    group: 'Desk',
+    keys: ['Ctrl+B'],
+    run: () => useView.getState().open('keeps'),
+  },
+  ...Array.from({ length: 9 }, (_, index): Command => ({
+    id: `arrangement-${index + 1}`,
+    title: `Arrangement ${index + 1}`,
+    titleNow: () => `Arrangement: ${presentDesk()?.arrangements.list[index]?.name ?? index + 1}`,
+    also: 'layout',
+    group: 'Desk',
+    keys: [`Alt+${index + 1}`],
+    isAvailable: () => presentDesk()?.arrangements.list[index] !== undefined,
+    run: () => chooseArrangement(presentDesk()?.arrangements.list[index]?.id ?? ''),
+  })),
   {
     id: 'place',
     title: 'Place on earth and time zone',

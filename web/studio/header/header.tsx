@@ -1,9 +1,12 @@
 import clsx from 'clsx';
-import { ChevronDown, MonitorPlay, Plus, Redo2, Undo2 } from 'lucide-react';
+import { Bookmark, ChevronDown, LayoutGrid, MonitorPlay, Plus, Redo2, Undo2 } from 'lucide-react';
 import { format } from 'date-fns/format';
 import { Link } from 'react-router';
 import { LedgeMark } from '../../render/kit/icons.tsx';
 import type { SavingState } from '../../session/saving/saver.ts';
+import { arrangementNow } from '../../session/arranged.ts';
+import { useConditions } from '../../session/conditions.ts';
+import { chooseArrangement } from '../parts/arrangements.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useScene } from '../../session/scene.ts';
 import { HeardNow } from '../../session/sound/heard-now.tsx';
@@ -28,10 +31,14 @@ export function Header() {
       </Tip>
       <DeskMenu />
       <SavingNote />
+      <ArrangementOn />
       <Screens />
       <div className="ml-auto flex shrink-0 items-center gap-1.5">
         <HeardNow />
         <UndoRedo />
+        <IconButton label="Keep this state" onClick={() => useView.getState().open('keeps')}>
+          <Bookmark size={17} />
+        </IconButton>
         <ModeSwitch />
         <Link
           to={liveAddress(id ?? '', screen)}
@@ -50,6 +57,7 @@ const deskMenu = [
   'screens',
   'workspaces',
   'history',
+  'keeps',
   'export',
   null,
   'commands',
@@ -132,6 +140,40 @@ function SavingNote() {
         </button>
       )}
     </span>
+  );
+}
+
+/** Which arrangement is on: what is changed goes to it. */
+function ArrangementOn() {
+  const desk = useDesk((state) => state.history?.present);
+  // Another one is on with another moment, half or workspace.
+  useConditions(({ moment, half, workspace }) => `${Math.floor(moment / 60_000)} ${half} ${workspace}`);
+  if (!desk || desk.arrangements.list.length === 0) return null;
+  const on = arrangementNow(desk);
+  const { list } = desk.arrangements;
+  const name = list.find(({ id }) => id === on)?.name ?? '';
+  return (
+    <MenuButton
+      label={`Arrangement: ${name}`}
+      className="flex h-8 min-w-0 max-w-[180px] items-center gap-1.5 rounded-lg px-2.5 text-[12.5px] text-dust hover:bg-velvet hover:text-chalk"
+      entries={() => [
+        ...list.map((one) => ({
+          title: one.name,
+          isChosen: one.id === on,
+          run: () => chooseArrangement(one.id),
+        })),
+        { line: true as const },
+        {
+          title: 'Arrangements…',
+          run: () => useView.getState().goToChapter('widgets', 'arrangements'),
+        },
+      ]}
+    >
+      <LayoutGrid size={14} className="shrink-0" />
+      <span className="truncate" data-arrangement={on}>
+        {name}
+      </span>
+    </MenuButton>
   );
 }
 

@@ -6,6 +6,7 @@ import { useView } from '../../stores/view.ts';
 import { Dialog } from '../../ui/dialog.tsx';
 import { NameForm } from '../../ui/name-form.tsx';
 import { HistorySheet } from './history-sheet.tsx';
+import { KeepsSheet } from './keeps-sheet.tsx';
 import { groups } from '../commands/command.ts';
 import { commands } from '../commands/commands.ts';
 import { Keys } from '../commands/key-names.tsx';
@@ -41,6 +42,15 @@ export default function Sheets() {
         width={760}
       >
         <HistorySheet onDone={close} />
+      </Dialog>
+      <Dialog
+        title="Keeps"
+        description="Named states of this desk, kept for good. Press one to go back to it; Undo leads back again."
+        isOpen={sheet === 'keeps'}
+        onClose={close}
+        width={760}
+      >
+        <KeepsSheet onDone={close} />
       </Dialog>
       <Dialog
         title="Place"

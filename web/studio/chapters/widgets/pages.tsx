@@ -1,4 +1,4 @@
-import { AudioLines, CalendarDays, Newspaper, RadioTower, Ruler, Waves } from 'lucide-react';
+import { AudioLines, CalendarDays, LayoutGrid, Newspaper, RadioTower, Ruler, Waves } from 'lucide-react';
 import { Calendar, Headlines, Outside } from '../../../../core/sources/outside.ts';
 import { Sound } from '../../../../core/sources/sound/schema.ts';
 import { Tide } from '../../../../core/sources/tide/tide.ts';
@@ -19,9 +19,23 @@ const HeadlinesPage = later(async () => ({
   default: (await import('./outside/headlines-page.tsx')).HeadlinesPage,
 }));
 
+const ArrangementsPage = later(async () => ({
+  default: (await import('./arrangements-page.tsx')).ArrangementsPage,
+}));
+
 const under = 'What they read and play';
 
 export const pages: readonly Page[] = [
+  {
+    id: 'arrangements',
+    title: 'Arrangements',
+    icon: LayoutGrid,
+    under: 'Where things stand',
+    also: 'layouts positions save layout profiles',
+    fields: ['On by itself', 'Workspace', 'Half', 'Hours', 'Name'],
+    Body: ArrangementsPage,
+    note: ({ arrangements }) => arrangements.list.length || 'one way',
+  },
   {
     id: 'units',
     title: 'Units',
