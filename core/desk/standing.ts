@@ -26,7 +26,7 @@ function standOfEdge(edge: Edge): EdgeStand {
 }
 
 /** Where a desk's parts stand now. */
-export function standsOf({ widgets, edges }: Pick<Desk, 'widgets' | 'edges'>): {
+function standsOf({ widgets, edges }: Pick<Desk, 'widgets' | 'edges'>): {
   widgets: WidgetStand[];
   edges: EdgeStand[];
 } {

@@ -39,15 +39,6 @@ export function createRows(store: Store) {
       );
     },
 
-    revision(id: string, number: number): StoredText | null {
-      const found = store
-        .select()
-        .from(revisions)
-        .where(and(eq(revisions.deskId, id), eq(revisions.number, number)))
-        .get();
-      return found ? { text: found.desk, revision: found.number, savedAt: found.savedAt } : null;
-    },
-
     list: () =>
       store
         .select({
@@ -78,6 +69,22 @@ export function createRows(store: Store) {
 
     change(id: string, change: Partial<typeof desks.$inferInsert>): number {
       return store.update(desks).set(change).where(isOne(id)).run().changes;
+    },
+
+    ...revisionRows(store),
+  };
+}
+
+/** The rows of revisions. */
+function revisionRows(store: Store) {
+  return {
+    revision(id: string, number: number): StoredText | null {
+      const found = store
+        .select()
+        .from(revisions)
+        .where(and(eq(revisions.deskId, id), eq(revisions.number, number)))
+        .get();
+      return found ? { text: found.desk, revision: found.number, savedAt: found.savedAt } : null;
     },
 
     addRevision(deskId: string, { text, revision, savedAt }: StoredText): void {

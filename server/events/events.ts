@@ -47,6 +47,9 @@ function repeatNews(about: () => Promise<About>, tell: (news: About) => void): (
   return () => clearInterval(again);
 }
 
+/** What all pages are told of. */
+type Happening = 'saved' | 'removed' | 'kits' | 'looks' | 'keeps';
+
 /**
  * Server-sent events, one stream for each page: desks that were saved, and readings from outside for those who ask. A
  * page opens its stream under a name of its own and then says what it wants (as often as that changes).
@@ -71,7 +74,7 @@ export function createEvents({
   const rewant = () => feeds.want(new Set([...listeners.values()].flatMap(({ wants }) => wants)));
 
   /** Tells all pages of something that became of a desk, of its keeps, of the kits, or of the looks. */
-  function tell<Name extends 'saved' | 'removed' | 'kits' | 'looks' | 'keeps'>(event: Name, data: EventData[Name]): void {
+  function tell<Name extends Happening>(event: Name, data: EventData[Name]): void {
     for (const { stream } of listeners.values())
       stream.send(event, `${event} ${'id' in data ? data.id : ''}`, data);
   }

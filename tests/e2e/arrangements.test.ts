@@ -109,6 +109,10 @@ withApp('keeps', ({ server, open }) => {
     await page.getByRole('textbox', { name: 'Name of the keep' }).fill('Before the storm');
     await page.getByRole('button', { name: 'Keep it' }).click();
     await page.getByRole('button', { name: 'Go back to Before the storm' }).waitFor();
+    // The same once more would lose its name.
+    await page.getByRole('textbox', { name: 'Name of the keep' }).fill('After it');
+    await page.keyboard.press('Enter');
+    await page.getByText('This very state is kept already: Before the storm.').waitFor();
     await page.keyboard.press('Escape');
     await drag(page, handle(page, 'one'), { x: 150, y: 60 });
     const since = (await handle(page, 'one').boundingBox())?.x;

@@ -1,3 +1,4 @@
+import { ourLooks } from '../../core/ready/ours.ts';
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import sharp from 'sharp';
@@ -278,6 +279,23 @@ export async function fuzzServer(
       });
   }
 
+  /** What is taken as a look is listed, and can be let go of. */
+  async function looks(): Promise<void> {
+    const text = JSON.stringify(misshapen(chance.of(ourLooks()), chance));
+    const taken = await send('looks', '/api/looks', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: text,
+    });
+    const listed = await send('looks', '/api/looks');
+    must(listed, 'no list', text);
+    if (!taken.ok) return;
+    const { id } = taken.json() as { id: string };
+    if (!(listed.json() as { id: string }[]).some((look) => look.id === id))
+      throw new Error(`taken, not listed: ${text}`);
+    await send('looks', `/api/looks/${encodeURIComponent(id)}`, { method: 'DELETE' });
+  }
+
   async function backdrops(): Promise<void> {
     const drawn = sampleOf(createMotif(chance.of(motifNames), chance.below(4)));
     const odd = misshapen(drawn, chance);
@@ -320,7 +338,7 @@ export async function fuzzServer(
     );
   }
 
-  for (const act of [pictures, icons, fonts, sounds, desks, bundles, kits, backdrops, requests])
+  for (const act of [pictures, icons, fonts, sounds, desks, bundles, kits, looks, backdrops, requests])
     for (let times = 0; times < 6; times++) await act();
 }
 

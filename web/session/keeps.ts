@@ -24,5 +24,9 @@ function untilSaved(id: string): Promise<number> {
 
 /** Keeps the desk as it is now, for good; what is not saved yet is saved first. */
 export async function keepNow(id: string, keep: Keep): Promise<void> {
-  await api.keepRevision(id, await untilSaved(id), keep);
+  const revision = await untilSaved(id);
+  const before = (await api.revisions(id)).find(({ number }) => number === revision)?.keptAs;
+  // Nothing loses its name in silence.
+  if (typeof before === 'string') throw new Error(`This very state is kept already: ${before}.`);
+  await api.keepRevision(id, revision, keep);
 }

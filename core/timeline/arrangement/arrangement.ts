@@ -35,7 +35,7 @@ function holdsUnder(holds: Holds, { moment, half, workspace }: Under, place: Geo
 }
 
 /** Id of the arrangement that is on: the first that is by itself, or else the one that was chosen; null where there is none. */
-export function arrangementOn(
+function arrangementOn(
   { arrangements: { list, chosen }, place }: Pick<Desk, 'arrangements' | 'place'>,
   under: Under,
 ): string | null {

@@ -12,7 +12,7 @@ const inks: Record<DockLine['colour'], string> = {
 };
 
 /** How deep a line is drawn, px: two lines have a gap between them. */
-export function lineDepth({ kind, width }: DockLine): number {
+function lineDepth({ kind, width }: DockLine): number {
   return kind === 'none' ? 0 : kind === 'double' ? width * 2 : width;
 }
 

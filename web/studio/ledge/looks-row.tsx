@@ -75,48 +75,75 @@ export function LooksRow({
         onPointerLeave={() => onHand(null)}
         className="absolute inset-x-0 bottom-0 flex h-[150px] items-end gap-3 overflow-x-auto overflow-y-hidden px-[22px] pb-1"
       >
-        {looks.map(({ id, title }, index) => {
-          const isInHand = id === hand;
-          return (
-            <button
-              key={id}
-              type="button"
-              role="option"
-              data-look={id}
-              aria-selected={isInHand}
-              tabIndex={isInHand || (hand === null && index === 0) ? 0 : -1}
-              onPointerEnter={() => onHand(id)}
-              onFocus={(event) => event.currentTarget.matches(':focus-visible') && onHand(id)}
-              onClick={() => onTake(id)}
-              className="group flex shrink-0 flex-col items-center outline-none"
-            >
-              <span
-                className={clsx(
-                  'block transition-[width] duration-150 motion-reduce:transition-none',
-                  isInHand ? 'w-[172px]' : 'w-[140px]',
-                )}
-              >
-                {index < drawn ? draw(id) : <span className="block aspect-video rounded-[5px] bg-velvet" />}
-              </span>
-              <span
-                className={clsx(
-                  'mt-0.5 block h-[3px] w-full rounded-full',
-                  isInHand ? 'bg-brass shadow-[0_0_10px_var(--brass)]' : 'bg-brass/35',
-                )}
-              />
-              <span
-                className={clsx(
-                  'mt-1 max-w-[150px] truncate rounded px-1 text-[12.5px] group-focus-visible:outline-2 group-focus-visible:outline-brass',
-                  isInHand ? 'font-semibold text-chalk' : 'text-dust',
-                )}
-              >
-                {title}
-              </span>
-            </button>
-          );
-        })}
+        {looks.map((look, index) => (
+          <Option
+            key={look.id}
+            look={look}
+            isInHand={look.id === hand}
+            isReached={look.id === hand || (hand === null && index === 0)}
+            onHand={onHand}
+            onTake={onTake}
+          >
+            {index < drawn ? draw(look.id) : <span className="block aspect-video rounded-[5px] bg-velvet" />}
+          </Option>
+        ))}
       </div>
     </section>
+  );
+}
+
+/** One of them, with its name; larger while it is in hand. */
+function Option({
+  look: { id, title },
+  isInHand,
+  isReached,
+  onHand,
+  onTake,
+  children,
+}: {
+  look: Look;
+  isInHand: boolean;
+  /** The tab key leads to it. */
+  isReached: boolean;
+  onHand: (id: string) => void;
+  onTake: (id: string) => void;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      role="option"
+      data-look={id}
+      aria-selected={isInHand}
+      tabIndex={isReached ? 0 : -1}
+      onPointerEnter={() => onHand(id)}
+      onFocus={(event) => event.currentTarget.matches(':focus-visible') && onHand(id)}
+      onClick={() => onTake(id)}
+      className="group flex shrink-0 flex-col items-center outline-none"
+    >
+      <span
+        className={clsx(
+          'block transition-[width] duration-150 motion-reduce:transition-none',
+          isInHand ? 'w-[172px]' : 'w-[140px]',
+        )}
+      >
+        {children}
+      </span>
+      <span
+        className={clsx(
+          'mt-0.5 block h-[3px] w-full rounded-full',
+          isInHand ? 'bg-brass shadow-[0_0_10px_var(--brass)]' : 'bg-brass/35',
+        )}
+      />
+      <span
+        className={clsx(
+          'mt-1 max-w-[150px] truncate rounded px-1 text-[12.5px] group-focus-visible:outline-2 group-focus-visible:outline-brass',
+          isInHand ? 'font-semibold text-chalk' : 'text-dust',
+        )}
+      >
+        {title}
+      </span>
+    </button>
   );
 }
 

@@ -97,7 +97,7 @@ function Settings({
   const holdsBy = (next: Holds) => set({ holds: next }, 'on by itself');
   const of = [widgets && 'widgets', edges && 'edges', windows && `${windows.length} windows`].filter(Boolean);
   return (
-    <div className="grid gap-1 pb-2 pl-7">
+    <div className="grid gap-1 pb-2 pl-1">
       <Row label="Name">
         <TextField
           label={`Name of the arrangement ${name}`}
@@ -137,20 +137,18 @@ function Settings({
           />
         </Row>
       )}
-      {holds.by === 'hours' && (
-        <Row label="Hours">
-          {(['from', 'to'] as const).map((end) => (
+      {holds.by === 'hours' &&
+        (['from', 'to'] as const).map((end) => (
+          <Row key={end} label={end === 'from' ? 'From' : 'To'}>
             <input
-              key={end}
               type="time"
               aria-label={`${name}: ${end}`}
               value={holds[end]}
               onChange={({ target: { value } }) => value && holdsBy({ ...holds, [end]: value })}
               className={`${box} flex-1`}
             />
-          ))}
-        </Row>
-      )}
+          </Row>
+        ))}
       <p className="text-[12px] text-dust">Of {of.join(', ') || 'nothing'}.</p>
     </div>
   );

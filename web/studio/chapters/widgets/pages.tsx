@@ -32,7 +32,7 @@ export const pages: readonly Page[] = [
     icon: LayoutGrid,
     under: 'Where things stand',
     also: 'layouts positions save layout profiles',
-    fields: ['On by itself', 'Workspace', 'Half', 'Hours', 'Name'],
+    fields: ['On by itself', 'Name'],
     Body: ArrangementsPage,
     note: ({ arrangements }) => arrangements.list.length || 'one way',
   },
