@@ -1,7 +1,7 @@
 import { Zip, ZipDeflate, ZipPassThrough, strFromU8, strToU8, unzipSync } from 'fflate';
 import { z } from 'zod';
 import { readDesk } from '../desk/read.ts';
-import { readKitFacts, type KitFacts } from '../desk/kits/kit.ts';
+import { MOST_SAID, readKitFacts, type KitFacts } from '../desk/kits/kit.ts';
 import { DeskShape } from '../desk/schema.ts';
 import { refuse, type Problem, type Result } from '../desk/problem.ts';
 import { MOST_FONTS } from '../look/schema.ts';
@@ -28,7 +28,7 @@ export const BUNDLE_LIMITS = {
   /** Bytes of the manifest. */
   manifest: MIB,
   /** Bytes of what is said of a kit. */
-  kit: MIB / 16,
+  kit: MOST_SAID,
   /** How many times larger than packed a file of more than a mebibyte may be; our own are not packed at all. */
   ratio: 200,
 };

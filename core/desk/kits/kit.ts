@@ -1,3 +1,4 @@
+import { strToU8 } from 'fflate';
 import { z } from 'zod';
 import type { Desk } from '../desk.ts';
 import { readDesk } from '../read.ts';
@@ -19,6 +20,9 @@ export const kitsFull = {
   path: '',
   message: `There is room for ${MOST_KITS} kits: take one off the shelf first.`,
 };
+
+/** Bytes of what is said of a kit, as its file has them: what goes out comes in again. */
+export const MOST_SAID = 256 * 1024;
 
 /** What is said of a kit; its version rises with every change of what it has. */
 export const KitFacts = z.looseObject({
@@ -52,7 +56,13 @@ export function kitKindOf(key: string): KitKind | undefined {
 /** What is said of a kit, from parsed JSON. */
 export function readKitFacts(json: unknown): Result<KitFacts> {
   const read = KitFacts.safeParse(json);
-  if (read.success) return { ok: true, value: { ...read.data, kinds: [...new Set(read.data.kinds)] } };
+  if (read.success) {
+    const facts = { ...read.data, kinds: [...new Set(read.data.kinds)] };
+    const { desk: _, ...said } = { desk: null, ...facts };
+    if (strToU8(JSON.stringify(said, null, 2)).length > MOST_SAID)
+      return refuse('', `says more than ${MOST_SAID / 1024} KiB of itself`);
+    return { ok: true, value: facts };
+  }
   const [wrong] = read.error.issues;
   return refuse(pathText(wrong?.path ?? []), wrong?.message ?? 'is not a kit');
 }

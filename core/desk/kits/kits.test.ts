@@ -8,7 +8,9 @@ import { DeskSchema } from '../schema.ts';
 import { learnDesk } from '../../scene/learn.ts';
 import { solve } from '../../scene/solve.ts';
 import { DAWN } from '../../../tests/support/desks.ts';
-import { kitKinds, kitKindOf, readKit, type Kit } from './kit.ts';
+import { ourLooks } from '../../ready/ours.ts';
+import { MOST_IN_KIT } from '../ready/ready.ts';
+import { kitKinds, kitKindOf, MOST_SAID, readKit, type Kit } from './kit.ts';
 import { kitOf } from './mannequin.ts';
 
 const all = kitKinds.map(({ key }) => key);
@@ -171,6 +173,22 @@ const unnamed = ({ backdrops, ...rest }: Desk) => ({
 });
 
 describe('what a kit has', () => {
+  it('take looks of single parts along, but no more than their file has room for', () => {
+    const [desk] = demoDesks();
+    const [one] = ourLooks();
+    if (!desk || !one) throw new Error('no desk');
+    const kit = kitOf(desk, facts('dawn'));
+    const looks = Array.from({ length: MOST_IN_KIT }, (_, index) => ({ ...one, id: `look-${index}` }));
+    const read = readKit(JSON.parse(JSON.stringify({ ...kit, looks })));
+    expect(read.ok && read.value.looks).to.deep.equal(looks);
+    expect(readKit({ ...kit, looks: [...looks, { ...one, id: 'one-more' }] }).ok).to.equal(false);
+    expect(readKit({ ...kit, looks: [{ ...one, value: { ...Object(one.value), radius: -1 } }] }).ok).to.equal(
+      false,
+    );
+    const wordy = readKit({ ...kit, extra: 'w'.repeat(MOST_SAID) });
+    expect(!wordy.ok && wordy.problems[0]?.message).to.match(/says more than 256 KiB/);
+  });
+
   it('say what each kind has, and what of one’s own would be covered', () => {
     const [desk] = demoDesks();
     if (!desk) throw new Error('No desk');
