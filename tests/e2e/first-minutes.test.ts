@@ -18,7 +18,9 @@ withApp('the first minutes', ({ server, open }) => {
     await page.getByRole('heading', { name: 'Backdrop', level: 2 }).waitFor();
     await press('First light');
     await press(/^On to palette/);
-    await press('Calm');
+    await press('Ready palettes');
+    await page.locator('[data-look="way-calm"]').click();
+    actions++;
     await press(/^On to look/);
     await press(/^On to edges/);
     await press('Strip and dock');
@@ -80,7 +82,9 @@ withApp('the first minutes', ({ server, open }) => {
     await press(/^On to palette/);
     await page.getByRole('switch', { name: 'Automatic: follow the backdrop' }).click();
     actions++;
-    await press('Vivid');
+    await press('Ready palettes');
+    await page.locator('[data-look="way-vivid"]').click();
+    actions++;
     await press(/^On to look/);
     await press(/^On to edges/);
     await press('Islands and a day');

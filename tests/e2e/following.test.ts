@@ -152,13 +152,14 @@ withApp('a palette that follows the backdrop', ({ server, open }) => {
       before,
     );
     const calm = await groundOf(page);
-    await page.getByRole('button', { name: 'Vivid' }).click();
+    await page.getByRole('button', { name: 'Ready palettes' }).click();
+    await page.locator('[data-look="way-vivid"]').click();
     await page.waitForFunction(
       (old) =>
         document.querySelector<HTMLElement>('[data-screen]')?.style.getPropertyValue('--ground') !== old,
       calm,
     );
-    await page.getByRole('button', { name: 'Vivid', pressed: true }).waitFor();
+    await page.getByText(/^Drawn anew for every picture .*: vivid\./).waitFor();
     await untilKept(page);
     const look = async () => (await stored(server, id)).desk.look;
     expect(await look()).to.deep.include({ follows: 'vivid', roles: desk.look.roles });

@@ -94,6 +94,8 @@ withApp('nothing left in the air', ({ server, open }) => {
     const accent = async () => (await stored(server, id)).desk.look.roles.light.accent;
     const first = await accent();
     await page.getByRole('button', { name: 'Palette', exact: true }).click();
+    await page.getByRole('button', { name: 'Ready palettes' }).click();
+    await page.locator('[data-look="way-muted"]').waitFor();
     await page.getByRole('button', { name: 'Accent', exact: true }).click();
     const saturation = page.locator('.react-colorful__saturation');
     await drag(page, saturation, { x: 30, y: -20 });
@@ -102,7 +104,7 @@ withApp('nothing left in the air', ({ server, open }) => {
     expect(second).not.to.equal(first);
     // Over a card on the way: the desk wears that for a moment, and the colour stays.
     await take(page, saturation, { x: -40, y: 30 });
-    const card = await centreOf(page.getByRole('button', { name: 'Muted' }));
+    const card = await centreOf(page.locator('[data-look="way-muted"]'));
     await page.mouse.up();
     await page.mouse.move(card.x, card.y, { steps: 4 });
     await page.mouse.move(640, 400, { steps: 4 });

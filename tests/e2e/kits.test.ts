@@ -146,5 +146,11 @@ withApp('kits', ({ server, open }) => {
       count,
     );
     await page.getByRole('button', { name: /^Undo: Bring in/ }).waitFor();
+    // They are marked on the stage too, where a press does the same.
+    await page.keyboard.press('Control+z');
+    const mark = page.locator('[data-stray="own"] button');
+    await mark.click();
+    await page.locator('[data-stray="own"]').waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: /^Undo: Bring in/ }).waitFor();
   });
 });

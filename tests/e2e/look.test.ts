@@ -45,7 +45,8 @@ withApp('palette and look', ({ server, open }) => {
     const lightness = (roles: ReturnType<typeof resolveRoles>) => contrast(roles.surface, roles.ground);
     const step = before.surface;
     if (typeof step === 'string') throw new Error('not a step');
-    await page.getByRole('button', { name: 'Opposite' }).click();
+    await page.getByRole('button', { name: 'Ready palettes' }).click();
+    await page.locator('[data-look="way-opposite"]').click();
     await page.getByText(/1 of 8 roles were held/).waitFor();
     await untilKept(page);
     const after = (await look('dawn-count')).roles.dark;

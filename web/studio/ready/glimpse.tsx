@@ -9,6 +9,7 @@ import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { paletteOf } from '../../../core/colour/look.ts';
 import { boundsOf, type Rect } from '../../../core/values/geometry.ts';
 import { LEAST as LEAST_WINDOW, type TrialWindow } from '../../../core/windows/trial.ts';
+import type { Look } from '../../../core/look/schema.ts';
 import { Miniature } from '../../render/screen/miniature.tsx';
 import { useConditions } from '../../session/conditions.ts';
 import { useHalf } from '../../session/scene.ts';
@@ -16,8 +17,10 @@ import { useScreenInView } from '../../stores/screen.ts';
 import type { Pages } from './paging.ts';
 
 /** What is in hand, small, on a desk that wears some look: as near as it fills the picture, over what lies behind it. */
-export function Glimpse({ desk, pages }: { desk: Desk; pages: Pages }) {
+export function Glimpse({ desk, pages, roles }: { desk: Desk; pages: Pages; roles: Look['roles'] }) {
   switch (pages.topic) {
+    case 'palette':
+      return <PaletteGlimpse roles={roles} />;
     case 'pointer':
       return <PointerGlimpse desk={desk} />;
     case 'terminal':
@@ -71,7 +74,7 @@ function runningOn(desk: Desk, { target }: Pages): TrialWindow[] {
 
 /** A desk with what is looked at and what that stands by: what else is on it takes time and shows nothing. */
 function withOnly(desk: Desk, { topic, target }: Pages): Desk {
-  const isWhole = topic === 'palette' || topic === 'icons' || target.by === 'desk';
+  const isWhole = topic === 'icons' || target.by === 'desk';
   if (isWhole) return desk;
   const ids = target.by === 'parts' ? hostsWith(target.ids, desk.widgets) : new Set<string>();
   return {
@@ -112,6 +115,36 @@ function framed(part: Rect, screen: Rect): Rect {
     width,
     height,
   };
+}
+
+/** A palette as it is used: what lies behind in it would be another picture for each. */
+function PaletteGlimpse({ roles }: { roles: Look['roles'] }) {
+  const { ground, surface, raised, ink, softInk, accent, second, alert } = resolveRoles(roles[useHalf()]);
+  return (
+    <span
+      aria-hidden
+      className="flex aspect-video flex-col justify-end gap-1.5 rounded-[5px] p-2"
+      style={{ background: ground }}
+    >
+      <span className="flex flex-1 gap-1.5">
+        <span
+          className="flex flex-[3] flex-col justify-center gap-1 rounded-[4px] px-2"
+          style={{ background: surface }}
+        >
+          <span className="h-1.5 w-4/5 rounded-full" style={{ background: ink }} />
+          <span className="h-1.5 w-3/5 rounded-full" style={{ background: softInk }} />
+        </span>
+        <span className="grid flex-[2] place-items-center rounded-[4px]" style={{ background: raised }}>
+          <span className="size-5 rounded-full border-[3px]" style={{ borderColor: accent }} />
+        </span>
+      </span>
+      <span className="flex gap-1">
+        {[accent, second, alert, ink].map((colour, index) => (
+          <span key={index} className="h-2.5 flex-1 rounded-[2px]" style={{ background: colour }} />
+        ))}
+      </span>
+    </span>
+  );
 }
 
 function PointerGlimpse({ desk: { look } }: { desk: Desk }) {

@@ -3,6 +3,7 @@ import { named, type Edit } from '../../../core/desk/edits/edit.ts';
 import { putLook, type ReadyLook } from '../../../core/desk/ready/ready.ts';
 import type { Target } from '../../../core/desk/ready/topic.ts';
 import { topics, type TopicKey } from '../../../core/desk/ready/topics.ts';
+import type { Look } from '../../../core/look/schema.ts';
 import { useDesk } from '../../session/desk.ts';
 import { editAndSay } from '../parts/said-undo.ts';
 
@@ -13,6 +14,8 @@ export interface Paged {
   edit: Edit;
   /** What it is, where it can be kept by name; what is drawn anew each time is none. */
   look: ReadyLook | null;
+  /** The roles that it comes to, where the document does not say them. */
+  roles?: Look['roles'];
   /** What is said once it is taken. */
   said?: string;
 }

@@ -73,5 +73,5 @@ const Dressed = memo(function Dressed({
     () => (paged ? edit(startHistory(desk), paged.title, paged.edit.apply).present : desk),
     [desk, paged],
   );
-  return <Glimpse desk={dressed} pages={pages} />;
+  return <Glimpse desk={dressed} pages={pages} roles={paged?.roles ?? dressed.look.roles} />;
 });

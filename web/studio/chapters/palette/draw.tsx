@@ -11,6 +11,7 @@ import { drawRoles, schemes } from '../../../../core/colour/scheme.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { setStartColour, useStartColour } from './view.ts';
 import { useDesk } from '../../../session/desk.ts';
+import { roles as roleNames } from '../../../../core/values/roles.ts';
 import { useView } from '../../../stores/view.ts';
 import { PickerButton } from '../../../ui/colour-field.tsx';
 import { IconButton } from '../../../ui/buttons.tsx';
@@ -26,7 +27,7 @@ export function Draw({ drawn, look }: { drawn: Drawn; look: Look }) {
   const seed = useStartColour((state) => state.colour);
   const setSeed = setStartColour;
   const start = useMemo(() => (seed ? [{ colour: seed, share: 1 }] : swatches), [seed, swatches]);
-  const ways = useWays(look.follows ? (swatches ?? start) : start, look.follows);
+  const ways = useWays(look.follows ? (swatches ?? start) : start, look.follows, look.held.length);
   const pick = () => useView.getState().pick({ title: 'The colour to start from', take: setSeed });
   return (
     <Section
@@ -176,7 +177,11 @@ function shareText(share: number): string {
 }
 
 /** The ways in which a palette can be drawn from some colours. */
-function useWays(swatches: readonly Swatch[] | null, follows: SchemeName | null): readonly Paged[] {
+function useWays(
+  swatches: readonly Swatch[] | null,
+  follows: SchemeName | null,
+  held: number,
+): readonly Paged[] {
   return useMemo(
     () =>
       !swatches
@@ -188,13 +193,17 @@ function useWays(swatches: readonly Swatch[] | null, follows: SchemeName | null)
               id: `way-${name}`,
               title,
               look: null,
+              roles: drawn,
               edit: named(
                 `Draw the palette, ${title.toLowerCase()}`,
                 follows ? edits.followBackdrop(name) : edits.drawPalette(drawn),
               ),
-              said: 'The palette is drawn; every part follows. What is held stays.',
+              said:
+                held > 0
+                  ? `The palette is drawn; ${held} of ${roleNames.length} roles were held.`
+                  : 'The palette is drawn; every part follows.',
             };
           }),
-    [swatches, follows],
+    [swatches, follows, held],
   );
 }

@@ -1,7 +1,7 @@
 import { Suspense, useMemo } from 'react';
 import type { SceneScreen } from '../../../../core/scene/scene.ts';
 import { later } from '../../../later.ts';
-import { useView } from '../../../stores/view.ts';
+import { amongKits, useView } from '../../../stores/view.ts';
 import { useLegibilityShown } from '../../chapters/look/view.ts';
 import { stageTools } from '../../kinds/on-stage.ts';
 // Heard from the first change on; what shows it comes later.
@@ -18,6 +18,7 @@ const TypingLayer = later(async () => ({ default: (await import('./typing-layer.
 const FindingsLayer = later(async () => ({
   default: (await import('./findings-layer.tsx')).FindingsLayer,
 }));
+const StraysLayer = later(async () => ({ default: (await import('./strays-layer.tsx')).StraysLayer }));
 const LegibilityLayer = later(async () => ({
   default: (await import('./legibility-layer.tsx')).LegibilityLayer,
 }));
@@ -39,6 +40,7 @@ export function Overlay({
   const selection = useView((view) => view.selection);
   const showsLegibility = useLegibilityShown(({ isShown }) => isShown);
   const showsFindings = useView(({ chapter, page }) => chapter === 'look' && page === 'findings');
+  const showsStrays = useView(amongKits);
   const chosen = useMemo(() => new Set(selection), [selection]);
   const only = selection.length === 1 ? screen.widgets.find(({ id }) => id === selection[0]) : undefined;
   const Tools = only && stageTools.get(only.type);
@@ -89,6 +91,11 @@ export function Overlay({
       {showsFindings && (
         <Suspense>
           <FindingsLayer screen={screen} scale={scale} />
+        </Suspense>
+      )}
+      {showsStrays && (
+        <Suspense>
+          <StraysLayer screen={screen} scale={scale} />
         </Suspense>
       )}
       {showsLegibility && (
