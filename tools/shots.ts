@@ -114,9 +114,16 @@ const shots: Shot[] = [
       await chapter(page, 'Look');
       await page.getByRole('button', { name: /^Kits/ }).click();
       await page.locator('[data-look="ours-first-frost"] [data-screen]').waitFor();
+      const behind = page.locator('[data-stage] img[data-backdrop]').last();
+      const before = await behind.getAttribute('src');
       await page.locator('[data-look="ours-lamp-oil"]').hover();
       await page.locator('[data-look="ours-lamp-oil"][aria-selected="true"]').waitFor();
-      await page.waitForLoadState('networkidle');
+      // What lies behind is the kit's too, once the server has made it.
+      await page.waitForFunction((old) => {
+        const images = [...document.querySelectorAll<HTMLImageElement>('[data-stage] img[data-backdrop]')];
+        const last = images.at(-1);
+        return last?.complete && last.naturalWidth > 0 && last.getAttribute('src') !== old;
+      }, before);
     },
   },
   {
