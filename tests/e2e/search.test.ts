@@ -14,6 +14,7 @@ async function find(page: Page, words: string, title: string, group: string | Re
   const best = page.locator('[cmdk-item][data-selected="true"]').filter({ hasText: title });
   await best.filter({ hasText: group }).waitFor();
   await page.keyboard.press('Enter');
+  await page.getByPlaceholder('What do you want to do', { exact: false }).waitFor({ state: 'detached' });
 }
 
 const hasFocus = (page: Page, field: string) =>
@@ -58,6 +59,7 @@ withApp('the search', ({ server, open }) => {
 
   it('finds every field that stands on any page of any chapter', async () => {
     const page = await open('/desk/dawn-count');
+    await page.locator('[data-stage]').waitFor();
     const { desk } = await stored(server, 'dawn-count');
     useDesk.setState({ history: startHistory(desk) });
     const found = new Set(entriesNow().map(({ title }) => title));

@@ -3,6 +3,7 @@ import { defineSection } from './section.ts';
 
 export const applications = defineSection({
   key: 'applications',
+  title: 'Applications',
   schema: Applications,
   kits: [],
   // Their ids are apart from those of parts: an application may be called as a widget is.

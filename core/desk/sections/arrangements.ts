@@ -3,6 +3,7 @@ import { defineSection, idsIn, without } from './section.ts';
 
 export const arrangements = defineSection({
   key: 'arrangements',
+  title: 'Arrangements',
   schema: Arrangements,
   kits: [],
   ids: ({ list }) => idsIn('list', list).map(([path, id]) => [['arrangements', ...path], id] as const),

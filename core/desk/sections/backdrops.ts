@@ -6,6 +6,7 @@ import { content } from '../../values/dress.ts';
 
 export const backdrops = defineSection({
   key: 'backdrops',
+  title: 'Backdrop',
   schema: content(
     z.array(Backdrop).min(1).max(200).meta({
       description: 'The first lies everywhere; of the others the one that says most of where it lies',

@@ -3,6 +3,7 @@ import { defineSection, without } from './section.ts';
 
 export const desktopIcons = defineSection({
   key: 'desktopIcons',
+  title: 'Icons on the desk',
   schema: DesktopIcons,
   // Their size and what is between them say where they stand.
   kits: [],

@@ -7,6 +7,7 @@ import { defineSection, without } from './section.ts';
 
 export const edges = defineSection({
   key: 'edges',
+  title: 'Panels and docks',
   schema: content(z.array(Edge).max(40)),
   kits: [
     {

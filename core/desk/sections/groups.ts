@@ -5,6 +5,7 @@ import { defineSection, idsIn, without } from './section.ts';
 
 export const groups = defineSection({
   key: 'groups',
+  title: 'Groups',
   schema: content(z.array(Group).max(MOST_GROUPS)),
   kits: [],
   ids: (list) => idsIn('groups', list),

@@ -4,6 +4,7 @@ import { defineSection } from './section.ts';
 
 export const keys = defineSection({
   key: 'keys',
+  title: 'Keys',
   schema: DeskKeys,
   kits: [
     {

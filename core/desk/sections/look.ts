@@ -9,6 +9,7 @@ import { defineSection } from './section.ts';
 
 export const look = defineSection({
   key: 'look',
+  title: 'Look',
   schema: Look,
   kits: [
     {

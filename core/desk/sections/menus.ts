@@ -4,6 +4,7 @@ import { defineSection, idsIn } from './section.ts';
 
 export const menus = defineSection({
   key: 'menus',
+  title: 'Menus',
   schema: Menus,
   kits: [
     {

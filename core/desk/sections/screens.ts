@@ -3,6 +3,7 @@ import { defineSection, idsIn, without } from './section.ts';
 
 export const screens = defineSection({
   key: 'screens',
+  title: 'Screens',
   schema: Screens,
   kits: [],
   least: 1,

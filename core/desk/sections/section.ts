@@ -33,6 +33,8 @@ export interface KitKind {
 /** A section of the document: what it holds and what happens to it. */
 export interface Section<Key extends keyof Sections> {
   key: Key;
+  /** What it is called where people read of it. */
+  title: string;
   schema: z.ZodType<Sections[Key]>;
   /** How many must stay. */
   least?: number;

@@ -3,6 +3,7 @@ import { defineSection } from './section.ts';
 
 export const sources = defineSection({
   key: 'sources',
+  title: 'Sources',
   schema: Sources,
   kits: [
     {

@@ -8,6 +8,7 @@ import { defineSection, idsIn, without } from './section.ts';
 
 export const widgets = defineSection({
   key: 'widgets',
+  title: 'Widgets',
   schema: content(z.array(WidgetSchema).max(4000).meta({ description: 'The later one stands above' })),
   kits: [
     {

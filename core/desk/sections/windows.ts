@@ -4,6 +4,7 @@ import { defineSection, idsIn } from './section.ts';
 
 export const windows = defineSection({
   key: 'windows',
+  title: 'Windows',
   schema: Windows,
   kits: [
     {

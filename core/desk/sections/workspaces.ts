@@ -3,6 +3,7 @@ import { defineSection, without } from './section.ts';
 
 export const workspaces = defineSection({
   key: 'workspaces',
+  title: 'Workspaces',
   schema: Workspaces,
   kits: [],
   least: 1,
