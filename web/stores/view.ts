@@ -63,6 +63,10 @@ interface ViewState {
 export const amongKits = ({ chapter, page }: Pick<ViewState, 'chapter' | 'page'>): boolean =>
   chapter === 'look' && page === 'kits';
 
+/** Whether the desk is compared with another state. */
+export const amongCompared = ({ chapter, page }: Pick<ViewState, 'chapter' | 'page'>): boolean =>
+  chapter === 'look' && page === 'compare';
+
 const none: readonly never[] = [];
 
 const fresh = {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { useDesk } from '../session/desk.ts';
 import { useStage } from '../stores/stage.ts';
 import { setStartColour, useStartColour } from './chapters/palette/view.ts';
+import { With, compareWith, useComparing, ways } from './compare/comparing.ts';
 import { useView } from '../stores/view.ts';
 import { browserKeep, readKept } from '../browser-keep.ts';
 
@@ -15,6 +16,7 @@ const KeptView = z.object({
     .regex(/^#[0-9a-f]{6}$/)
     .nullable()
     .default(null),
+  compared: z.object({ with: With.nullable(), way: z.enum(ways), at: z.number().min(0).max(1) }).optional(),
   isTogether: z.boolean(),
   near: z
     .object({ scale: z.number().positive(), middle: z.object({ x: z.number(), y: z.number() }) })
@@ -27,10 +29,14 @@ const keyOf = (id: string) => `velvet-ledge:view:${id}`;
 export function keepView(id: string): () => void {
   const kept = readKept(browserKeep, keyOf(id), KeptView);
   if (kept) {
-    const { chapter, page, screen, startColour, ...stage } = kept;
+    const { chapter, page, screen, startColour, compared, ...stage } = kept;
     setStartColour(startColour);
     useView.setState({ chapter, page, screen });
     useStage.setState(stage);
+    if (compared) {
+      useComparing.setState({ way: compared.way, at: compared.at });
+      if (compared.with) compareWith(compared.with);
+    }
   }
   const keep = () => {
     if (useDesk.getState().history?.present.id !== id) return;
@@ -38,8 +44,16 @@ export function keepView(id: string): () => void {
     const { isTogether, near } = useStage.getState();
     // A full storage forgets where one was, nothing else.
     const startColour = useStartColour.getState().colour;
-    browserKeep.tryItem(keyOf(id), JSON.stringify({ chapter, page, screen, startColour, isTogether, near }));
+    const { with: other, way, at } = useComparing.getState();
+    const compared = { with: other, way, at };
+    const view = { chapter, page, screen, startColour, compared, isTogether, near };
+    browserKeep.tryItem(keyOf(id), JSON.stringify(view));
   };
-  const stops = [useView.subscribe(keep), useStage.subscribe(keep), useStartColour.subscribe(keep)];
+  const stops = [
+    useView.subscribe(keep),
+    useStage.subscribe(keep),
+    useStartColour.subscribe(keep),
+    useComparing.subscribe(keep),
+  ];
   return () => stops.forEach((stop) => stop());
 }

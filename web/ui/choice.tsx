@@ -118,17 +118,21 @@ export function Segmented<T extends string>({
   value,
   choices,
   onChange,
+  areHalves = false,
 }: {
   label: string;
   value: T | null;
   placeholder?: string;
+  /** Each has as much room as the others, however long its words are. */
+  areHalves?: boolean;
   choices: readonly (Choice<T> & { icon?: ReactNode })[];
   onChange: (value: T) => void;
 }) {
   // As in any group of which one is chosen: arrows choose.
   const isArrow = useRef(false);
   // Long words beside short ones share the room by their lengths.
-  const isEven = choices.every(({ label: { length } }) => length * choices.length <= EVEN_LETTERS);
+  const isEven =
+    areHalves || choices.every(({ label: { length } }) => length * choices.length <= EVEN_LETTERS);
   return (
     <ToggleGroup.Root
       onKeyDownCapture={({ key }) => (isArrow.current = key.startsWith('Arrow'))}

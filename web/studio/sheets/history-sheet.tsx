@@ -1,5 +1,6 @@
 import clsx from 'clsx';
 import { format } from 'date-fns/format';
+import { FlipHorizontal2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
@@ -10,6 +11,8 @@ import { api } from '../../api/client.ts';
 import { Miniature } from '../../render/screen/miniature.tsx';
 import { useConditions } from '../../session/conditions.ts';
 import { useDesk } from '../../session/desk.ts';
+import { Button } from '../../ui/buttons.tsx';
+import { openCompare, type With } from '../compare/comparing.ts';
 import { editAndSay } from '../parts/said-undo.ts';
 
 /** A state that can be gone back to. */
@@ -20,6 +23,8 @@ interface Row {
   isNow: boolean;
   /** It was undone, and can be done again. */
   isAhead?: boolean;
+  /** What it is compared as; absent where the desk can't be compared with it. */
+  compared?: With;
   look(): Promise<Desk>;
   go(): Promise<void> | void;
 }
@@ -42,7 +47,7 @@ export function HistorySheet({ onDone }: { onDone: () => void }) {
         <Rows title="Saved" rows={saved} onShow={show} onGo={go} />
       </div>
       <div>
-        <Picture row={shown ?? now} onError={setFailure} />
+        <Picture row={shown ?? now} onError={setFailure} onLeave={onDone} />
         {failure && (
           <p role="alert" className="mt-2 text-rust">
             {failure}
@@ -64,6 +69,7 @@ function stepsOf({ past, present, future, gesture }: History<Desk>): Row[] {
       title: labels[done] ?? '',
       isNow: done === past.length,
       isAhead: done > past.length,
+      ...(done === 0 && past.length > 0 && { compared: { of: 'opened' } as const }),
       look: () => Promise.resolve(state),
       go: () => useDesk.getState().goTo(done),
     }))
@@ -77,9 +83,11 @@ function revisionRow(
   onDone: () => void,
 ): Row {
   const look = async () => (await api.revision(id, number)).desk;
+  const name = format(savedAt, 'd MMM yyyy, HH:mm:ss');
   return {
     key: `revision ${number}`,
-    title: format(savedAt, 'd MMM yyyy, HH:mm:ss'),
+    title: name,
+    compared: { of: 'saved', number, name },
     note: isNewest ? 'newest' : String(number),
     isNow: false,
     look,
@@ -141,7 +149,15 @@ function Rows({
 }
 
 /** The desk as it is in a state. */
-function Picture({ row, onError }: { row: Row | null; onError: (sentence: string) => void }) {
+function Picture({
+  row,
+  onError,
+  onLeave,
+}: {
+  row: Row | null;
+  onError: (sentence: string) => void;
+  onLeave: () => void;
+}) {
   const minute = useConditions((state) => Math.floor(state.moment / 60_000) * 60_000);
   const half = useConditions((state) => state.half ?? undefined);
   const feeds = useConditions((state) => state.feeds);
@@ -164,7 +180,25 @@ function Picture({ row, onError }: { row: Row | null; onError: (sentence: string
       ) : (
         <div className="aspect-video rounded-lg bg-pit" />
       )}
-      <figcaption className="mt-2 truncate text-dust">{row.title}</figcaption>
+      <figcaption className="mt-2 flex min-h-8 items-center justify-between gap-3 text-dust">
+        <span className="truncate">{row.title}</span>
+        {row.compared && <CompareWith other={row.compared} name={row.title} onLeave={onLeave} />}
+      </figcaption>
     </figure>
+  );
+}
+
+function CompareWith({ other, name, onLeave }: { other: With; name: string; onLeave: () => void }) {
+  return (
+    <Button
+      className="shrink-0"
+      aria-label={`Compare with ${name}`}
+      onClick={() => {
+        onLeave();
+        openCompare(other);
+      }}
+    >
+      <FlipHorizontal2 size={15} /> Compare
+    </Button>
   );
 }

@@ -1,5 +1,5 @@
 import { format } from 'date-fns/format';
-import { Trash2 } from 'lucide-react';
+import { FlipHorizontal2, Trash2 } from 'lucide-react';
 import { useCallback, useEffect, useState } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
@@ -12,6 +12,7 @@ import { useDesk } from '../../session/desk.ts';
 import { keepNow } from '../../session/keeps.ts';
 import { Button, IconButton } from '../../ui/buttons.tsx';
 import { box } from '../../ui/box.ts';
+import { openCompare } from '../compare/comparing.ts';
 import { editAndSay } from '../parts/said-undo.ts';
 
 /** Named states of the desk, kept for good: one more, and those there are, each a press away. */
@@ -136,6 +137,16 @@ function KeepCard({
             {note || format(savedAt, 'd MMM yyyy, HH:mm')}
           </p>
         </div>
+        <IconButton
+          label={`Compare with ${name}`}
+          className="!size-7"
+          onClick={() => {
+            onGo();
+            openCompare({ of: 'keep', number, name });
+          }}
+        >
+          <FlipHorizontal2 size={14} />
+        </IconButton>
         <IconButton label={`Let go of ${name}`} className="!size-7 hover:!text-rust" onClick={onLetGo}>
           <Trash2 size={14} />
         </IconButton>

@@ -32,7 +32,8 @@ import { useScene } from '../../session/scene.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { useStage } from '../../stores/stage.ts';
 import { currentScreen } from '../../stores/screen.ts';
-import { useView } from '../../stores/view.ts';
+import { amongCompared, useView } from '../../stores/view.ts';
+import { useComparing, type Way } from '../compare/comparing.ts';
 import { takePicture } from '../pictures/pictures.ts';
 import { EyesFilters, eyesFilter } from './layers/eyes.tsx';
 import { Overlay } from './layers/overlay.tsx';
@@ -43,6 +44,10 @@ import { cameraFor, shownOf } from './camera/stage-view.ts';
 import { useCamera } from './camera/use-camera.ts';
 
 const Starts = later(async () => ({ default: (await import('./starts.tsx')).Starts }));
+const OverStage = later(async () => ({ default: (await import('../compare/other-screens.tsx')).OverStage }));
+const BesideStage = later(async () => ({
+  default: (await import('../compare/other-screens.tsx')).BesideStage,
+}));
 const Dropper = later(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
 
 /** Backdrops are not drawn finer than this, px for each px of the desk. */
@@ -72,34 +77,53 @@ export function Stage() {
   );
   const shown = useMemo(() => shownOf(scene, view, stage.isTogether), [scene, view, stage.isTogether]);
   const camera = shown && cameraFor(stage, shown);
+  const compared = useCompared();
   const awaitsBehind = useAwaitsBehind(({ isAwaited }) => isAwaited);
   return (
     <div className="flex min-h-0 min-w-0 flex-1 flex-col" {...picture.handlers}>
       <StageBar scale={camera?.scale ?? 1} />
-      <div
-        ref={area}
-        data-stage-area
-        data-awaits-behind={awaitsBehind || undefined}
-        className="relative min-h-0 flex-1 touch-none overflow-hidden"
-      >
-        {scene && shown && camera && stage.area.width > 0 && (
-          <PartMenu>
-            {shown.screens.map(({ screen, at }) => (
-              <Frame
-                key={screen.id}
-                scene={scene}
-                screen={screen}
-                scale={camera.scale}
-                at={{ x: camera.at.x + at.x * camera.scale, y: camera.at.y + at.y * camera.scale }}
-                isNamed={shown.screens.length > 1}
-                isPictureOver={picture.isOver}
-              />
-            ))}
-          </PartMenu>
+      <div className="flex min-h-0 flex-1">
+        <div
+          ref={area}
+          data-stage-area
+          data-awaits-behind={awaitsBehind || undefined}
+          className="relative min-h-0 min-w-0 flex-1 touch-none overflow-hidden"
+        >
+          {scene && shown && camera && stage.area.width > 0 && (
+            <PartMenu>
+              {shown.screens.map(({ screen, at }) => (
+                <Frame
+                  key={screen.id}
+                  scene={scene}
+                  screen={screen}
+                  scale={camera.scale}
+                  at={{ x: camera.at.x + at.x * camera.scale, y: camera.at.y + at.y * camera.scale }}
+                  isNamed={shown.screens.length > 1}
+                  isPictureOver={picture.isOver}
+                />
+              ))}
+              {compared && (
+                <Suspense>
+                  <OverStage shown={shown} camera={camera} />
+                </Suspense>
+              )}
+            </PartMenu>
+          )}
+        </div>
+        {shown && camera && compared === 'side' && (
+          <Suspense>
+            <BesideStage shown={shown} camera={camera} />
+          </Suspense>
         )}
       </div>
     </div>
   );
+}
+
+/** How the desk is compared; null while it isn't. */
+function useCompared(): Way | null {
+  const isComparing = useView(amongCompared);
+  return useComparing(({ with: other, way }) => (isComparing && other ? way : null));
 }
 
 /** The room that there is for the screens. */

@@ -7,6 +7,8 @@ import { later } from '../../../later.ts';
 import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { lookAtHalf, useScene } from '../../../session/scene.ts';
 import type { Chapter } from '../chapter.ts';
+import { amongCompared, useView } from '../../../stores/view.ts';
+import { stopComparing, useComparing } from '../../compare/comparing.ts';
 import { pages } from './pages.tsx';
 import { showLegibility, useLegibilityShown } from './view.ts';
 
@@ -42,8 +44,28 @@ export const look: Chapter = {
       keys: ['Shift+L'],
       run: () => showLegibility(!useLegibilityShown.getState().isShown),
     },
+    {
+      id: 'compare',
+      title: 'Compare the desk with another state',
+      also: 'difference diff before after split side by side versus',
+      group: 'Desk',
+      keys: ['Shift+C'],
+      run: () => useView.getState().goToChapter('look', 'compare'),
+    },
+    {
+      id: 'compare-held',
+      title: 'While comparing: see the other for as long as the key is held',
+      group: 'Stage',
+      keys: ['C'],
+      isKeyOnly: true,
+      isAvailable: () => amongCompared(useView.getState()) && useComparing.getState().with !== null,
+      run: () => useComparing.setState({ isHeld: true }),
+    },
   ],
-  reset: () => showLegibility(false),
+  reset() {
+    showLegibility(false);
+    stopComparing();
+  },
 };
 
 function switchHalf(): void {

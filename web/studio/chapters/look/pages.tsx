@@ -1,4 +1,13 @@
-import { Layers, ListChecks, MousePointer2, ScanEye, Shapes, Shirt, Type } from 'lucide-react';
+import {
+  FlipHorizontal2,
+  Layers,
+  ListChecks,
+  MousePointer2,
+  ScanEye,
+  Shapes,
+  Shirt,
+  Type,
+} from 'lucide-react';
 import type { Look } from '../../../../core/look/schema.ts';
 import { Icons, setTitles } from '../../../../core/icons/schema.ts';
 import { kitKinds } from '../../../../core/desk/kits/kit.ts';
@@ -19,6 +28,7 @@ const LegibilityPage = later(async () => ({
 const WorstNote = later(async () => ({ default: (await import('./legibility-page.tsx')).WorstNote }));
 const FindingsPage = later(async () => ({ default: (await import('./findings-page.tsx')).FindingsPage }));
 const KitsPage = later(() => import('../../kits/kits-page.tsx'));
+const ComparePage = later(() => import('../../compare/compare-page.tsx'));
 const FindingsNote = later(async () => ({ default: (await import('./findings-page.tsx')).FindingsNote }));
 
 export const pages: readonly Page[] = [
@@ -31,6 +41,15 @@ export const pages: readonly Page[] = [
     fields: kitKinds.map(({ title }) => title),
     Body: KitsPage,
     note: ({ wears }) => wears?.name ?? 'none worn',
+  },
+  {
+    id: 'compare',
+    title: 'Compare',
+    icon: FlipHorizontal2,
+    under: 'Worn whole',
+    also: 'difference diff before after split side by side versus',
+    fields: ['With', 'Which', 'Seen'],
+    Body: ComparePage,
   },
   {
     id: 'type',

@@ -19,6 +19,7 @@ import { SelectField } from '../../../ui/choice.tsx';
 import { OrderedList } from '../../../ui/ordered-list.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
+import { openCompare } from '../../compare/comparing.ts';
 import { chooseArrangement } from '../../parts/arrangements.ts';
 
 /** What stands where, by name: the ones there are, and one more of how the desk stands now. */
@@ -149,7 +150,19 @@ function Settings({
             />
           </Row>
         ))}
-      <p className="text-[12px] text-dust">Of {of.join(', ') || 'nothing'}.</p>
+      <p className="flex justify-between gap-3 text-[12px] text-dust">
+        Of {of.join(', ') || 'nothing'}.
+        {id !== arrangementNow(desk) && (
+          <button
+            type="button"
+            aria-label={`Compare with ${name}`}
+            className="text-brass hover:underline"
+            onClick={() => openCompare({ of: 'arrangement', id })}
+          >
+            compare
+          </button>
+        )}
+      </p>
     </div>
   );
 }

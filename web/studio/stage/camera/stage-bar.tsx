@@ -3,7 +3,7 @@ import { later } from '../../../later.ts';
 import { Maximize, Minus, Plus, SquareSplitHorizontal } from 'lucide-react';
 import { useScene } from '../../../session/scene.ts';
 import { useStage } from '../../../stores/stage.ts';
-import { amongKits, useView } from '../../../stores/view.ts';
+import { amongCompared, amongKits, useView } from '../../../stores/view.ts';
 import { usePaging } from '../../ready/paging.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { commandsById } from '../../commands/commands.ts';
@@ -23,10 +23,16 @@ const kitHints = [
   ['Esc', 'leave as it was'],
 ] as const;
 
+const compareHints = [
+  ['← →', 'move the line'],
+  ['C', 'held: the other alone'],
+] as const;
+
 /** What keys do while the pointer is on the stage, and how near it is. */
 export function StageBar({ scale }: { scale: number }) {
   const mode = useView((view) => view.mode);
   const isAmongLooks = useView(amongKits);
+  const isComparing = useView(amongCompared);
   const isPaging = usePaging(({ pages }) => pages !== null);
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 whitespace-nowrap pl-[22px] pr-3 text-[12px] text-dust">
@@ -37,12 +43,14 @@ export function StageBar({ scale }: { scale: number }) {
           </Suspense>
         )}
         {mode === 'arrange' ? (
-          (isAmongLooks || isPaging ? kitHints : arrangeHints).map(([key, text]) => (
-            <span key={key}>
-              <kbd className="mr-1.5 font-mono font-semibold text-chalk">{key}</kbd>
-              {text}
-            </span>
-          ))
+          (isComparing ? compareHints : isAmongLooks || isPaging ? kitHints : arrangeHints).map(
+            ([key, text]) => (
+              <span key={key}>
+                <kbd className="mr-1.5 font-mono font-semibold text-chalk">{key}</kbd>
+                {text}
+              </span>
+            ),
+          )
         ) : (
           <span>
             The pointer uses the desk. <kbd className="mx-1 font-mono font-semibold text-chalk">Esc</kbd> goes

@@ -1,0 +1,325 @@
+import clsx from 'clsx';
+import { format } from 'date-fns/format';
+import { useEffect, useMemo, useState } from 'react';
+import {
+  compare,
+  takeCompared,
+  type Compared,
+  type ComparedGroup,
+} from '../../../core/desk/compare/compare.ts';
+import type { Told } from '../../../core/desk/compare/told.ts';
+import type { Desk } from '../../../core/desk/desk.ts';
+import { isRole } from '../../../core/values/roles.ts';
+import type { ListedDesk } from '../../../core/desk/summary.ts';
+import type { RevisionNote } from '../../../core/wire/wire.ts';
+import { api } from '../../api/client.ts';
+import { arrangementNow } from '../../session/arranged.ts';
+import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
+import { useDesk } from '../../session/desk.ts';
+import { useScene } from '../../session/scene.ts';
+import { Segmented, SelectField } from '../../ui/choice.tsx';
+import { Row, Section } from '../../ui/section.tsx';
+import { compareWith, useComparing, useNameOfOther, useOther, type Way, type With } from './comparing.ts';
+
+/** With what the desk is compared, how that is seen, and what differs: each to be taken by itself. */
+export default function ComparePage() {
+  const desk = useDeskAsItIs();
+  const other = useComparing((state) => state.with);
+  const failure = useComparing((state) => state.failure);
+  if (!desk) return null;
+  return (
+    <>
+      <Choosing desk={desk} />
+      {failure && (
+        <p role="alert" className="mt-3 text-rust">
+          {failure}
+        </p>
+      )}
+      {!other && (
+        <p className="mt-4 text-dust">
+          Two states of the desk over one another, at the same moment, and what differs between them: each
+          difference is taken by a press, and given back by another.
+        </p>
+      )}
+      {other && <Seeing />}
+      {other && <Differences desk={desk} />}
+    </>
+  );
+}
+
+type Of = With['of'];
+const titles: Record<Of, string> = {
+  opened: 'As it was opened',
+  keep: 'A keep',
+  arrangement: 'An arrangement',
+  saved: 'An earlier save',
+  desk: 'Another desk',
+};
+const kinds = ['opened', 'keep', 'arrangement', 'saved', 'desk'] as const satisfies readonly Of[];
+
+/** What of each kind there is. */
+function useThere(desk: Desk): { there: Record<Of, readonly With[]>; failure: string | null } {
+  const [lists, setLists] = useState<{ saved: RevisionNote[]; desks: ListedDesk[] }>({
+    saved: [],
+    desks: [],
+  });
+  const [failure, setFailure] = useState<string | null>(null);
+  const { id } = desk;
+  useEffect(() => {
+    let isWanted = true;
+    Promise.all([api.revisions(id), api.desks()]).then(
+      ([saved, desks]) => isWanted && setLists({ saved, desks }),
+      (error: Error) => isWanted && setFailure(error.message),
+    );
+    return () => {
+      isWanted = false;
+    };
+  }, [id]);
+  const on = arrangementNow(desk);
+  const { list } = desk.arrangements;
+  return useMemo(() => {
+    const { saved, desks } = lists;
+    const there: Record<Of, readonly With[]> = {
+      opened: [{ of: 'opened' }],
+      keep: saved
+        .filter(({ keptAs }) => keptAs !== null)
+        .map(({ number, keptAs }) => ({ of: 'keep', number, name: keptAs ?? '' })),
+      arrangement: list
+        .filter((one) => one.id !== on)
+        .map((one): With => ({ of: 'arrangement', id: one.id })),
+      saved: saved.map(({ number, savedAt }) => ({
+        of: 'saved',
+        number,
+        name: format(savedAt, 'd MMM yyyy, HH:mm:ss'),
+      })),
+      desk: desks
+        .filter((one) => one.id !== id)
+        .map((one): With => ({ of: 'desk', id: one.id, name: one.name })),
+    };
+    return { there, failure };
+  }, [lists, list, on, id, failure]);
+}
+
+const keyOf = (other: With): string =>
+  other.of === 'opened' ? '' : 'number' in other ? String(other.number) : other.id;
+
+function Choosing({ desk }: { desk: Desk }) {
+  const other = useComparing((state) => state.with);
+  const { there, failure } = useThere(desk);
+  const nameOf = (one: With) =>
+    one.of === 'arrangement'
+      ? (desk.arrangements.list.find(({ id }) => id === one.id)?.name ?? '')
+      : one.of === 'opened'
+        ? titles.opened
+        : one.name;
+  const list = other ? there[other.of] : [];
+  // What is compared may have gone from its list meanwhile.
+  const listed = other && !list.some((one) => keyOf(one) === keyOf(other)) ? [other, ...list] : list;
+  const put = (of: Of, key?: string) => {
+    const next = there[of].find((one) => key === undefined || keyOf(one) === key);
+    if (next) compareWith(next);
+  };
+  return (
+    <div className="grid gap-1">
+      <Row label="With">
+        <SelectField
+          label="Compare with"
+          value={other?.of ?? ''}
+          placeholder="Choose"
+          choices={kinds
+            .filter((of) => there[of].length > 0 || other?.of === of)
+            .map((of) => ({ value: of, label: titles[of] }))}
+          onChange={(of) => put(of)}
+        />
+      </Row>
+      {other && other.of !== 'opened' && (
+        <Row label="Which">
+          <SelectField
+            label="Which to compare with"
+            value={keyOf(other)}
+            choices={(isOpen) =>
+              (isOpen ? listed : [other]).map((one) => ({ value: keyOf(one), label: nameOf(one) }))
+            }
+            onChange={(key) => put(other.of, key)}
+          />
+        </Row>
+      )}
+      {failure && (
+        <p className="mt-2 text-[12px] text-dust">Keeps and other desks are not known now: {failure}</p>
+      )}
+    </div>
+  );
+}
+
+const wayChoices: readonly { value: Way; label: string }[] = [
+  { value: 'line', label: 'Line' },
+  { value: 'side', label: 'Side by side' },
+  { value: 'held', label: 'In turn' },
+];
+
+function Seeing() {
+  const way = useComparing((state) => state.way);
+  const isHeld = useComparing((state) => state.isHeld);
+  const hold = (next: boolean) => useComparing.setState({ isHeld: next });
+  return (
+    <>
+      <div data-field="Seen" className="mt-2">
+        <Segmented
+          label="How the two are seen"
+          value={way}
+          choices={wayChoices}
+          onChange={(next) => useComparing.setState({ way: next })}
+        />
+      </div>
+      <button
+        type="button"
+        aria-pressed={isHeld}
+        onPointerDown={(event) => {
+          event.currentTarget.setPointerCapture(event.pointerId);
+          hold(true);
+        }}
+        onPointerUp={() => hold(false)}
+        onPointerCancel={() => hold(false)}
+        onKeyDown={({ key }) => (key === ' ' || key === 'Enter') && hold(true)}
+        onKeyUp={() => hold(false)}
+        onBlur={() => hold(false)}
+        className={clsx(
+          'mt-2 flex h-8 w-full items-center justify-center gap-2 rounded-lg border border-seam',
+          isHeld ? 'bg-brass text-on-brass' : 'bg-nap text-chalk hover:border-dust',
+        )}
+      >
+        Hold to see the other <kbd className="font-mono text-[12px] font-semibold">C</kbd>
+      </button>
+    </>
+  );
+}
+
+/** Groups, and differences of one, that are shown at first. */
+const FIRST_GROUPS = 30;
+const FIRST_ENTRIES = 8;
+
+function Differences({ desk }: { desk: Desk }) {
+  const other = useOther();
+  const base = useComparing((state) => state.base);
+  const name = useNameOfOther();
+  const told = other?.told;
+  const groups = useMemo(() => (told ? compare(base ?? desk, desk, told) : null), [base, desk, told]);
+  const [isAll, setAll] = useState(false);
+  if (!groups) return null;
+  const all = groups.flatMap(({ entries }) => entries);
+  const open = all.filter(({ isTaken }) => !isTaken);
+  if (all.length === 0) return <p className="mt-4 text-dust">Nothing differs.</p>;
+  const shown = isAll ? groups : groups.slice(0, FIRST_GROUPS);
+  return (
+    <div className="mt-5" data-differences={open.length}>
+      <header className="mb-1 flex items-baseline justify-between gap-3">
+        <h3 className="font-display text-[17px]">
+          {open.length === 0
+            ? 'All is taken'
+            : `${open.length} ${open.length === 1 ? 'difference' : 'differences'}`}
+        </h3>
+        <TakeAll entries={all} what="all" />
+      </header>
+      <p className="mb-1 grid grid-cols-2 gap-2 text-[12px] text-dust">
+        <span>Now</span>
+        <span className="truncate" title={name}>
+          {name}
+        </span>
+      </p>
+      {shown.map((group) => (
+        <Group key={group.key} group={group} />
+      ))}
+      {shown.length < groups.length && (
+        <button type="button" className="mt-4 text-brass hover:underline" onClick={() => setAll(true)}>
+          and {groups.length - shown.length} more parts
+        </button>
+      )}
+    </div>
+  );
+}
+
+function take(entries: readonly Compared[], what: string): void {
+  const isBack = entries.every(({ isTaken }) => isTaken);
+  useDesk.getState().edit(takeCompared(`${isBack ? 'Give back' : 'Take'} ${what}`, entries));
+}
+
+/** Takes what is open of some; gives all back once all is taken. */
+function TakeAll({ entries, what }: { entries: readonly Compared[]; what: string }) {
+  const open = entries.filter(({ isTaken }) => !isTaken);
+  const word = open.length > 0 ? 'take' : 'give back';
+  return (
+    <button
+      type="button"
+      aria-label={`${word === 'take' ? 'Take' : 'Give back'} ${what === 'all' ? 'all' : `all of ${what.toLowerCase()}`}`}
+      className="shrink-0 text-[12px] text-brass hover:underline"
+      onClick={() =>
+        take(open.length > 0 ? open : entries, what === 'all' ? 'all that differs' : what.toLowerCase())
+      }
+    >
+      {word} {entries.length > 1 ? 'all' : 'it'}
+    </button>
+  );
+}
+
+function Group({ group: { title, entries } }: { group: ComparedGroup }) {
+  const [isAll, setAll] = useState(false);
+  const shown = isAll ? entries : entries.slice(0, FIRST_ENTRIES);
+  return (
+    <Section title={title} note={entries.length > 1 && <TakeAll entries={entries} what={title} />}>
+      {shown.map((entry) => (
+        <Difference key={entry.key} entry={entry} of={title} />
+      ))}
+      {shown.length < entries.length && (
+        <button
+          type="button"
+          className="justify-self-start text-[12px] text-brass hover:underline"
+          onClick={() => setAll(true)}
+        >
+          and {entries.length - shown.length} more
+        </button>
+      )}
+    </Section>
+  );
+}
+
+/** One thing that differs: what it is on each side, the one that is in force chosen. */
+function Difference({ entry, of }: { entry: Compared; of: string }) {
+  const { title, within, here, there, isTaken } = entry;
+  return (
+    <div className="mb-1.5" data-difference={title}>
+      <p className="truncate text-[12.5px]">
+        {title}
+        {within && <span className="ml-1.5 text-dust">{within}</span>}
+      </p>
+      <Segmented
+        label={`${title}${within ? `, ${within}` : ''}: ${of.toLowerCase()}`}
+        value={isTaken ? 'there' : 'here'}
+        areHalves
+        choices={[
+          { value: 'here', label: `Now: ${here.text}`, icon: <Value told={here} /> },
+          { value: 'there', label: `Other: ${there.text}`, icon: <Value told={there} /> },
+        ]}
+        onChange={(side) => {
+          if ((side === 'there') !== isTaken) take([entry], title.toLowerCase());
+        }}
+      />
+    </div>
+  );
+}
+
+function Value({ told: { text, colour } }: { told: Told }) {
+  const roles = useScene(({ scene }) => scene?.roles);
+  const paint = colour && isRole(colour) ? roles?.[colour] : colour;
+  return (
+    <>
+      {paint && (
+        <span
+          className="size-3 shrink-0 rounded-full border border-seam"
+          style={{ background: paint }}
+          aria-hidden
+        />
+      )}
+      <span className="truncate">{text}</span>
+    </>
+  );
+}
