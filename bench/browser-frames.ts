@@ -8,14 +8,17 @@ import { addDesk } from './browser-desk.ts';
 
 /** How smooth what is drawn stays while something is dragged. */
 
-/** Frames while one of 120 widgets, clocks with seconds and machine graphs, is dragged about for 300 moves. */
+/** Clocks with seconds and machine graphs. */
+export const liveKinds: readonly KindOnDesk[] = [
+  ['clock', 'line', { seconds: true }],
+  ['machine', 'rings', {}],
+  ['clock', 'hands', { seconds: true }],
+  ['machine', 'graph', {}],
+];
+
+/** Frames while one of 120 of those is dragged about for 300 moves. */
 export function dragAmongMany(page: Page, address: string): Promise<Frames> {
-  return dragAmong(page, address, [
-    ['clock', 'line', { seconds: true }],
-    ['machine', 'rings', {}],
-    ['clock', 'hands', { seconds: true }],
-    ['machine', 'graph', {}],
-  ]);
+  return dragAmong(page, address, liveKinds);
 }
 
 /** The same among all kinds and faces. */
@@ -29,16 +32,16 @@ export function dragAmongMixed(page: Page, address: string): Promise<Frames> {
 
 export interface Frames {
   share: number;
+  perSecond: number;
   at95: number;
   /** ms */
   worst: number;
 }
 
-async function dragAmong(
-  page: Page,
-  address: string,
-  kinds: readonly (readonly [WidgetType, string, Record<string, unknown>])[],
-): Promise<Frames> {
+type KindOnDesk = readonly [WidgetType, string, Record<string, unknown>];
+
+/** Puts a desk with 120 widgets of some kinds on the shelf; gives its id. */
+export function addMany(address: string, name: string, kinds: readonly KindOnDesk[]): Promise<string> {
   const base = bareDesk();
   const widgets = Array.from({ length: 120 }, (_, index) => {
     const [type, face, options] = kinds[index % kinds.length] ?? ['clock', 'line', {}];
@@ -52,8 +55,11 @@ async function dragAmong(
       scale: 0.34,
     };
   });
-  const id = await addDesk(address, { ...base, name: 'Many', widgets });
-  await page.goto(`${address}/desk/${id}`);
+  return addDesk(address, { ...base, name, widgets });
+}
+
+async function dragAmong(page: Page, address: string, kinds: readonly KindOnDesk[]): Promise<Frames> {
+  await page.goto(`${address}/desk/${await addMany(address, 'Many', kinds)}`);
   const part = handle(page, 'w54');
   await part.waitFor();
   return dragAbout(page, await centreOf(part));
@@ -85,7 +91,8 @@ async function dragAbout(page: Page, { x, y }: { x: number; y: number }): Promis
   return frames;
 }
 
-async function startFrames(page: Page): Promise<void> {
+/** Begins to count frames. */
+export async function startFrames(page: Page): Promise<void> {
   // As text: the compiler's helpers for named functions are not known in the page.
   await page.evaluate(`
     window.frameTimes = [];
@@ -99,11 +106,12 @@ async function startFrames(page: Page): Promise<void> {
 }
 
 /** The share of frames within 20 ms, and the one at 95 %. */
-async function framesSince(page: Page): Promise<Frames> {
+export async function framesSince(page: Page): Promise<Frames> {
   const frames = ((await page.evaluate('window.frameTimes')) as number[]).slice(2);
   const sorted = frames.toSorted((a, b) => a - b);
   return {
     share: frames.filter((ms) => ms <= 20).length / frames.length,
+    perSecond: (1000 * frames.length) / frames.reduce((sum, ms) => sum + ms, 0),
     at95: sorted[Math.floor(sorted.length * 0.95)] ?? NaN,
     worst: sorted.at(-1) ?? NaN,
   };

@@ -9,6 +9,7 @@ import {
   type Frames,
 } from './browser-frames.ts';
 import { firstSight } from './browser-first-sight.ts';
+import { looksRows, playCompared, wearPointedAt } from './browser-looks.ts';
 import { frameLoad, liveLoad, spectrumLoad } from './browser-loads.ts';
 import { firstUse, legibilityAfterChange, openLarge, scriptSize } from './browser-waits.ts';
 import type { Row } from './row.ts';
@@ -36,9 +37,12 @@ export async function benchBrowser(): Promise<Row[]> {
     const mixed = await alone(dragAmongMixed);
     const bare = await alone((page) => dragOnBarePage(page));
     const large = await alone(openLarge);
+    const worn = await alone(wearPointedAt);
+    const played = await alone(playCompared);
     const sights = await firstSight(browser);
     return [
       ...rowsOf({ first, frames, dock, script, fresh, live, spectrum, frame, windows, mixed, bare, large }),
+      ...looksRows(worn, played),
       ...sights,
     ];
   } finally {

@@ -73,16 +73,22 @@ const shots: Shot[] = [
     prepare: (page) => page.getByRole('button', { name: 'All screens side by side' }).click(),
   },
   {
-    name: 'history',
-    path: '/desk/sound-room',
+    name: 'studio-compare',
+    path: '/desk/dawn-count',
     async prepare(page) {
-      await page.keyboard.press('Control+a');
-      await page.keyboard.press('l');
-      await page.keyboard.press('l');
-      await page.keyboard.press('Shift+ArrowLeft');
-      await page.getByRole('button', { name: /menu of the desk/ }).click();
-      await page.getByRole('menuitem', { name: 'History' }).click();
-      await page.locator('[data-history-picture]').waitFor();
+      await page.keyboard.press('Shift+C');
+      await page.getByRole('combobox', { name: 'Compare with', exact: true }).click();
+      await page.getByRole('option', { name: 'Another desk' }).click();
+      await page.getByRole('combobox', { name: 'Which to compare with' }).click();
+      await page.getByRole('option', { name: 'Night watch' }).click();
+      await page.locator('[data-other] img[data-backdrop]').last().waitFor();
+      await page.waitForFunction(() => {
+        const last = [...document.querySelectorAll<HTMLImageElement>('[data-other] img[data-backdrop]')].at(
+          -1,
+        );
+        return last?.complete && last.naturalWidth > 0;
+      });
+      await untilDrawn(page);
     },
   },
   {

@@ -35,6 +35,7 @@ export const deskActs = {
   'tile-halves': { title: 'Tile windows in halves', icon: 'application-x-executable' },
   'tile-grid': { title: 'Tile windows in a grid', icon: 'application-x-executable' },
   'tile-stack': { title: 'Tile windows, one beside a stack', icon: 'application-x-executable' },
+  'next-arrangement': { title: 'Next arrangement', icon: 'computer' },
   'next-backdrop': { title: 'Next backdrop', icon: 'image-x-generic' },
   effects: { title: 'Effects off or on', icon: 'applications-graphics' },
   quiet: { title: 'Quiet: no sound, no motion', icon: 'weather-clear-night' },

@@ -55,6 +55,38 @@ withApp('arrangements', ({ server, open }) => {
     expect(await xOf(page, 'one')).to.equal(day);
   });
 
+  it('come one after another by a key of the desk while it is used, and are kept', async () => {
+    const { page, id } = await opened('By a key');
+    await keep(page, 'Left');
+    await keep(page, 'Right');
+    await drag(page, handle(page, 'one'), { x: 240, y: 0 });
+    await untilKept(page);
+    const { desk } = await stored(server, id);
+    const keys = [{ act: 'next-arrangement' as const, shortcut: 'Ctrl+Alt+A' }];
+    const other = await addDesk(server, { ...desk, name: 'By a key, too', keys });
+    const live = await open(`/live/${other}`);
+    const clock = live.locator('[data-widget="one"]').first();
+    await clock.waitFor();
+    const right = (await clock.boundingBox())?.x ?? NaN;
+    await live.keyboard.press('Control+Alt+a');
+    await live.getByText('Left is on.').waitFor();
+    const left = (await clock.boundingBox())?.x ?? NaN;
+    expect(left).to.be.below(right - 100);
+    await live.waitForFunction(
+      async ([address, which]) => {
+        const answer = (await (await fetch(`${address}/api/desks/${which}`)).json()) as {
+          desk: { arrangements: { standing: string; list: { id: string; name: string }[] } };
+        };
+        const { standing, list } = answer.desk.arrangements;
+        return list.find((one) => one.id === standing)?.name === 'Left';
+      },
+      [server.address, other],
+    );
+    await live.keyboard.press('Control+Alt+a');
+    await live.getByText('Right is on.').waitFor();
+    expect((await clock.boundingBox())?.x).to.equal(right);
+  });
+
   it('are on by themselves in a half and on a workspace, in live too; what is moved then goes to them', async () => {
     const { page, id } = await opened('By itself');
     await keep(page, 'Usual');

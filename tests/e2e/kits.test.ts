@@ -2,6 +2,7 @@ import { readFile, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect } from 'chai';
+import type { Kit } from '../../core/desk/kits/kit.ts';
 import type { Page } from 'playwright-core';
 import { ourKits } from '../../core/kits/ours.ts';
 import { addDesk, handle, stored, untilKept, withApp } from '../support/app.ts';
@@ -124,6 +125,39 @@ withApp('kits', ({ server, open }) => {
     // The first page hears of it.
     await mine.waitFor();
     await other.close();
+  });
+
+  it('tell what is otherwise in a newer version before it is taken up; their details can be said otherwise', async () => {
+    const page = await amongKits('night-watch');
+    await page.getByRole('textbox', { name: 'Name of the kit' }).fill('Two nights');
+    await page.getByRole('button', { name: 'Keep as a kit' }).click();
+    const mine = page.locator('[data-look]', { hasText: 'Two nights' });
+    await mine.click();
+    await page.getByRole('button', { name: 'Undo: Wear Two nights' }).waitFor();
+    // Only what is said of it changes: there is nothing to take up.
+    await page.getByRole('button', { name: /^Details/ }).click();
+    await page.getByRole('textbox', { name: 'Its maker' }).fill('The west hide');
+    await page.keyboard.press('Enter');
+    await page.getByText('By The west hide.').waitFor();
+    expect(await page.getByRole('button', { name: 'Take it up' }).count()).to.equal(0);
+    const kits = (await (await fetch(`${server.address}/api/kits`)).json()) as { id: string; name: string }[];
+    const { id = '' } = kits.find(({ name }) => name === 'Two nights') ?? {};
+    const kit = (await (await fetch(`${server.address}/api/kits/${id}`)).json()) as Kit;
+    expect(kit.by).to.equal('The west hide');
+    const finish = { ...kit.desk.look.finish, radius: kit.desk.look.finish.radius + 5 };
+    const newer = { ...kit, desk: { ...kit.desk, look: { ...kit.desk.look, finish } } };
+    await fetch(`${server.address}/api/kits/${id}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(newer),
+    });
+    const before = finish.radius - 5;
+    await page.getByText(`Corner radius ${before} px → ${finish.radius} px`).first().waitFor();
+    await page.getByRole('button', { name: 'Take it up' }).click();
+    await page.getByRole('button', { name: 'Undo: Take up the newer Two nights' }).waitFor();
+    await page.getByRole('button', { name: 'Take it up' }).waitFor({ state: 'detached' });
+    await untilKept(page);
+    expect((await stored(server, 'night-watch')).desk.look.finish.radius).to.equal(finish.radius);
   });
 
   it('lists what would not follow, and brings it in', async () => {

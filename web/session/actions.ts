@@ -10,6 +10,7 @@ import { isSessionAct, sessionActs } from '../../core/values/acts.ts';
 import { persist } from '../later.ts';
 import type { DeskActions, MenuAsked } from '../render/actions.ts';
 import { toast } from '../ui/toast.ts';
+import { chooseNextArrangement } from './arrangements.ts';
 import { useConditions } from './conditions.ts';
 import { presentDesk, useDesk } from './desk.ts';
 import { keepLately } from './lately.ts';
@@ -29,7 +30,7 @@ export function usedOn(next: Page): void {
   page = next;
 }
 
-/** What pressing things does wherever the open desk is used: conditions change; of the document only timers, what is ticked and what is written. */
+/** What pressing things does wherever the open desk is used: conditions change; of the document only timers, what is ticked and written, and which arrangement is on. */
 export const deskActions: DeskActions = {
   turnMenu(menu, asked = {}) {
     const { open, setOpen } = useConditions.getState();
@@ -122,6 +123,7 @@ const performs: Record<OwnAct, (asked?: MenuAsked) => void> = {
   'front-menus': (asked) => deskActions.turnMenu('frontMenu', { ...asked, index: 0 }),
   'next-workspace': () => stepWorkspace(1),
   'previous-workspace': () => stepWorkspace(-1),
+  'next-arrangement': chooseNextArrangement,
   'next-backdrop': nextBackdrop,
   effects: () => useConditions.setState(({ isPlain }) => ({ isPlain: !isPlain })),
   quiet: turnQuiet,

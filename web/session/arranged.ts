@@ -1,3 +1,5 @@
+import { produce } from 'immer';
+import { shareUnchanged } from '../../core/values/share.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Edit } from '../../core/desk/edits/edit.ts';
 import type { History } from '../../core/desk/history.ts';
@@ -32,6 +34,10 @@ export function asArranged(history: History<Desk>): History<Desk> {
 export function whileArranged(desk: Desk, { label, apply }: Edit): Edit {
   const on = arrangementNow(desk);
   if (on === null || desk.arrangements.standing === on) return { label, apply };
+  const arranged = standingAs(desk, on);
+  const changed = produce(arranged, apply);
+  // What changes nothing leaves the document where it stands.
+  if (shareUnchanged(arranged, changed) === arranged) return { label, apply: () => undefined };
   return {
     label,
     apply(draft) {

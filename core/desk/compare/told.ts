@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { factsOf } from '../../backdrop/names.ts';
+import { factsOf, motifNames } from '../../backdrop/names.ts';
 import { setTitles } from '../../icons/schema.ts';
 import { itemKinds } from '../../items/list.ts';
 import type { AnyItemKind, AnyWidgetKind } from '../../kinds/kind.ts';
@@ -106,7 +106,8 @@ function toldThing(schema: z.ZodType | null, value: object, names: Names): strin
   const record = value as Readonly<Record<string, unknown>>;
   const { kind, motif, type } = record;
   if (typeof type === 'string') return titleOfKind(type) ?? type;
-  if (kind === 'motif' && typeof motif === 'string') return factsOf(motif as never).title;
+  const drawn = kind === 'motif' && motifNames.find((one) => one === motif);
+  if (drawn) return factsOf(drawn).title;
   const name = record['name'] ?? record['Name'];
   if (typeof name === 'string' && name !== '') return name;
   const variant = fieldsOfVariant(schema, record);

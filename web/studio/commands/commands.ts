@@ -1,4 +1,4 @@
-import { chooseArrangement } from '../parts/arrangements.ts';
+import { chooseArrangement } from '../../session/arrangements.ts';
 import { api } from '../../api/client.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';

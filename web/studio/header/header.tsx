@@ -6,7 +6,7 @@ import { LedgeMark } from '../../render/kit/icons.tsx';
 import type { SavingState } from '../../session/saving/saver.ts';
 import { arrangementNow } from '../../session/arranged.ts';
 import { useConditions } from '../../session/conditions.ts';
-import { chooseArrangement } from '../parts/arrangements.ts';
+import { chooseArrangement } from '../../session/arrangements.ts';
 import { useDesk } from '../../session/desk.ts';
 import { useScene } from '../../session/scene.ts';
 import { HeardNow } from '../../session/sound/heard-now.tsx';

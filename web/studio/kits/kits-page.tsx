@@ -1,7 +1,6 @@
 import clsx from 'clsx';
-import { Check, Download, FileUp, Trash2 } from 'lucide-react';
-import { nanoid } from 'nanoid';
-import { useMemo, useState } from 'react';
+import { Check } from 'lucide-react';
+import { useMemo } from 'react';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
@@ -10,26 +9,25 @@ import { edit, startHistory } from '../../../core/desk/history.ts';
 import { nameOfPart } from '../../../core/desk/part-names.ts';
 import { partsOf } from '../../../core/desk/parts.ts';
 import { kitKindOf, kitKinds, type Kit } from '../../../core/desk/kits/kit.ts';
-import { MOST_IN_KIT, wears } from '../../../core/desk/ready/ready.ts';
-import { kitOf } from '../../../core/desk/kits/mannequin.ts';
 import { changesBy } from '../../../core/kits/changes.ts';
-import { KIT_ENDING, BUNDLE_ENDING } from '../../../core/bundle/bundle.ts';
-import { api } from '../../api/client.ts';
 import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
-import { loadLooks, useLooks } from '../../session/looks.ts';
-import { allKits, loadKits, useKits } from '../../session/kits.ts';
+import { useKits } from '../../session/kits.ts';
 import { useConditions } from '../../session/conditions.ts';
-import { Button, IconButton } from '../../ui/buttons.tsx';
-import { FileButton } from '../../ui/file-button.tsx';
+import { Button } from '../../ui/buttons.tsx';
 import { Section } from '../../ui/section.tsx';
-import { box } from '../../ui/box.ts';
-import { toast } from '../../ui/toast.ts';
-import { editAndSay } from '../parts/said-undo.ts';
+import { useRested } from '../../ui/use-rested.ts';
+import { editAndSay } from '../../session/said-undo.ts';
+import { Details, KeepDress, Manage, Newer } from './kept-kits.tsx';
 import { setTicks, useWearing, wear, wornOf } from './wearing.ts';
+
+/** Ms that a kit is pointed at before it is worked out what it would change. */
+const REST = 150;
 
 /** What a kit would change; and how this desk's dress becomes one. */
 export default function KitsPage() {
   const told = useWearing((state) => state.told);
+  // That the stage wears it comes before what is said of it.
+  const weighed = useRested(told, REST);
   const desk = useDeskAsItIs();
   const { kept, failure } = useKits();
   if (!desk) return null;
@@ -51,10 +49,11 @@ export default function KitsPage() {
           {isKept && <Manage kit={told} desk={desk} />}
         </div>
       )}
+      {told && isKept && <Details key={`${told.id} ${told.version}`} kit={told} />}
       <Newer desk={desk} />
-      {told && <Consequences kit={told} desk={desk} />}
-      <Strays desk={desk} />
-      <Keep desk={desk} />
+      {weighed && <Consequences kit={weighed} desk={desk} />}
+      <Strays kit={weighed} desk={desk} />
+      <KeepDress desk={desk} />
     </>
   );
 }
@@ -174,21 +173,20 @@ function Consequences({ kit, desk }: { kit: Kit; desk: Desk }) {
 const MOST_NOTES = 6;
 
 /** Parts whose own colours or finishes don't follow, as the desk is now or would be. */
-function Strays({ desk }: { desk: Desk }) {
-  const told = useWearing((state) => state.told);
+function Strays({ kit, desk }: { kit: Kit | null; desk: Desk }) {
   const ticks = useWearing((state) => state.ticks);
   const ids = useMemo(() => {
-    if (!told) return strayParts(desk);
-    const put = edits.wearKit(told, wornOf(told, ticks));
+    if (!kit) return strayParts(desk);
+    const put = edits.wearKit(kit, wornOf(kit, ticks));
     return strayParts(edit(startHistory(desk), put.label, put.apply).present);
-  }, [desk, told, ticks]);
+  }, [desk, kit, ticks]);
   const parts = partsOf(desk).filter(({ id }) => ids.includes(id));
   if (parts.length === 0) return null;
   const bringIn = (some: readonly string[], what: string) =>
     editAndSay(named(`Bring in ${what}`, edits.follow(some)), `${what} follows the desk.`);
   return (
     <Section
-      title={told ? 'Would stay as they are' : 'Strays'}
+      title={kit ? 'Would stay as they are' : 'Strays'}
       note={
         <button
           type="button"
@@ -215,160 +213,5 @@ function Strays({ desk }: { desk: Desk }) {
         </p>
       ))}
     </Section>
-  );
-}
-
-/** A newer version of the kit that is worn. */
-function Newer({ desk: { wears } }: { desk: Desk }) {
-  const kits = useKits();
-  const kit = allKits(kits).find(({ id }) => id === wears?.kit);
-  if (!wears) return null;
-  return (
-    <p className="mb-4 flex items-center gap-2 text-dust">
-      <span className="min-w-0 truncate">
-        Wears {wears.name}
-        {kit && kit.version > wears.version ? `, of which there is a newer version` : ''}
-      </span>
-      {kit && kit.version > wears.version && (
-        <Button
-          className="ml-auto shrink-0"
-          onClick={() =>
-            editAndSay(
-              named(`Take up the newer ${kit.name}`, edits.wearKit(kit, wears.kinds)),
-              `Wears ${kit.name} as it is now.`,
-            )
-          }
-        >
-          Take it up
-        </Button>
-      )}
-    </p>
-  );
-}
-
-/** Says what came of some work with kits. */
-async function attempt(work: () => Promise<unknown>, done: string): Promise<void> {
-  try {
-    await work();
-    toast.success(done);
-  } catch (error) {
-    toast.error((error as Error).message);
-  }
-  await loadKits();
-}
-
-/** What can be done with a kit that was kept. */
-function Manage({ kit, desk }: { kit: Kit; desk: Desk }) {
-  return (
-    <>
-      <Button
-        onClick={() =>
-          void attempt(() => api.changeKit(kitOf(desk, kit)), `${kit.name} has this desk’s dress now.`)
-        }
-      >
-        Renew from this desk
-      </Button>
-      <a
-        href={api.kitBundleAddress(kit.id)}
-        download
-        aria-label={`Save ${kit.name} as a file`}
-        data-tip="Save as a file"
-        className="grid size-8 place-items-center rounded-lg text-dust hover:bg-nap hover:text-chalk"
-      >
-        <Download size={16} />
-      </a>
-      <IconButton
-        label={`Take ${kit.name} off the shelf`}
-        className="hover:!text-rust"
-        onClick={() =>
-          void attempt(async () => {
-            await api.removeKit(kit.id);
-            useWearing.setState({ told: null });
-          }, `${kit.name} is off the shelf.`)
-        }
-      >
-        <Trash2 size={16} />
-      </IconButton>
-    </>
-  );
-}
-
-/** This desk's dress, kept for all desks; and kits from files. */
-function Keep({ desk }: { desk: Desk }) {
-  const [name, setName] = useState('');
-  const [by, setBy] = useState('');
-  const [notes, setNotes] = useState('');
-  const ticks = useWearing((state) => state.ticks);
-  const kinds = kitKinds.filter(({ key }) => ticks.has(key)).map(({ key }) => key);
-  const wanted = name.trim() || desk.name;
-  const keep = () =>
-    attempt(async () => {
-      await loadLooks();
-      // Those looks of one's own that the desk wears go with it.
-      const looks =
-        useLooks
-          .getState()
-          .own?.filter((look) => wears(desk, look))
-          .slice(0, MOST_IN_KIT) ?? [];
-      const facts = { id: nanoid(12), name: wanted, version: 1, by: by.trim(), notes, looks, kinds };
-      await api.addKit(kitOf(desk, facts));
-      setName('');
-      setNotes('');
-    }, `${wanted} is kept, for all desks.`);
-  return (
-    <Section title="Keep this desk’s dress" note={`${kinds.length} of ${kitKinds.length} kinds`}>
-      <form
-        className="grid gap-2"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void keep();
-        }}
-      >
-        <Text label="Name of the kit" value={name} placeholder={desk.name} most={120} onChange={setName} />
-        <Text label="Made by" value={by} placeholder="Made by" most={120} onChange={setBy} />
-        <Text label="Notes on the kit" value={notes} placeholder="Notes" most={2000} onChange={setNotes} />
-        <div className="flex flex-wrap gap-2">
-          <Button type="submit" disabled={kinds.length === 0}>
-            Keep as a kit
-          </Button>
-          <FileButton
-            label="Kit file"
-            accept={`${KIT_ENDING},${BUNDLE_ENDING}`}
-            onFile={(file) => void attempt(() => api.importKit(file), `${file.name} is among the kits.`)}
-          >
-            <FileUp size={15} /> From a file
-          </FileButton>
-        </div>
-      </form>
-      <p className="text-[12px] text-dust">
-        A kit has how things look, for all desks: no texts, places, addresses or applications of yours go with
-        it.
-      </p>
-    </Section>
-  );
-}
-
-function Text({
-  label,
-  value,
-  placeholder,
-  most,
-  onChange,
-}: {
-  label: string;
-  value: string;
-  placeholder: string;
-  most: number;
-  onChange: (value: string) => void;
-}) {
-  return (
-    <input
-      aria-label={label}
-      value={value}
-      placeholder={placeholder}
-      maxLength={most}
-      onChange={(event) => onChange(event.target.value)}
-      className={box}
-    />
   );
 }

@@ -4,7 +4,7 @@ import { named } from '../../../core/desk/edits/edit.ts';
 import { kitKinds, type Kit } from '../../../core/desk/kits/kit.ts';
 import { useDesk } from '../../session/desk.ts';
 import { prepareDrawing } from '../../session/drawing.ts';
-import { editAndSay } from '../parts/said-undo.ts';
+import { editAndSay } from '../../session/said-undo.ts';
 
 /** Which kit is in hand, and which kinds of what it has are worn. */
 interface Wearing {

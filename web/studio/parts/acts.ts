@@ -24,7 +24,7 @@ import { presentDesk, useDesk } from '../../session/desk.ts';
 import { currentScreen } from '../../stores/screen.ts';
 import { useScene } from '../../session/scene.ts';
 import { useView } from '../../stores/view.ts';
-import { editAndSay } from './said-undo.ts';
+import { editAndSay } from '../../session/said-undo.ts';
 
 /** What a person can do to the desk, whether by key, menu, command or button. */
 

@@ -5,7 +5,7 @@ import type { Target } from '../../../core/desk/ready/topic.ts';
 import { topics, type TopicKey } from '../../../core/desk/ready/topics.ts';
 import type { Look } from '../../../core/look/schema.ts';
 import { useDesk } from '../../session/desk.ts';
-import { editAndSay } from '../parts/said-undo.ts';
+import { editAndSay } from '../../session/said-undo.ts';
 
 /** One of the looks that are paged through. */
 export interface Paged {

@@ -13,7 +13,7 @@ import { useConditions } from '../../session/conditions.ts';
 import { useDesk } from '../../session/desk.ts';
 import { Button } from '../../ui/buttons.tsx';
 import { openCompare, type With } from '../compare/comparing.ts';
-import { editAndSay } from '../parts/said-undo.ts';
+import { editAndSay } from '../../session/said-undo.ts';
 
 /** A state that can be gone back to. */
 interface Row {

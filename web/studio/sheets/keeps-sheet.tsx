@@ -13,7 +13,7 @@ import { keepNow } from '../../session/keeps.ts';
 import { Button, IconButton } from '../../ui/buttons.tsx';
 import { box } from '../../ui/box.ts';
 import { openCompare } from '../compare/comparing.ts';
-import { editAndSay } from '../parts/said-undo.ts';
+import { editAndSay } from '../../session/said-undo.ts';
 
 /** Named states of the desk, kept for good: one more, and those there are, each a press away. */
 export function KeepsSheet({ onDone }: { onDone: () => void }) {

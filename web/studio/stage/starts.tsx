@@ -11,7 +11,7 @@ import { useConditions } from '../../session/conditions.ts';
 import { presentDesk, useDesk } from '../../session/desk.ts';
 import { useView } from '../../stores/view.ts';
 import { IconButton } from '../../ui/buttons.tsx';
-import { editAndSay } from '../parts/said-undo.ts';
+import { editAndSay } from '../../session/said-undo.ts';
 import { browserKeep } from '../../browser-keep.ts';
 
 const AWAY = 'velvet-ledge:starts-away';

@@ -13,7 +13,7 @@ import { findAllMends, useJudging, useLegibility } from '../../../stores/legibil
 import { together } from '../../../../core/desk/edits/edit.ts';
 import { Button } from '../../../ui/buttons.tsx';
 import { toast } from '../../../ui/toast.ts';
-import { editAndSay } from '../../parts/said-undo.ts';
+import { editAndSay } from '../../../session/said-undo.ts';
 import { editOfMend, keyOf, Mends } from '../../legibility/mends.tsx';
 import { Section } from '../../../ui/section.tsx';
 import { SwitchField } from '../../../ui/choice.tsx';

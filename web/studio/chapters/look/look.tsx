@@ -1,5 +1,5 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import { editAndSay } from '../../parts/said-undo.ts';
+import { editAndSay } from '../../../session/said-undo.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { strayParts } from '../../../../core/desk/edits/parts.ts';
 import { Look as LookSchema, type HalfBy, type Look } from '../../../../core/look/schema.ts';

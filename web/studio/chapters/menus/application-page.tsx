@@ -15,7 +15,7 @@ import { FileButton } from '../../../ui/file-button.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 import { Fields } from '../../form/form.tsx';
 import { takeOwnIcon } from '../../pictures/own-icon.ts';
-import { editAndSay } from '../../parts/said-undo.ts';
+import { editAndSay } from '../../../session/said-undo.ts';
 import { UsedBy } from '../../parts/used-by.tsx';
 import { saveBytes } from '../../pictures/download.ts';
 

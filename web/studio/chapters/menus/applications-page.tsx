@@ -19,7 +19,7 @@ import { readInWorker } from '../../../workers/files.ts';
 import { WorkProblem } from '../../../workers/remote.ts';
 import { toast } from '../../../ui/toast.ts';
 import { saveBytes } from '../../pictures/download.ts';
-import { editAndSay } from '../../parts/said-undo.ts';
+import { editAndSay } from '../../../session/said-undo.ts';
 import { ApplicationPage } from './application-page.tsx';
 import { ApplicationMark } from './application-mark.tsx';
 

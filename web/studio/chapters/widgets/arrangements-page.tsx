@@ -20,7 +20,7 @@ import { OrderedList } from '../../../ui/ordered-list.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 import { openCompare } from '../../compare/comparing.ts';
-import { chooseArrangement } from '../../parts/arrangements.ts';
+import { chooseArrangement } from '../../../session/arrangements.ts';
 
 /** What stands where, by name: the ones there are, and one more of how the desk stands now. */
 export function ArrangementsPage({ desk }: { desk: Desk }) {

@@ -6,7 +6,7 @@ import { partsOf } from '../../../../core/desk/parts.ts';
 import { partsOn } from '../../../../core/scene/parts.ts';
 import type { SceneScreen } from '../../../../core/scene/scene.ts';
 import { useDesk } from '../../../session/desk.ts';
-import { editAndSay } from '../../parts/said-undo.ts';
+import { editAndSay } from '../../../session/said-undo.ts';
 
 /** Marks the parts of a screen that don't follow what the desk wears, while kits are looked at; a press brings one in. */
 export function StraysLayer({ screen, scale }: { screen: SceneScreen; scale: number }) {

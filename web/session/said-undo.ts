@@ -1,6 +1,6 @@
-import type { Edit } from '../../../core/desk/edits/edit.ts';
-import { useDesk } from '../../session/desk.ts';
-import { toast } from '../../ui/toast.ts';
+import type { Edit } from '../../core/desk/edits/edit.ts';
+import { useDesk } from './desk.ts';
+import { toast } from '../ui/toast.ts';
 
 /** Does something and says so, with a way back that undoes just that, whatever came since. False when it was not taken. */
 export function editAndSay(edit: Edit, sentence: string): boolean {
