@@ -88,7 +88,6 @@ const shots: Shot[] = [
         );
         return last?.complete && last.naturalWidth > 0;
       });
-      await untilDrawn(page);
     },
   },
   {
