@@ -153,11 +153,23 @@ withApp('comparing', ({ server, open: openPage }) => {
       ...oneClock('Other one'),
       widgets: [clockAt('clock', fromCorner(100, 100)), clockAt('fourth', fromCorner(700, 300))],
     });
+    await addDesk(server, oneClock('Counter'));
     const id = await addDesk(server, oneClock('Side by side'));
     const page = await openPage(`/desk/${id}`);
     await handle(page, 'clock').waitFor();
     await page.keyboard.press('Shift+C');
     await choose(page, 'Another desk', 'Other one');
+    await there(page).waitFor();
+    // The list that has the focus does not take the key for a name.
+    const hold = page.getByRole('button', { name: /^Hold to see the other/, pressed: true });
+    await page.keyboard.down('c');
+    await hold.waitFor();
+    await page.keyboard.up('c');
+    await hold.waitFor({ state: 'detached' });
+    await page
+      .getByRole('combobox', { name: 'Which to compare with' })
+      .filter({ hasText: 'Other one' })
+      .waitFor();
     await page.getByRole('radio', { name: 'Side by side', exact: true }).click();
     await there(page).waitFor();
     await drawn(page);

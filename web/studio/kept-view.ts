@@ -3,7 +3,7 @@ import { useDesk } from '../session/desk.ts';
 import { useStage } from '../stores/stage.ts';
 import { setStartColour, useStartColour } from './chapters/palette/view.ts';
 import { With, compareWith, useComparing, ways } from './compare/comparing.ts';
-import { useView } from '../stores/view.ts';
+import { amongCompared, useView } from '../stores/view.ts';
 import { browserKeep, readKept } from '../browser-keep.ts';
 
 /** Where somebody was on a desk is kept for it in this browser: chapter, page, screen, how near, and what its palettes are drawn from. */
@@ -35,7 +35,7 @@ export function keepView(id: string): () => void {
     useStage.setState(stage);
     if (compared) {
       useComparing.setState({ way: compared.way, at: compared.at });
-      if (compared.with) compareWith(compared.with);
+      if (compared.with && amongCompared(kept)) compareWith(compared.with);
     }
   }
   const keep = () => {

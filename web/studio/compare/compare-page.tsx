@@ -1,6 +1,6 @@
 import clsx from 'clsx';
 import { format } from 'date-fns/format';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type KeyboardEvent } from 'react';
 import {
   compare,
   takeCompared,
@@ -16,10 +16,19 @@ import { api } from '../../api/client.ts';
 import { arrangementNow } from '../../session/arranged.ts';
 import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
 import { useDesk } from '../../session/desk.ts';
+import { matchesKeys } from '../../session/keys/key-match.ts';
 import { useScene } from '../../session/scene.ts';
 import { Segmented, SelectField } from '../../ui/choice.tsx';
 import { Row, Section } from '../../ui/section.tsx';
-import { compareWith, useComparing, useNameOfOther, useOther, type Way, type With } from './comparing.ts';
+import {
+  HOLD_KEY,
+  compareWith,
+  useComparing,
+  useNameOfOther,
+  useOther,
+  type Way,
+  type With,
+} from './comparing.ts';
 
 /** With what the desk is compared, how that is seen, and what differs: each to be taken by itself. */
 export default function ComparePage() {
@@ -103,6 +112,15 @@ function useThere(desk: Desk): { there: Record<Of, readonly With[]>; failure: st
 const keyOf = (other: With): string =>
   other.of === 'opened' ? '' : 'number' in other ? String(other.number) : other.id;
 
+/** A closed list that has the focus takes letters for names in it: the key that shows the other is none. */
+function holdFromList(event: KeyboardEvent<HTMLElement>): void {
+  const isClosed = event.target instanceof HTMLElement && event.target.ariaExpanded === 'false';
+  if (!isClosed || !matchesKeys(event.nativeEvent, HOLD_KEY) || !useComparing.getState().with) return;
+  event.preventDefault();
+  event.stopPropagation();
+  useComparing.setState({ isHeld: true });
+}
+
 function Choosing({ desk }: { desk: Desk }) {
   const other = useComparing((state) => state.with);
   const { there, failure } = useThere(desk);
@@ -120,7 +138,7 @@ function Choosing({ desk }: { desk: Desk }) {
     if (next) compareWith(next);
   };
   return (
-    <div className="grid gap-1">
+    <div className="grid gap-1" onKeyDownCapture={holdFromList}>
       <Row label="With">
         <SelectField
           label="Compare with"
@@ -188,7 +206,7 @@ function Seeing() {
           isHeld ? 'bg-brass text-on-brass' : 'bg-nap text-chalk hover:border-dust',
         )}
       >
-        Hold to see the other <kbd className="font-mono text-[12px] font-semibold">C</kbd>
+        Hold to see the other <kbd className="font-mono text-[12px] font-semibold">{HOLD_KEY}</kbd>
       </button>
     </>
   );

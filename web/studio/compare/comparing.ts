@@ -24,6 +24,9 @@ export type With = z.infer<typeof With>;
 export const ways = ['line', 'side', 'held'] as const;
 export type Way = (typeof ways)[number];
 
+/** Shows the other for as long as it is held. */
+export const HOLD_KEY = 'C';
+
 interface Comparing {
   with: With | null;
   way: Way;

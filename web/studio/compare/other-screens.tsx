@@ -16,7 +16,7 @@ import { useEyes } from '../chapters/palette/view.ts';
 import type { Camera } from '../stage/camera/camera.ts';
 import type { Shown } from '../stage/camera/stage-view.ts';
 import { eyesFilter } from '../stage/layers/eyes.tsx';
-import { useComparing, useNameOfOther, useOther } from './comparing.ts';
+import { HOLD_KEY, useComparing, useNameOfOther, useOther } from './comparing.ts';
 
 interface Placing {
   shown: Shown;
@@ -237,7 +237,7 @@ function useRelease(): void {
   useEffect(() => {
     const release = () => useComparing.setState({ isHeld: false });
     const onKeyUp = ({ key }: KeyboardEvent) => {
-      if (key.toLowerCase() === 'c') release();
+      if (key.toUpperCase() === HOLD_KEY) release();
     };
     document.addEventListener('keyup', onKeyUp);
     addEventListener('blur', release);

@@ -8,7 +8,7 @@ import { presentDesk, useDesk } from '../../../session/desk.ts';
 import { lookAtHalf, useScene } from '../../../session/scene.ts';
 import type { Chapter } from '../chapter.ts';
 import { amongCompared, useView } from '../../../stores/view.ts';
-import { stopComparing, useComparing } from '../../compare/comparing.ts';
+import { HOLD_KEY, stopComparing, useComparing } from '../../compare/comparing.ts';
 import { pages } from './pages.tsx';
 import { showLegibility, useLegibilityShown } from './view.ts';
 
@@ -56,7 +56,7 @@ export const look: Chapter = {
       id: 'compare-held',
       title: 'While comparing: see the other for as long as the key is held',
       group: 'Stage',
-      keys: ['C'],
+      keys: [HOLD_KEY],
       isKeyOnly: true,
       isAvailable: () => amongCompared(useView.getState()) && useComparing.getState().with !== null,
       run: () => useComparing.setState({ isHeld: true }),

@@ -4,6 +4,7 @@ import { Maximize, Minus, Plus, SquareSplitHorizontal } from 'lucide-react';
 import { useScene } from '../../../session/scene.ts';
 import { useStage } from '../../../stores/stage.ts';
 import { amongCompared, amongKits, useView } from '../../../stores/view.ts';
+import { HOLD_KEY } from '../../compare/comparing.ts';
 import { usePaging } from '../../ready/paging.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { commandsById } from '../../commands/commands.ts';
@@ -25,7 +26,7 @@ const kitHints = [
 
 const compareHints = [
   ['← →', 'move the line'],
-  ['C', 'held: the other alone'],
+  [HOLD_KEY, 'held: the other alone'],
 ] as const;
 
 /** What keys do while the pointer is on the stage, and how near it is. */
