@@ -59,6 +59,12 @@ withApp('accessibility', ({ open }) => {
     await page.getByRole('heading', { name: 'Findings', level: 2 }).waitFor();
     await page.getByText('Looking…').first().waitFor({ state: 'detached' });
     await holds(page);
+    await page.keyboard.press('Shift+C');
+    await page.getByRole('combobox', { name: 'Compare with', exact: true }).click();
+    await page.getByRole('option', { name: 'Another desk' }).click();
+    await page.locator('[data-other]').waitFor();
+    await page.locator('[data-differences]').waitFor();
+    await holds(page);
     await handle(page, 'load').click();
     await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();
     await holds(page);

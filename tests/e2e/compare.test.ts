@@ -222,7 +222,7 @@ withApp('comparing', ({ server, open: openPage }) => {
     await page.keyboard.press('Control+k');
     await page.getByPlaceholder('What do you want to do', { exact: false }).fill('history of the desk');
     await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: 'As it was opened' }).hover();
+    await page.getByRole('button', { name: 'As it was opened', exact: true }).hover();
     await page.getByRole('button', { name: 'Compare with As it was opened' }).click();
     await there(page).waitFor();
     expect(await xOf(there(page))).to.equal(before);

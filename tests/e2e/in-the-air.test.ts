@@ -247,7 +247,7 @@ withApp('nothing left in the air', ({ server, open }) => {
     await untilKept(page);
     await page.getByRole('button', { name: /menu of the desk/ }).click();
     await page.getByRole('menuitem', { name: 'History' }).click();
-    const first = page.getByRole('button', { name: 'As it was opened' });
+    const first = page.getByRole('button', { name: 'As it was opened', exact: true });
     await first.hover();
     const picture = page.locator('[data-history-picture="step 0"]');
     await picture.locator('[data-widget="one"]').waitFor();

@@ -21,3 +21,13 @@ export const toast = Object.assign((...said: Said) => say((toast) => toast(...sa
     },
   ) => say((toast) => void toast.promise(work, said)),
 });
+
+/** Says what came of some work: that it is done, or why it can't be. */
+export async function sayOf(work: () => Promise<unknown>, done: string): Promise<void> {
+  try {
+    await work();
+    toast.success(done);
+  } catch (error) {
+    toast.error((error as Error).message);
+  }
+}

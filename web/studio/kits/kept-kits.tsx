@@ -19,7 +19,7 @@ import { FileButton } from '../../ui/file-button.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { Section } from '../../ui/section.tsx';
 import { box } from '../../ui/box.ts';
-import { toast } from '../../ui/toast.ts';
+import { sayOf } from '../../ui/toast.ts';
 import { useWearing } from './wearing.ts';
 
 /** Differences of a newer version that are told; the others are counted. */
@@ -75,15 +75,7 @@ export function Newer({ desk }: { desk: Desk }) {
 }
 
 /** Says what came of some work with kits. */
-async function attempt(work: () => Promise<unknown>, done: string): Promise<void> {
-  try {
-    await work();
-    toast.success(done);
-  } catch (error) {
-    toast.error((error as Error).message);
-  }
-  await loadKits();
-}
+const attempt = (work: () => Promise<unknown>, done: string) => sayOf(work, done).then(loadKits);
 
 /** What can be done with a kit that was kept. */
 export function Manage({ kit, desk }: { kit: Kit; desk: Desk }) {

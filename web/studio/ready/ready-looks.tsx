@@ -7,7 +7,7 @@ import { loadLooks, useLooks } from '../../session/looks.ts';
 import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
 import { Button, IconButton } from '../../ui/buttons.tsx';
 import { box } from '../../ui/box.ts';
-import { toast } from '../../ui/toast.ts';
+import { sayOf } from '../../ui/toast.ts';
 import { capital, closePages, openPages, usePaging, type Paged } from './paging.ts';
 
 const none: readonly Paged[] = [];
@@ -79,15 +79,7 @@ function Kept({ topic, target }: { topic: TopicKey; target: Target }) {
   const mine = own?.find(({ id }) => id === told?.id);
   const { title } = topics[topic];
 
-  async function attempt(work: () => Promise<unknown>, done: string): Promise<void> {
-    try {
-      await work();
-      toast.success(done);
-    } catch (error) {
-      toast.error((error as Error).message);
-    }
-    await loadLooks();
-  }
+  const attempt = (work: () => Promise<unknown>, done: string) => sayOf(work, done).then(loadLooks);
   function keep(): void {
     const value = desk && topics[topic].at(desk, target);
     const wanted = name.trim();
