@@ -65,6 +65,7 @@ withApp('accessibility', ({ open }) => {
     await page.locator('[data-other]').waitFor();
     await page.locator('[data-differences]').waitFor();
     await holds(page);
+    await page.getByRole('button', { name: 'Widgets', exact: true }).first().click();
     await handle(page, 'load').click();
     await page.getByRole('heading', { name: 'Machine', level: 2 }).waitFor();
     await holds(page);
