@@ -5,7 +5,7 @@ import { DAWN, arbitraryDesk, dawnCount } from '../../tests/support/desks.ts';
 import { rectsOn } from '../scene/parts.ts';
 import { solve } from '../scene/solve.ts';
 import type { Desk } from './desk.ts';
-import { differencesOf, withDifferences } from './differences.ts';
+import { backwards, differencesOf, withDifferences } from './differences.ts';
 import { edits } from './edits/edits.ts';
 import { edit, endGesture, redo, startHistory, turnGesture, undo } from './history.ts';
 
@@ -51,7 +51,7 @@ describe('differences', () => {
     const gone = produce(desk, (draft) => void draft.widgets.shift());
     const [first] = desk.widgets;
     expect(differencesOf(desk, gone)).to.deep.equal([
-      { path: ['widgets', first?.id], before: first, after: undefined },
+      { path: ['widgets', first?.id], before: first, after: undefined, at: 0 },
     ]);
     expect(differencesOf(gone, desk)[0]).to.deep.include({ before: undefined, after: first });
     const turned = produce(desk, (draft) => void draft.widgets.reverse());
@@ -70,6 +70,7 @@ describe('differences', () => {
         });
         expect(withDifferences(before, differencesOf(before, after))).to.deep.equal(after);
         expect(withDifferences(after, differencesOf(after, before))).to.deep.equal(before);
+        expect(withDifferences(after, backwards(differencesOf(before, after)))).to.deep.equal(before);
       }),
     );
   });

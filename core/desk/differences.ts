@@ -6,7 +6,7 @@ export interface Difference {
   path: readonly (string | number)[];
   before: unknown;
   after: unknown;
-  /** Of something with an id that came: its place among its neighbours. */
+  /** Of something with an id that came or went: its place among its neighbours. */
   at?: number;
   /** The ids of a list, as they stand before and after. */
   isOrder?: true;
@@ -53,13 +53,21 @@ function collectList(before: unknown[], after: unknown[], path: Path, found: Dif
     return;
   }
   const [old, now] = [namesIn(before), namesIn(after)];
-  for (const id of old.keys()) collect(old.get(id), now.get(id), [...path, id], found);
+  for (const [at, [id, one]] of [...old].entries()) {
+    if (now.has(id)) collect(one, now.get(id), [...path, id], found);
+    else found.push({ path: [...path, id], before: one, after: undefined, at });
+  }
   for (const [at, { id }] of after.entries())
     if (!old.has(id)) found.push({ path: [...path, id], before: undefined, after: now.get(id), at });
   const stayed = (ids: Iterable<string>) => [...ids].filter((id) => old.has(id) && now.has(id));
   const [oldOrder, newOrder] = [stayed(old.keys()), stayed(now.keys())];
   if (oldOrder.some((id, index) => id !== newOrder[index]))
     found.push({ path, before: oldOrder, after: newOrder, isOrder: true });
+}
+
+/** What leads back from the state that some differences lead to. */
+export function backwards(differences: readonly Difference[]): Difference[] {
+  return differences.map(({ before, after, ...rest }) => ({ ...rest, before: after, after: before }));
 }
 
 /**
@@ -130,7 +138,7 @@ function namesIn(list: readonly { id: string }[]): Map<string, unknown> {
   return new Map(list.map((one) => [one.id, one]));
 }
 
-function isNamed(value: unknown): value is { id: string } {
+export function isNamed(value: unknown): value is { id: string } {
   return isRecord(value) && typeof value['id'] === 'string';
 }
 

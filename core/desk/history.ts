@@ -34,10 +34,11 @@ export function startHistory<T>(present: T): History<T> {
 /** One edit, one step. An edit that changes nothing leaves the history as it is. */
 export function edit<T>(history: History<T>, label: string, recipe: Recipe<T>): History<T> {
   const settled = settle(history);
-  return record(settled, label, changed(settled.present, recipe));
+  return record(settled, label, edited(settled.present, recipe));
 }
 
-function changed<T>(base: T, recipe: Recipe<T>): T {
+/** A document with an edit made on it; the very same where that changes nothing. */
+export function edited<T>(base: T, recipe: Recipe<T>): T {
   // What was written anew but is the same counts as the same.
   return shareUnchanged(
     base,
@@ -72,7 +73,7 @@ export function turnGesture<T>(
   // What is only shown and what is done don't go on from one another.
   const from = history.gesture && history.gesture.isOnlyShown !== isOnlyShown ? settle(history) : history;
   const base = from.gesture?.base ?? from.present;
-  const present = changed(base, recipe);
+  const present = edited(base, recipe);
   if (!from.gesture && present === base) return from;
   return { ...from, present, gesture: { base, label, isOnlyShown } };
 }

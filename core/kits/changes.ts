@@ -2,6 +2,7 @@ import { produce } from 'immer';
 import type { Desk } from '../desk/desk.ts';
 import { differencesOf } from '../desk/differences.ts';
 import { nameOfPart } from '../desk/part-names.ts';
+import { capital } from '../values/words.ts';
 import { partsOf } from '../desk/parts.ts';
 import type { SceneEdge, SceneWidget } from '../scene/scene.ts';
 import { solve } from '../scene/solve.ts';
@@ -71,5 +72,3 @@ function notesOf(before: Desk, after: Desk, moment: number): string[] {
 
 const partsIn = (screen: { edges: readonly PartOfScene[]; widgets: readonly PartOfScene[] } | undefined) =>
   screen ? [...screen.edges, ...screen.widgets] : [];
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

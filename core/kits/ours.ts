@@ -13,10 +13,14 @@ import type { EdgeFrame } from '../arrange/schema.ts';
 import { itemKinds } from '../items/list.ts';
 import type { Finish } from '../values/finish.ts';
 import { widgetKinds, type WidgetType } from '../widgets/list.ts';
-import { thoughts, type Thought } from './thoughts.ts';
+import { byDay } from './by-day.ts';
+import { byNight } from './by-night.ts';
+import type { Thought } from './thought.ts';
 import { plainWindows } from '../windows/schema.ts';
 import { kitKinds, type Kit } from '../desk/kits/kit.ts';
 import { bareMannequin } from '../desk/kits/mannequin.ts';
+
+const thoughts = [...byDay, ...byNight];
 
 /** The kit of a thought: on a desk with one of each kind. */
 function made(thought: Thought): Kit {

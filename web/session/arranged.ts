@@ -1,8 +1,6 @@
-import { produce } from 'immer';
-import { shareUnchanged } from '../../core/values/share.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import type { Edit } from '../../core/desk/edits/edit.ts';
-import type { History } from '../../core/desk/history.ts';
+import { edited, type History } from '../../core/desk/history.ts';
 import { standAs, standingAs } from '../../core/desk/standing.ts';
 import { arrangementAt } from '../../core/timeline/arrangement/arrangement.ts';
 import { useConditions } from './conditions.ts';
@@ -35,9 +33,8 @@ export function whileArranged(desk: Desk, { label, apply }: Edit): Edit {
   const on = arrangementNow(desk);
   if (on === null || desk.arrangements.standing === on) return { label, apply };
   const arranged = standingAs(desk, on);
-  const changed = produce(arranged, apply);
   // What changes nothing leaves the document where it stands.
-  if (shareUnchanged(arranged, changed) === arranged) return { label, apply: () => undefined };
+  if (edited(arranged, apply) === arranged) return { label, apply: () => undefined };
   return {
     label,
     apply(draft) {

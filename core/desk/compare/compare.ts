@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { fieldOf, unwrapped } from '../../values/field.ts';
 import { lookUp } from '../../values/look-up.ts';
 import { Place } from '../../values/place.ts';
+import { capital } from '../../values/words.ts';
 import type { Desk } from '../desk.ts';
-import { differencesOf, withDifferences, type Difference } from '../differences.ts';
+import { backwards, differencesOf, isNamed, withDifferences, type Difference } from '../differences.ts';
 import { editOf, type Edit } from '../edits/edit.ts';
 import { partsOf } from '../parts.ts';
 import { nameOfPart } from '../part-names.ts';
@@ -68,15 +69,10 @@ export function compare(base: Desk, now: Desk, other: Desk): ComparedGroup[] {
 export function takeCompared(label: string, entries: readonly Compared[]): Edit {
   return editOf(label, (desk) => {
     const differences = entries.flatMap((entry) =>
-      entry.isTaken ? entry.differences.map(backwards) : entry.differences,
+      entry.isTaken ? backwards(entry.differences) : entry.differences,
     );
     Object.assign(desk, withDifferences(desk as Desk, differences));
   });
-}
-
-function backwards(difference: Difference): Difference {
-  const { path, before, after, at, isOrder } = difference;
-  return { path, before: after, after: before, ...(at !== undefined && { at }), ...(isOrder && { isOrder }) };
 }
 
 interface Entry extends Compared {
@@ -85,7 +81,7 @@ interface Entry extends Compared {
 
 function entriesOf(here: Desk, there: Desk, names: Names): Entry[] {
   const byKey = new Map<string, { unit: Unit; differences: Difference[] }>();
-  for (const difference of allDifferences(here, there)) {
+  for (const difference of differencesOf(here, there).filter(isMeant)) {
     const unit = unitOf(difference, here, there, names);
     const key = keyOf(unit.path, difference.isOrder);
     const known = byKey.get(key);
@@ -101,20 +97,8 @@ function entriesOf(here: Desk, there: Desk, names: Names): Entry[] {
   }));
 }
 
-function allDifferences(here: Desk, there: Desk): Difference[] {
-  const isMeant = ({ path }: Difference) =>
-    !apart.has(String(path[0])) && !apart.has(path.slice(0, 2).join('.'));
-  // What comes back stands where it stood.
-  const goneFrom = new Map(
-    differencesOf(there, here).flatMap(({ path, at }) =>
-      at === undefined ? [] : [[keyOf(path), at] as const],
-    ),
-  );
-  return differencesOf(here, there)
-    .filter(isMeant)
-    .map((one) => (one.after === undefined ? { ...one, at: goneFrom.get(keyOf(one.path)) ?? one.at } : one))
-    .map(({ at, ...one }) => (at === undefined ? one : { ...one, at }));
-}
+const isMeant = ({ path }: Difference) =>
+  !apart.has(String(path[0])) && !apart.has(path.slice(0, 2).join('.'));
 
 const keyOf = (path: Difference['path'], isOrder?: true) =>
   [...path, ...(isOrder ? ['order'] : [])].join('/');
@@ -144,7 +128,7 @@ function isWhole({ path, schema, here, there }: Unit): boolean {
   if (schema && fieldOf(schema)?.control) return true;
   const inner = schema && unwrapped(schema);
   if (inner && wholes.has(inner)) return true;
-  if (Array.isArray(here) && Array.isArray(there)) return !here.every(hasId) || !there.every(hasId);
+  if (Array.isArray(here) && Array.isArray(there)) return !here.every(isNamed) || !there.every(isNamed);
   if (inner instanceof z.ZodDiscriminatedUnion) return optionOf(inner, here) !== optionOf(inner, there);
   if (inner instanceof z.ZodObject) return (inner.def.checks ?? []).length > 0;
   return inner !== null;
@@ -226,11 +210,11 @@ function grouped(entries: readonly Entry[], now: Desk, other: Desk): ComparedGro
 }
 
 function byName(list: unknown, id: string | number): unknown {
-  return Array.isArray(list) ? list.find((one) => hasId(one) && one.id === id) : undefined;
+  return Array.isArray(list) ? list.find((one) => isNamed(one) && one.id === id) : undefined;
 }
 
 function nameOf(thing: unknown, names: Names): string {
-  if (!hasId(thing)) return '';
+  if (!isNamed(thing)) return '';
   const { id, name, Name, type } = thing as { id: string } & Record<string, unknown>;
   const known = names.get(id) ?? name ?? Name ?? type;
   return typeof known === 'string' ? known : id;
@@ -241,12 +225,6 @@ function typeOf(value: unknown): string | undefined {
   return typeof type === 'string' ? type : undefined;
 }
 
-function hasId(value: unknown): value is { id: string } {
-  return isThing(value) && typeof (value as Record<string, unknown>)['id'] === 'string';
-}
-
 function isThing(value: unknown): value is object {
   return typeof value === 'object' && value !== null;
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,3 +1,4 @@
+import { capital } from '../../values/words.ts';
 import { MARGIN } from '../../arrange/free-spot.ts';
 import type { Desk } from '../../desk/desk.ts';
 import { named } from '../../desk/edits/edit.ts';
@@ -20,7 +21,7 @@ export function coveredOn(screen: SceneScreen, desk: Desk): Finding[] {
     return [
       {
         key: `${cover.edge} ${cover.part}`,
-        told: `${name.charAt(0).toUpperCase()}${name.slice(1)} stands over ${nameOfPart(under)}`,
+        told: `${capital(name)} stands over ${nameOfPart(under)}`,
         part: cover.part,
         mends: mendsOf(cover, screen),
       },

@@ -9,6 +9,13 @@ import { pointerCursor } from '../pointer.ts';
 import { sectionDrawings } from './sections.tsx';
 import { typeVariables } from '../kit/type.ts';
 
+/** Backdrops are not drawn finer than this, px for each px of the desk. */
+const MOST_PICTURE = 2;
+
+/** Device pixels that a screen takes up where it is shown at a scale. */
+export const pictureWidthAt = ({ rect }: SceneScreen, scale: number): number =>
+  rect.width * Math.min(scale, MOST_PICTURE) * devicePixelRatio;
+
 /** One screen of a scene at scale 1, as real DOM. Whoever shows it smaller scales it by a transform. */
 export const ScreenView = memo(function ScreenView({
   scene,

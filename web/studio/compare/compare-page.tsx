@@ -18,11 +18,13 @@ import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
 import { useDesk } from '../../session/desk.ts';
 import { matchesKeys } from '../../session/keys/key-match.ts';
 import { useScene } from '../../session/scene.ts';
+import { useView } from '../../stores/view.ts';
 import { Segmented, SelectField } from '../../ui/choice.tsx';
 import { Row, Section } from '../../ui/section.tsx';
 import {
   HOLD_KEY,
   compareWith,
+  nameOfWith,
   useComparing,
   useNameOfOther,
   useOther,
@@ -67,28 +69,19 @@ const titles: Record<Of, string> = {
 const kinds = ['opened', 'keep', 'arrangement', 'saved', 'desk'] as const satisfies readonly Of[];
 
 /** What of each kind there is. */
-function useThere(desk: Desk): { there: Record<Of, readonly With[]>; failure: string | null } {
-  const [lists, setLists] = useState<{ saved: RevisionNote[]; desks: ListedDesk[] }>({
-    saved: [],
-    desks: [],
-  });
-  const [failure, setFailure] = useState<string | null>(null);
+function useThere(desk: Desk): Record<Of, readonly With[]> {
+  const [saved, setSaved] = useState<readonly RevisionNote[]>([]);
+  const [desks, setDesks] = useState<readonly ListedDesk[]>([]);
   const { id } = desk;
-  useEffect(() => {
-    let isWanted = true;
-    Promise.all([api.revisions(id), api.desks()]).then(
-      ([saved, desks]) => isWanted && setLists({ saved, desks }),
-      (error: Error) => isWanted && setFailure(error.message),
-    );
-    return () => {
-      isWanted = false;
-    };
-  }, [id]);
+  // Another save, and a sheet that was left, may have brought a save or a keep.
+  const revision = useDesk(({ saving }) => (saving.state === 'kept' ? saving.revision : null));
+  const sheet = useView((view) => view.sheet);
+  useEffect(() => asked(api.revisions(id), setSaved), [id, revision, sheet]);
+  useEffect(() => asked(api.desks(), setDesks), [id]);
   const on = arrangementNow(desk);
   const { list } = desk.arrangements;
   return useMemo(() => {
-    const { saved, desks } = lists;
-    const there: Record<Of, readonly With[]> = {
+    return {
       opened: [{ of: 'opened' }],
       keep: saved
         .filter(({ keptAs }) => keptAs !== null)
@@ -105,8 +98,20 @@ function useThere(desk: Desk): { there: Record<Of, readonly With[]>; failure: st
         .filter((one) => one.id !== id)
         .map((one): With => ({ of: 'desk', id: one.id, name: one.name })),
     };
-    return { there, failure };
-  }, [lists, list, on, id, failure]);
+  }, [saved, desks, list, on, id]);
+}
+
+/** Asks the server for a list, however long that takes; gives back what stops waiting for it. */
+function asked<List>(list: Promise<List>, take: (list: List) => void): () => void {
+  let isWanted = true;
+  // What can't be asked for now is asked for with the next save.
+  list.then(
+    (come) => isWanted && take(come),
+    () => undefined,
+  );
+  return () => {
+    isWanted = false;
+  };
 }
 
 const keyOf = (other: With): string =>
@@ -123,13 +128,7 @@ function holdFromList(event: KeyboardEvent<HTMLElement>): void {
 
 function Choosing({ desk }: { desk: Desk }) {
   const other = useComparing((state) => state.with);
-  const { there, failure } = useThere(desk);
-  const nameOf = (one: With) =>
-    one.of === 'arrangement'
-      ? (desk.arrangements.list.find(({ id }) => id === one.id)?.name ?? '')
-      : one.of === 'opened'
-        ? titles.opened
-        : one.name;
+  const there = useThere(desk);
   const list = other ? there[other.of] : [];
   // What is compared may have gone from its list meanwhile.
   const listed = other && !list.some((one) => keyOf(one) === keyOf(other)) ? [other, ...list] : list;
@@ -156,14 +155,11 @@ function Choosing({ desk }: { desk: Desk }) {
             label="Which to compare with"
             value={keyOf(other)}
             choices={(isOpen) =>
-              (isOpen ? listed : [other]).map((one) => ({ value: keyOf(one), label: nameOf(one) }))
+              (isOpen ? listed : [other]).map((one) => ({ value: keyOf(one), label: nameOfWith(one, desk) }))
             }
             onChange={(key) => put(other.of, key)}
           />
         </Row>
-      )}
-      {failure && (
-        <p className="mt-2 text-[12px] text-dust">Keeps and other desks are not known now: {failure}</p>
       )}
     </div>
   );

@@ -4,6 +4,7 @@ import { create } from 'zustand';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { standingAs } from '../../../core/desk/standing.ts';
 import { api } from '../../api/client.ts';
+import { persist } from '../../later.ts';
 import { arrangementNow } from '../../session/arranged.ts';
 import { useConditions } from '../../session/conditions.ts';
 import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
@@ -106,8 +107,9 @@ async function fetchState(other: With, desk: Desk): Promise<Desk | null> {
     case 'keep':
     case 'saved':
     case 'desk': {
-      const stored =
-        other.of === 'desk' ? await api.desk(other.id) : await api.revision(desk.id, other.number);
+      const stored = await persist(() =>
+        other.of === 'desk' ? api.desk(other.id) : api.revision(desk.id, other.number),
+      );
       await prepareDrawing(stored.desk);
       return stored.desk;
     }
@@ -152,17 +154,20 @@ function inArrangement(desk: Desk, id: string): Other | null {
   return { told, drawn: { ...told, arrangements: { ...desk.arrangements, list: [] } } };
 }
 
-/** What the other is called where people read of it. */
-export function useNameOfOther(): string {
-  const other = useComparing((state) => state.with);
-  const list = useDesk(({ history }) => history?.present.arrangements.list);
-  if (!other) return '';
+/** What a state is called where people read of it. */
+export function nameOfWith(other: With, { arrangements }: Desk): string {
   switch (other.of) {
     case 'opened':
       return 'As it was opened';
     case 'arrangement':
-      return list?.find(({ id }) => id === other.id)?.name ?? 'The arrangement';
+      return arrangements.list.find(({ id }) => id === other.id)?.name ?? 'The arrangement';
     default:
       return other.name;
   }
+}
+
+export function useNameOfOther(): string {
+  const other = useComparing((state) => state.with);
+  const desk = useDesk(({ history }) => history?.present);
+  return other && desk ? nameOfWith(other, desk) : '';
 }

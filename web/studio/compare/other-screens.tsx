@@ -6,7 +6,7 @@ import { conditionsOf } from '../../../core/scene/conditions.ts';
 import type { Scene } from '../../../core/scene/scene.ts';
 import { createSolver } from '../../../core/scene/solver.ts';
 import { clamp, type Rect, type Size } from '../../../core/values/geometry.ts';
-import { ScreenView } from '../../render/screen/screen-view.tsx';
+import { ScreenView, pictureWidthAt } from '../../render/screen/screen-view.tsx';
 import { Sounding } from '../../render/kit/sounding.ts';
 import { useBehind } from '../../render/screen/use-behind.ts';
 import { useConditions } from '../../session/conditions.ts';
@@ -23,8 +23,6 @@ interface Placing {
   camera: Camera;
 }
 
-/** Backdrops are not drawn finer than this, px for each px of the desk. */
-const MOST_PICTURE = 2;
 /** By how much of what is seen a key moves the line. */
 const STEP = 0.01;
 const LARGE_STEP = 0.1;
@@ -137,11 +135,7 @@ function Screens({
                     height: screen.rect.height,
                   }}
                 >
-                  <ScreenView
-                    scene={scene}
-                    screen={screen}
-                    pictureWidth={screen.rect.width * Math.min(scale, MOST_PICTURE) * devicePixelRatio}
-                  />
+                  <ScreenView scene={scene} screen={screen} pictureWidth={pictureWidthAt(screen, scale)} />
                 </div>
               </div>
             ) : (

@@ -5,7 +5,7 @@ import { compare } from '../../../core/desk/compare/compare.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
-import { edit, startHistory } from '../../../core/desk/history.ts';
+import { edited } from '../../../core/desk/history.ts';
 import { kitKinds, type Kit } from '../../../core/desk/kits/kit.ts';
 import { MOST_IN_KIT, wears } from '../../../core/desk/ready/ready.ts';
 import { kitOf } from '../../../core/desk/kits/mannequin.ts';
@@ -34,7 +34,7 @@ export function Newer({ desk }: { desk: Desk }) {
   const differing = useMemo(() => {
     if (!newer) return [];
     const put = edits.wearKit(newer, desk.wears?.kinds ?? []);
-    const worn = edit(startHistory(desk), put.label, put.apply).present;
+    const worn = edited(desk, put.apply);
     return compare(desk, desk, worn).flatMap(({ title, entries }) =>
       entries.map((entry) => ({ ...entry, key: `${title} ${entry.key}`, of: title })),
     );

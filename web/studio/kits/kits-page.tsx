@@ -5,7 +5,7 @@ import type { Desk } from '../../../core/desk/desk.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { strayParts } from '../../../core/desk/edits/parts.ts';
-import { edit, startHistory } from '../../../core/desk/history.ts';
+import { edited } from '../../../core/desk/history.ts';
 import { nameOfPart } from '../../../core/desk/part-names.ts';
 import { partsOf } from '../../../core/desk/parts.ts';
 import { kitKindOf, kitKinds, type Kit } from '../../../core/desk/kits/kit.ts';
@@ -178,7 +178,7 @@ function Strays({ kit, desk }: { kit: Kit | null; desk: Desk }) {
   const ids = useMemo(() => {
     if (!kit) return strayParts(desk);
     const put = edits.wearKit(kit, wornOf(kit, ticks));
-    return strayParts(edit(startHistory(desk), put.label, put.apply).present);
+    return strayParts(edited(desk, put.apply));
   }, [desk, kit, ticks]);
   const parts = partsOf(desk).filter(({ id }) => ids.includes(id));
   if (parts.length === 0) return null;

@@ -1,6 +1,6 @@
 import { memo, useEffect, useMemo } from 'react';
 import { edits } from '../../../core/desk/edits/edits.ts';
-import { edit, startHistory } from '../../../core/desk/history.ts';
+import { edited } from '../../../core/desk/history.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
 import type { Kit } from '../../../core/desk/kits/kit.ts';
 import { Miniature } from '../../render/screen/miniature.tsx';
@@ -50,7 +50,7 @@ const Worn = memo(function Worn({ desk, kit }: { desk: Desk; kit: Kit | null }) 
     if (!kit) return desk;
     const kinds = wornOf(kit, ticks);
     const put = edits.wearKit(kit, kinds);
-    return kinds.length === 0 ? desk : edit(startHistory(desk), put.label, put.apply).present;
+    return kinds.length === 0 ? desk : edited(desk, put.apply);
   }, [desk, kit, ticks]);
   return <Miniature desk={worn} moment={minute} half={half} only={screen?.id} />;
 });

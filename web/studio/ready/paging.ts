@@ -1,3 +1,4 @@
+import { capital } from '../../../core/values/words.ts';
 import { create } from 'zustand';
 import { named, type Edit } from '../../../core/desk/edits/edit.ts';
 import { putLook, type ReadyLook } from '../../../core/desk/ready/ready.ts';
@@ -45,8 +46,6 @@ export function pagedLook(look: ReadyLook, target: Target): Paged {
   const edit = named(`${capital(topics[look.topic].title)}: ${look.name}`, putLook(look, target));
   return { id: look.id, title: look.name, edit, look };
 }
-
-export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Lets the stage wear a look while somebody looks; null gives back the very desk. */
 export function takeLookInHand(hand: Paged | null): void {

@@ -8,7 +8,8 @@ import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
 import { Button, IconButton } from '../../ui/buttons.tsx';
 import { box } from '../../ui/box.ts';
 import { sayOf } from '../../ui/toast.ts';
-import { capital, closePages, openPages, usePaging, type Paged } from './paging.ts';
+import { capital } from '../../../core/values/words.ts';
+import { closePages, openPages, usePaging, type Paged } from './paging.ts';
 
 const none: readonly Paged[] = [];
 

@@ -1,5 +1,5 @@
 import { memo, useEffect, useMemo } from 'react';
-import { edit, startHistory } from '../../../core/desk/history.ts';
+import { edited } from '../../../core/desk/history.ts';
 import type { Desk } from '../../../core/desk/desk.ts';
 import { topics } from '../../../core/desk/ready/topics.ts';
 import { loadLooks, useLooks } from '../../session/looks.ts';
@@ -69,9 +69,6 @@ const Dressed = memo(function Dressed({
   paged: Paged | null;
   pages: Pages;
 }) {
-  const dressed = useMemo(
-    () => (paged ? edit(startHistory(desk), paged.title, paged.edit.apply).present : desk),
-    [desk, paged],
-  );
+  const dressed = useMemo(() => (paged ? edited(desk, paged.edit.apply) : desk), [desk, paged]);
   return <Glimpse desk={dressed} pages={pages} roles={paged?.roles ?? dressed.look.roles} />;
 });

@@ -25,7 +25,7 @@ import { useDesk } from '../../session/desk.ts';
 import { persist } from '../../later.ts';
 import { Sounding } from '../../render/kit/sounding.ts';
 import { useSounding } from '../../session/sound/use-sounding.ts';
-import { ScreenView } from '../../render/screen/screen-view.tsx';
+import { ScreenView, pictureWidthAt } from '../../render/screen/screen-view.tsx';
 import { deskActions } from '../../session/actions.ts';
 import { useAwaitsBehind } from '../../session/behind.ts';
 import { useScene } from '../../session/scene.ts';
@@ -49,9 +49,6 @@ const BesideStage = later(async () => ({
   default: (await import('../compare/other-screens.tsx')).BesideStage,
 }));
 const Dropper = later(async () => ({ default: (await import('./dropper.tsx')).Dropper }));
-
-/** Backdrops are not drawn finer than this, px for each px of the desk. */
-const MOST_PICTURE = 2;
 
 export function Stage() {
   const scene = useScene((state) => state.scene);
@@ -312,7 +309,7 @@ function LiveScreen({ scene, screen, scale, isInUse }: ShownScreen & { isInUse: 
             <ScreenView
               scene={scene}
               screen={screen}
-              pictureWidth={screen.rect.width * Math.min(scale, MOST_PICTURE) * devicePixelRatio}
+              pictureWidth={pictureWidthAt(screen, scale)}
               desk={desk}
               isInUse={isInUse}
             />

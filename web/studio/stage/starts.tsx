@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { compositions, type Composition } from '../../../core/desk/compositions.ts';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
-import { edit, startHistory } from '../../../core/desk/history.ts';
+import { edited } from '../../../core/desk/history.ts';
 import type { SceneScreen } from '../../../core/scene/scene.ts';
 import { Miniature } from '../../render/screen/miniature.tsx';
 import { useConditions } from '../../session/conditions.ts';
@@ -66,7 +66,7 @@ function Start({ composition, screen }: { composition: Composition; screen: Scen
     if (!desk) return null;
     const alone = { ...desk, screens: desk.screens.filter(({ id }) => id === screen.id) };
     const put = putting(composition, alone, screen);
-    return edit(startHistory(alone), put.label, put.apply).present;
+    return edited(alone, put.apply);
   }, [desk, composition, screen]);
   function take() {
     const now = presentDesk();

@@ -1,3 +1,4 @@
+import { capital } from '../../../../core/values/words.ts';
 import { goToBackdrop } from './view.ts';
 import clsx from 'clsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
@@ -24,7 +25,7 @@ function titleOf({ screen, workspace, half }: Where, desk: Desk): string {
     half !== null && `in the ${half} half`,
   ].filter((part) => part !== false);
   const text = parts.join(', ');
-  return text ? `${text.charAt(0).toUpperCase()}${text.slice(1)}` : 'Everywhere';
+  return text ? capital(text) : 'Everywhere';
 }
 
 /** The places that may have a backdrop of their own. */

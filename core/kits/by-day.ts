@@ -1,61 +1,7 @@
-import type { EdgeFrame } from '../arrange/schema.ts';
-import type { MotifName } from '../backdrop/names.ts';
-import type { SchemeName } from '../colour/schema.ts';
-import type { Icons } from '../icons/schema.ts';
-import type { ItemType } from '../items/list.ts';
-import type { Pointer } from '../pointer/schema.ts';
-import type { ShippedFamily } from '../values/family.ts';
-import type { Finish } from '../values/finish.ts';
-import type { Half } from '../values/roles.ts';
-import type { WidgetType } from '../widgets/list.ts';
-import type { Windows } from '../windows/schema.ts';
+import { surface, type Thought } from './thought.ts';
 
-/** A kit of ours, as it was thought of. */
-export interface Thought {
-  id: string;
-  name: string;
-  notes: string;
-  /** The half in which it was thought of; it has both. */
-  half: Half;
-  /** What its palette is drawn from, each with its share, and how. */
-  colours: Readonly<Record<string, number>>;
-  way?: SchemeName;
-  finish: Finish;
-  fonts: readonly [display: ShippedFamily, text: ShippedFamily, figures: ShippedFamily];
-  /** Added to the weight, and to the spacing, of what is set in the display type. */
-  letters?: { weight?: number; spacing?: number };
-  icons: Icons;
-  pointer: Pointer;
-  windows: {
-    title?: Partial<Windows['title']>;
-    lines?: Partial<Windows['lines']>;
-    buttons?: Partial<Windows['buttons']>;
-    behind?: Partial<Windows['behind']>;
-    gaps?: Partial<Windows['gaps']>;
-  };
-  panel: Partial<EdgeFrame>;
-  dock: Partial<EdgeFrame>;
-  /** Faces that aren’t the first. */
-  faces: Partial<Record<WidgetType, string>>;
-  itemFaces: Partial<Record<ItemType, string>>;
-  /** Kinds of widgets that stand without a surface. */
-  bare: readonly WidgetType[];
-  motif: readonly [name: MotifName, seed: number];
-}
-
-const surface = (kind: Finish['kind'], radius: number, more: Partial<Finish> = {}): Finish => ({
-  kind,
-  tint: 'surface',
-  opacity: 78,
-  blur: 20,
-  radius,
-  edgeLine: 0,
-  shadow: 16,
-  ...more,
-});
-
-/** What our kits were thought of as: each its own in colour, type, density, shape and mood. */
-export const thoughts: readonly Thought[] = [
+/** What our kits of the day were thought of as: each its own in colour, type, density, shape and mood. */
+export const byDay: readonly Thought[] = [
   {
     id: 'ours-reed-bed',
     name: 'Reed bed',
@@ -95,123 +41,6 @@ export const thoughts: readonly Thought[] = [
     motif: ['marsh', 12],
   },
   {
-    id: 'ours-lamp-oil',
-    name: 'Lamp oil',
-    notes: 'Dark and warm, set in a heavy serif, with soft edges.',
-    half: 'dark',
-    colours: { '#2a1a10': 0.55, '#6b3d1e': 0.25, '#d08a3c': 0.15, '#f2cf8f': 0.05 },
-    finish: surface('frosted', 18, { opacity: 82, shadow: 30 }),
-    fonts: ['fraunces', 'figtree', 'fraunces'],
-    letters: { weight: 200 },
-    icons: { set: 'shell', style: 'duo', tile: 'none', tileColour: 'raised' },
-    pointer: { set: 'pebble', size: 36, colour: 'accent' },
-    windows: {
-      title: { height: 50, size: 24, back: 'veil' },
-      lines: { line: 3, reach: 14 },
-      buttons: { shape: 'drops', size: 15, spacing: 14 },
-    },
-    panel: { backing: 'strip', spacing: 10, padding: 18 },
-    dock: {
-      line: { kind: 'whole', width: 4, colour: 'accent', glow: true },
-      mark: { shape: 'halo', colour: 'accent' },
-      backing: 'strip',
-      growth: { factor: 1.5, reach: 160 },
-    },
-    faces: {
-      clock: 'serif',
-      machine: 'rings',
-      battery: 'cell',
-      player: 'wave',
-      note: 'leaf',
-      spectrum: 'reeds',
-      readout: 'headline',
-      picture: 'arch',
-    },
-    itemFaces: { clock: 'stack', workspaces: 'bars' },
-    bare: ['clock', 'readout'],
-    motif: ['lamp', 5],
-  },
-  {
-    id: 'ours-slack-water',
-    name: 'Slack water',
-    notes: 'Cold and spare: nothing has a surface that can do without.',
-    half: 'dark',
-    colours: { '#0f1c22': 0.6, '#27424c': 0.25, '#7fb0b8': 0.12, '#d7e6e6': 0.03 },
-    way: 'muted',
-    finish: surface('sheer', 0, { opacity: 80, shadow: 0 }),
-    fonts: ['outfit', 'outfit', 'outfit'],
-    letters: { weight: -200, spacing: 2 },
-    icons: { set: 'reed', style: 'line', tile: 'none', tileColour: 'raised' },
-    pointer: { set: 'ring', size: 24, colour: 'softInk' },
-    windows: {
-      title: { height: 30, size: 14, align: 'centre', back: 'none' },
-      lines: { line: 0.5, reach: 0, glow: false },
-      buttons: { shape: 'notches', size: 9, spacing: 18, weight: 1 },
-      behind: { dims: 70, shade: 20 },
-    },
-    panel: { backing: 'none', spacing: 20, padding: 4 },
-    dock: {
-      line: { kind: 'whole', width: 0.5, colour: 'softInk', glow: false },
-      mark: { shape: 'bar', colour: 'ink' },
-      backing: 'strip',
-      spacing: 26,
-      growth: { factor: 1, reach: 140 },
-    },
-    faces: {
-      clock: 'stack',
-      machine: 'text',
-      battery: 'line',
-      player: 'only',
-      note: 'plain',
-      spectrum: 'ribbon',
-      headlines: 'passing',
-      find: 'sign',
-    },
-    itemFaces: { workspaces: 'numbers', divider: 'fade' },
-    bare: ['clock', 'battery', 'player', 'note', 'readout', 'headlines', 'find'],
-    motif: ['tide', 9],
-  },
-  {
-    id: 'ours-tin-roof',
-    name: 'Tin roof',
-    notes: 'Square, matte and close together, in letters of one width.',
-    half: 'dark',
-    colours: { '#22262b': 0.6, '#4a525b': 0.28, '#c05a3a': 0.08, '#dfe3e6': 0.04 },
-    finish: surface('matte', 0, { opacity: 100, edgeLine: 1, shadow: 0 }),
-    fonts: ['spline-sans-mono', 'spline-sans-mono', 'spline-sans-mono'],
-    letters: { weight: 100 },
-    icons: { set: 'slate', style: 'line', tile: 'square', tileColour: 'raised' },
-    pointer: { set: 'quill', size: 24, colour: 'accent' },
-    windows: {
-      title: { height: 28, size: 13, font: 'figures', back: 'body' },
-      lines: { line: 0, border: 2, borderFront: 'accent', borderBehind: 'raised', glow: false },
-      buttons: { shape: 'wedges', size: 10, spacing: 8 },
-      gaps: { outer: 8, inner: 8 },
-    },
-    panel: { backing: 'strip', spacing: 4, padding: 6 },
-    dock: {
-      line: { kind: 'double', width: 3, colour: 'ink', glow: false },
-      mark: { shape: 'wedge', colour: 'accent' },
-      backing: 'strip',
-      spacing: 4,
-      padding: 4,
-      growth: { factor: 1, reach: 140 },
-    },
-    faces: {
-      clock: 'line',
-      machine: 'bars',
-      battery: 'cell',
-      player: 'card',
-      note: 'ruled',
-      spectrum: 'blocks',
-      readout: 'plate',
-      picture: 'framed',
-    },
-    itemFaces: { workspaces: 'numbers', reading: 'bar', label: 'tag', tray: 'figures' },
-    bare: [],
-    motif: ['strata', 4],
-  },
-  {
     id: 'ours-chalk-line',
     name: 'Chalk line',
     notes: 'White on white, drawn with one thin line.',
@@ -248,44 +77,6 @@ export const thoughts: readonly Thought[] = [
     itemFaces: { clock: 'dial', date: 'leaf', workspaces: 'small' },
     bare: ['spectrum'],
     motif: ['contours', 7],
-  },
-  {
-    id: 'ours-night-ferry',
-    name: 'Night ferry',
-    notes: 'Deep blue behind frosted, very round surfaces.',
-    half: 'dark',
-    colours: { '#101a3a': 0.55, '#2b3f7d': 0.28, '#6fa8dc': 0.12, '#f4c47a': 0.05 },
-    way: 'vivid',
-    finish: surface('frosted', 28, { opacity: 80, blur: 34, shadow: 24 }),
-    fonts: ['outfit', 'figtree', 'outfit'],
-    icons: { set: 'shell', style: 'filled', tile: 'circle', tileColour: 'accent' },
-    pointer: { set: 'pebble', size: 32, colour: 'ink' },
-    windows: {
-      title: { height: 46, size: 18, align: 'centre' },
-      lines: { line: 2, reach: 24 },
-      buttons: { shape: 'drops', size: 14, side: 'left' },
-    },
-    panel: { backing: 'strip', spacing: 8, padding: 20 },
-    dock: {
-      line: { kind: 'none', width: 3, colour: 'accent', glow: false },
-      mark: { shape: 'dot', colour: 'accent' },
-      backing: 'strip',
-      padding: 14,
-      growth: { factor: 1.6, reach: 180 },
-    },
-    faces: {
-      clock: 'ring',
-      machine: 'rings',
-      battery: 'ring',
-      player: 'card',
-      note: 'leaf',
-      spectrum: 'dots',
-      readout: 'headline',
-      picture: 'round',
-    },
-    itemFaces: { workspaces: 'dots', reading: 'ring', volume: 'slider' },
-    bare: ['readout'],
-    motif: ['night', 31],
   },
   {
     id: 'ours-saltmarsh',
@@ -410,46 +201,6 @@ export const thoughts: readonly Thought[] = [
     itemFaces: { workspaces: 'dots', tray: 'well', reading: 'ring' },
     bare: [],
     motif: ['fog', 8],
-  },
-  {
-    id: 'ours-iron-stair',
-    name: 'Iron stair',
-    notes: 'Black, heavy and square, with one red mark.',
-    half: 'dark',
-    colours: { '#0b0b0c': 0.7, '#2c2d30': 0.24, '#d6332b': 0.04, '#f0f0ee': 0.02 },
-    way: 'muted',
-    finish: surface('matte', 0, { tint: 'ground', opacity: 100, shadow: 40 }),
-    fonts: ['unbounded', 'recursive', 'recursive'],
-    letters: { weight: 300, spacing: -1 },
-    icons: { set: 'slate', style: 'filled', tile: 'hexagon', tileColour: 'raised' },
-    pointer: { set: 'ring', size: 32, colour: 'accent' },
-    windows: {
-      title: { height: 40, size: 17, back: 'body' },
-      lines: { line: 4, reach: 0, glow: false },
-      buttons: { shape: 'wedges', size: 14, weight: 3 },
-      behind: { dims: 60, shade: 25 },
-    },
-    panel: { backing: 'strip', spacing: 6, padding: 10 },
-    dock: {
-      line: { kind: 'whole', width: 6, colour: 'accent', glow: false },
-      mark: { shape: 'wedge', colour: 'ink' },
-      backing: 'side',
-      spacing: 10,
-      growth: { factor: 1.1, reach: 90 },
-    },
-    faces: {
-      clock: 'hands',
-      machine: 'bars',
-      battery: 'cell',
-      player: 'large',
-      note: 'ruled',
-      spectrum: 'blocks',
-      readout: 'plate',
-      picture: 'bare',
-    },
-    itemFaces: { workspaces: 'bars', clock: 'line', reading: 'bar' },
-    bare: [],
-    motif: ['headland', 16],
   },
   {
     id: 'ours-ringing-tape',
