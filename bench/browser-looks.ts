@@ -19,9 +19,12 @@ export async function wearPointedAt(page: Page, address: string): Promise<number
   await page.evaluate(`
     window.worn = [];
     let came = null;
-    document.addEventListener('pointerover', (event) => {
-      if (event.target.closest('[data-look]')) came = event.timeStamp;
-    }, true);
+    // Whatever hears first that the pointer is on another one: it may be worn with that very event.
+    const hear = (event, onto, from) => {
+      const look = onto?.closest?.('[data-look]');
+      if (look && look !== from?.closest?.('[data-look]')) came = event.timeStamp;
+    };
+    window.addEventListener('pointerout', (event) => hear(event, event.relatedTarget, event.target), true);
     new MutationObserver(() => {
       if (came === null) return;
       const from = came;

@@ -70,13 +70,13 @@ withApp('kits', ({ server, open }) => {
     await page.keyboard.press('ArrowRight');
     await isWorn(page, 'ours-reed-bed');
     await page.keyboard.press('ArrowRight');
-    await isWorn(page, 'ours-lamp-oil');
+    await isWorn(page, 'ours-chalk-line');
     await page.keyboard.press('Escape');
     await page.locator('[data-look][aria-selected="true"]').waitFor({ state: 'detached' });
     await page.keyboard.press('End');
-    await isWorn(page, 'ours-first-frost');
+    await isWorn(page, 'ours-iron-stair');
     await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: 'Undo: Wear First frost' }).waitFor();
+    await page.getByRole('button', { name: 'Undo: Wear Iron stair' }).waitFor();
     await page.keyboard.press('Control+z');
     await page.getByRole('button', { name: 'Nothing to undo' }).waitFor();
     await untilKept(page, { isNew: false });

@@ -118,6 +118,8 @@ function toldThing(schema: z.ZodType | null, value: object, names: Names): strin
     .map(([key, one]) => {
       const field = inner ? (lookUp(inner.shape as Record<string, z.ZodType>, key) ?? null) : null;
       const label = (field && fieldOf(field)?.label.toLowerCase()) ?? wordsOfKey(key);
+      // A choice says by itself what it is of.
+      if (field && fieldOf(field)?.choices) return toldOf(field, one, names).text;
       if (Array.isArray(one)) return `${one.length} ${label}`;
       return `${label} ${typeof one === 'object' && one !== null ? '…' : toldOf(field, one, names).text}`;
     });

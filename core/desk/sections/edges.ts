@@ -13,7 +13,7 @@ export const edges = defineSection({
     {
       key: 'edges',
       title: 'Edges’ style',
-      told: ({ edges: list }) => `${list.length} edges`,
+      told: ({ edges: list }) => (list.length === 1 ? '1 edge' : `${list.length} edges`),
       wear(desk, from) {
         for (const edge of desk.edges) {
           const model = modelOf(edge, desk.edges, from.edges);

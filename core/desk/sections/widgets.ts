@@ -1,9 +1,10 @@
+import { current, isDraft } from 'immer';
 import { z } from 'zod';
 import { content, dressedIn, dressOf } from '../../values/dress.ts';
 import { widgetKindOf, type WidgetType } from '../../widgets/list.ts';
 import { modelsFor } from '../edits/models.ts';
 import { freePlace } from '../whereabouts.ts';
-import { WidgetSchema, widgetsInCircles } from '../shapes/widgets.ts';
+import { WidgetSchema, widgetsInCircles, type Widget } from '../shapes/widgets.ts';
 import { defineSection, idsIn, without } from './section.ts';
 
 export const widgets = defineSection({
@@ -14,14 +15,20 @@ export const widgets = defineSection({
     {
       key: 'widgets',
       title: 'Widgets’ style',
-      told: ({ widgets: list }) => `${list.length} widgets`,
+      told: ({ widgets: list }) => (list.length === 1 ? '1 widget' : `${list.length} widgets`),
       wear(desk, from) {
-        const models = modelsFor(desk.widgets, from.widgets, isApart);
-        desk.widgets.forEach((widget, index) => {
+        // Read as they are, not through the draft: there may be hundreds, and a kit is put on while somebody points at it.
+        const widgets = isDraft(desk.widgets) ? current(desk.widgets) : desk.widgets;
+        const models = modelsFor(widgets, from.widgets, isApart);
+        const dresses = new Map<Widget, Record<string, unknown>>();
+        desk.widgets = widgets.map((widget, index) => {
           const model = models[index];
-          if (!model) return;
-          const { face, ...rest } = dressOf(WidgetSchema, model.of) as Record<string, unknown>;
-          Object.assign(widget, dressedIn(WidgetSchema, widget, model.takesFace ? { face, ...rest } : rest));
+          if (!model) return widget;
+          let dress = dresses.get(model.of);
+          if (!dress)
+            dresses.set(model.of, (dress = dressOf(WidgetSchema, model.of) as Record<string, unknown>));
+          const { face, ...rest } = dress;
+          return dressedIn(WidgetSchema, widget, model.takesFace ? { face, ...rest } : rest);
         });
       },
     },

@@ -9,7 +9,7 @@ import { useDeskAsItIs } from '../../session/desk-as-it-is.ts';
 import { allKits, loadKits, useKits } from '../../session/kits.ts';
 import { useScreenInView } from '../../stores/screen.ts';
 import { LooksRow } from '../ledge/looks-row.tsx';
-import { leaveKits, takeInHand, useWearing, wear, wornOf } from './wearing.ts';
+import { leaveKits, prepareKit, takeInHand, useWearing, wear, wornOf } from './wearing.ts';
 
 const AS_IT_IS = 'as-it-is';
 
@@ -23,6 +23,9 @@ export default function KitsRow() {
     return leaveKits;
   }, []);
   const all = allKits(kits);
+  useEffect(() => {
+    for (const kit of allKits(kits)) void prepareKit(kit);
+  }, [kits]);
   const find = (id: string) => all.find((kit) => kit.id === id) ?? null;
   if (!desk) return null;
   return (

@@ -39,10 +39,19 @@ export function takeInHand(kit: Kit | null): void {
     showHand();
     return;
   }
-  // What it wears may be of faces that nobody has seen yet.
-  void prepareDrawing(kit.desk).then(() => {
+  // With the very event where that can be: one picture later is late for who points at one after another.
+  if (prepared.has(kit)) return showHand();
+  void prepareKit(kit).then(() => {
     if (useWearing.getState().hand === kit) showHand();
   });
+}
+
+const prepared = new WeakSet<Kit>();
+
+/** Fetches what a kit is drawn with: it may be of faces that nobody has seen yet. */
+export async function prepareKit(kit: Kit): Promise<void> {
+  await prepareDrawing(kit.desk);
+  prepared.add(kit);
 }
 
 export function setTicks(ticks: ReadonlySet<string>): void {

@@ -123,11 +123,19 @@ function Option({
     >
       <span
         className={clsx(
-          'block transition-[width] duration-150 motion-reduce:transition-none',
+          'relative block aspect-video transition-[width] duration-150 motion-reduce:transition-none',
           isInHand ? 'w-[172px]' : 'w-[140px]',
         )}
       >
-        {children}
+        {/* It keeps its size and is drawn larger: to be laid out anew with every step of the way takes long. */}
+        <span
+          className={clsx(
+            'absolute bottom-0 left-0 block w-[140px] origin-bottom-left transition-transform duration-150 motion-reduce:transition-none',
+            isInHand && 'scale-[1.2286]',
+          )}
+        >
+          {children}
+        </span>
       </span>
       <span
         className={clsx(

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import type { MachineLayout, MachineView } from '../../../../core/widgets/machine/layout.ts';
 import type { Meter } from '../../../../core/sources/machine/meters.ts';
 import type { Rect } from '../../../../core/values/geometry.ts';
@@ -97,20 +98,52 @@ function Plot({ view, plot: { width, height, ...at } }: { view: MachineView; plo
       {view.series?.map((series, row) => {
         const { stroke, dash } = lineLook(row, paint(view.colour));
         return (
-          <g key={view.meters[row]?.id ?? row}>
-            {row === 0 && <path d={areaPath(series, width, height)} fill={stroke} fillOpacity="0.18" />}
-            <path
-              d={linePath(series, width, height)}
-              fill="none"
-              stroke={stroke}
-              strokeDasharray={dash}
-              strokeWidth={row === 0 ? 2.6 : 1.8}
-              strokeLinejoin="round"
-            />
-          </g>
+          <Line
+            key={view.meters[row]?.id ?? row}
+            series={series}
+            width={width}
+            height={height}
+            stroke={stroke}
+            dash={dash}
+            isFirst={row === 0}
+          />
         );
       })}
     </svg>
+  );
+}
+
+function Line({
+  series,
+  width,
+  height,
+  stroke,
+  dash,
+  isFirst,
+}: {
+  series: (number | null)[];
+  width: number;
+  height: number;
+  stroke: string;
+  dash: string | undefined;
+  /** It has the area beneath it. */
+  isFirst: boolean;
+}) {
+  // Another colour leaves the points where they are.
+  const line = useMemo(() => linePath(series, width, height), [series, width, height]);
+  const area = useMemo(() => isFirst && areaPath(series, width, height), [series, width, height, isFirst]);
+  return (
+    <>
+      {area !== false && <path d={area} fill={stroke} fillOpacity="0.18" />}
+      <path
+        d={line}
+        fill="none"
+        stroke={stroke}
+        strokeDasharray={dash}
+        strokeWidth={isFirst ? 2.6 : 1.8}
+        strokeLinejoin="round"
+      />
+    </>
   );
 }
 

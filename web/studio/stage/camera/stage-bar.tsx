@@ -4,7 +4,7 @@ import { Maximize, Minus, Plus, SquareSplitHorizontal } from 'lucide-react';
 import { useScene } from '../../../session/scene.ts';
 import { useStage } from '../../../stores/stage.ts';
 import { amongCompared, amongKits, useView } from '../../../stores/view.ts';
-import { HOLD_KEY } from '../../compare/comparing.ts';
+import { HOLD_KEY, useComparing } from '../../compare/comparing.ts';
 import { usePaging } from '../../ready/paging.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { commandsById } from '../../commands/commands.ts';
@@ -33,7 +33,8 @@ const compareHints = [
 export function StageBar({ scale }: { scale: number }) {
   const mode = useView((view) => view.mode);
   const isAmongLooks = useView(amongKits);
-  const isComparing = useView(amongCompared);
+  const isCompared = useComparing((state) => state.with !== null);
+  const isComparing = useView(amongCompared) && isCompared;
   const isPaging = usePaging(({ pages }) => pages !== null);
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 whitespace-nowrap pl-[22px] pr-3 text-[12px] text-dust">
