@@ -61,5 +61,6 @@ function filesFor(desk: Bundle['desk'], bundles: readonly Bundle[]): Omit<Bundle
     pictures: pick(({ pictures }) => pictures),
     fonts: pick(({ fonts }) => fonts),
     sounds: pick(({ sounds }) => sounds),
+    iconSets: pick(({ iconSets }) => iconSets),
   };
 }

@@ -16,7 +16,7 @@ before(() => {
   folder = mkdtempSync(join(tmpdir(), 'ledge-cli-'));
   writeFileSync(
     join(folder, 'dawn.ledge'),
-    writeBundle({ desk: dawnCount(), pictures: [], fonts: [], sounds: [] }, digestOf),
+    writeBundle({ desk: dawnCount(), pictures: [], fonts: [], sounds: [], iconSets: [] }, digestOf),
   );
   writeFileSync(
     join(folder, 'bad.json'),
@@ -70,7 +70,7 @@ describe('the command line', () => {
     if (!night) throw new Error('No desk');
     writeFileSync(
       join(folder, 'night.ledge'),
-      writeBundle({ desk: night, pictures: [], fonts: [], sounds: [] }, digestOf),
+      writeBundle({ desk: night, pictures: [], fonts: [], sounds: [], iconSets: [] }, digestOf),
     );
     const taken = await call('kit', 'take', '@/night.ledge', '--out', '@/night.ledgekit', '--name', 'Watch');
     expect(taken, taken.err).to.deep.include({ code: EXIT.fine });

@@ -6,6 +6,7 @@ import { marrowTide } from '../core/sources/tide/tide.ts';
 import { plainUnits } from '../core/sources/units.ts';
 import { plainSound, type Sound } from '../core/sources/sound/schema.ts';
 import type { Group } from '../core/desk/shapes/groups.ts';
+import { ourIcons } from '../core/icons/schema.ts';
 import { plainDesktopIcons, type DesktopIcons } from '../core/icons/desktop.ts';
 import { plainKeys, type DeskKey } from '../core/menus/keys.ts';
 import { plainMenus, type Menus } from '../core/menus/schema.ts';
@@ -158,7 +159,7 @@ interface Sketch {
   finish?: Finish;
   finishes?: Look['finishes'];
   fonts: Look['fonts'];
-  icons: Look['icons'];
+  icons: Parameters<typeof ourIcons>[0];
   pointer: Look['pointer'];
   screens?: Screen[];
   edges: Edge[];
@@ -207,7 +208,7 @@ export function desk({
       terminal: { light: null, dark: null },
       fonts,
       ownFonts: [],
-      icons,
+      icons: ourIcons(icons),
       pointer,
       finish,
       finishes,

@@ -23,6 +23,8 @@ import { kitRoutes } from './kits/routes.ts';
 import { lookRoutes } from './looks/routes.ts';
 import { createLookStore } from './looks/store.ts';
 import { createKitStore } from './kits/store.ts';
+import { iconSetRoutes } from './icons/routes.ts';
+import { createIconSetStore } from './icons/store.ts';
 import { outsideFeeders } from './outside/feeder.ts';
 import { createHosts, hostRoutes } from './outside/hosts.ts';
 import { soundRoutes } from './sounds/routes.ts';
@@ -128,7 +130,13 @@ export function createApp({
     incoming,
     pictures,
   });
-  const clear = () => clearAway(desks, kits, [pictures, fonts, sounds], now?.());
+  const iconSets = createIconSetStore(store, filesIn('icon-sets'), {
+    helpers,
+    incoming,
+    ...(now ? { now } : {}),
+  });
+  const own = { pictures, fonts, sounds, iconSets };
+  const clear = () => clearAway(desks, [kits, iconSets], Object.values(own), now?.());
   const endClearing = clearDaily(clear, report);
   const renderer = createRenderer(cacheFolder, pictures, helpers, cacheBytes);
   const allowed = createHosts(store, now);
@@ -147,12 +155,13 @@ export function createApp({
   app.use(guard(hosts));
   app.use(
     '/api',
-    deskRoutes({ desks, pictures, fonts, sounds, events, helpers, incoming }),
+    deskRoutes({ desks, ...own, events, helpers, incoming }),
     lookRoutes({ looks, events }),
-    kitRoutes({ kits, pictures, fonts, sounds, events, helpers, incoming }),
+    kitRoutes({ kits, ...own, events, helpers, incoming }),
     pictureRoutes(pictures, renderer, incoming),
     fontRoutes(fonts, incoming),
     soundRoutes(sounds, incoming),
+    iconSetRoutes({ iconSets, events, incoming }),
     hostRoutes(allowed, () => events.retry()),
     events.router,
   );
@@ -180,6 +189,7 @@ export function createApp({
       endClearing();
       events.close();
       helpers.close();
+      iconSets.close();
       store.$client.close();
     },
   };

@@ -1,4 +1,5 @@
 import type { Application } from '../desk/shapes/applications.ts';
+import { decodeText, readGroups, type Groups } from '../values/key-file.ts';
 import { isWebAddress } from '../values/link.ts';
 
 /**
@@ -8,7 +9,6 @@ import { isWebAddress } from '../values/link.ts';
 
 /** Bytes of one file that are looked at, and how many lines and problems. */
 export const MOST_BYTES = 256 * 1024;
-const MOST_LINES = 5000;
 const MOST_PROBLEMS = 20;
 
 export interface EntryProblem {
@@ -25,9 +25,6 @@ export interface ReadEntry {
   problems: EntryProblem[];
 }
 
-/** Groups of keys and values, each with its line. */
-type Groups = Map<string, Map<string, { value: string; line: number }>>;
-
 /** Reads a .desktop file. `languages` are the person's, the best first, such as `en-GB`. */
 export function readDesktopEntry(bytes: Uint8Array, languages: readonly string[]): ReadEntry {
   const problems: EntryProblem[] = [];
@@ -39,7 +36,7 @@ export function readDesktopEntry(bytes: Uint8Array, languages: readonly string[]
     return { application: null, hidden: null, problems };
   };
   if (bytes.length > MOST_BYTES) return none(`is larger than ${MOST_BYTES / 1024} kB`);
-  const groups = readGroups(decode(bytes, say), say);
+  const groups = readGroups(decodeText(bytes, say), say);
   const entry = groups.get('Desktop Entry');
   if (!entry) return none('has no group [Desktop Entry]');
   const type = entry.get('Type');
@@ -77,46 +74,6 @@ export function readDesktopEntry(bytes: Uint8Array, languages: readonly string[]
 
 /** A link of an application that also runs something has no key of its own in the specification. */
 const OWN_URL = 'X-Velvet-Ledge-URL';
-
-/** The text of a file: UTF-8 as it should be, UTF-16 where it says so, or else the letters of western Europe. */
-function decode(bytes: Uint8Array, say: (line: number, sentence: string) => void): string {
-  const [first, second] = bytes;
-  if (first === 0xff && second === 0xfe) return new TextDecoder('utf-16le').decode(bytes);
-  if (first === 0xfe && second === 0xff) return new TextDecoder('utf-16be').decode(bytes);
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    say(0, 'is not UTF-8: read as Windows-1252');
-    return new TextDecoder('windows-1252').decode(bytes);
-  }
-}
-
-function readGroups(text: string, say: (line: number, sentence: string) => void): Groups {
-  const groups: Groups = new Map();
-  let group: Map<string, { value: string; line: number }> | null = null;
-  const lines = text.split(/\r\n|\n|\r/, MOST_LINES);
-  lines.forEach((raw, index) => {
-    const line = index + 1;
-    if (/^\s*(#|$)/.test(raw)) return;
-    const header = /^\[([^[\]\p{Cc}]+)\]\s*$/u.exec(raw)?.[1];
-    if (header !== undefined) {
-      if (groups.has(header)) say(line, `has the group [${header}] a second time`);
-      group = groups.get(header) ?? new Map();
-      groups.set(header, group);
-      return;
-    }
-    // Whatever the value is made of: there are signs that part lines for others than this format.
-    const pair = /^([A-Za-z0-9-]+(?:\[[^\]]{1,60}\])?)\s*=\s*(.*)$/s.exec(raw);
-    if (!pair || group === null) {
-      say(line, group === null ? 'has something before its first group' : 'has a line that is no key=value');
-      return;
-    }
-    const [, key = '', value = ''] = pair;
-    if (group.has(key)) say(line, `says ${key} a second time`);
-    else group.set(key, { value, line });
-  });
-  return groups;
-}
 
 /** The value in the first of the person's languages that there is, or the one for everybody. */
 function localised(

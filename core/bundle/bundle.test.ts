@@ -72,17 +72,23 @@ describe('bundles', () => {
   it('come back as they went out, with their pictures', () => {
     const desk = withPicture();
     const bytes = writeBundle(
-      { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [], sounds: [] },
+      { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [], sounds: [], iconSets: [] },
       digestOf,
     );
     const result = readBundle(bytes, digestOf);
     expect(result).to.deep.equal({
       ok: true,
-      value: { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [], sounds: [] },
+      value: {
+        desk,
+        pictures: [{ id: digestOf(picture), bytes: picture }],
+        fonts: [],
+        sounds: [],
+        iconSets: [],
+      },
     });
     expect(
       writeBundle(
-        { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [], sounds: [] },
+        { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [], sounds: [], iconSets: [] },
         digestOf,
       ),
     ).to.deep.equal(bytes);
@@ -92,7 +98,7 @@ describe('bundles', () => {
     fc.assert(
       fc.property(arbitraryDesk, (desk) => {
         const result = readBundle(
-          writeBundle({ desk, pictures: [], fonts: [], sounds: [] }, digestOf),
+          writeBundle({ desk, pictures: [], fonts: [], sounds: [], iconSets: [] }, digestOf),
           digestOf,
         );
         expect(result.ok && result.value.desk).to.deep.equal(desk);
@@ -102,7 +108,10 @@ describe('bundles', () => {
   });
 
   it('are refused with the file, the field and the reason', () => {
-    const changed = writeBundle({ desk: dawnCount(), pictures: [], fonts: [], sounds: [] }, digestOf);
+    const changed = writeBundle(
+      { desk: dawnCount(), pictures: [], fonts: [], sounds: [], iconSets: [] },
+      digestOf,
+    );
     const cases: [Uint8Array, RegExp][] = [
       [strToU8('hello'), /^is not a ZIP archive$/],
       [new Uint8Array(), /^is not a ZIP archive$/],
@@ -200,14 +209,20 @@ describe('bundles', () => {
       ...({ notes: Array.from({ length: 300 }, () => 'calm '.repeat(2000)) } as object),
     };
     const pictures = many.map((bytes) => ({ id: digestOf(bytes), bytes }));
-    const result = readBundle(writeBundle({ desk, pictures, fonts: [], sounds: [] }, digestOf), digestOf);
+    const result = readBundle(
+      writeBundle({ desk, pictures, fonts: [], sounds: [], iconSets: [] }, digestOf),
+      digestOf,
+    );
     expect(result.ok ? [] : result.problems).to.deep.equal([]);
     expect(result.ok && result.value.pictures).to.deep.equal(pictures);
     expect(result.ok && result.value.desk).to.deep.equal(desk);
   });
 
   it('never throw, whatever the bytes', () => {
-    const good = writeBundle({ desk: dawnCount(), pictures: [], fonts: [], sounds: [] }, digestOf);
+    const good = writeBundle(
+      { desk: dawnCount(), pictures: [], fonts: [], sounds: [], iconSets: [] },
+      digestOf,
+    );
     const damage = fc.array(fc.record({ at: fc.nat(good.length - 1), value: fc.nat(255) }), {
       minLength: 1,
       maxLength: 20,

@@ -4,6 +4,7 @@ import { readDesk } from '../desk/read.ts';
 import { MOST_SAID, readKitFacts, type KitFacts } from '../desk/kits/kit.ts';
 import { DeskShape } from '../desk/schema.ts';
 import { refuse, type Problem, type Result } from '../desk/problem.ts';
+import { SET_LIMITS } from '../icons/sets/index-file.ts';
 import { MOST_FONTS } from '../look/schema.ts';
 import { MOST_TRACKS } from '../sources/sound/schema.ts';
 import { DESK_LIMITS } from '../desk/limits.ts';
@@ -18,13 +19,15 @@ export const BUNDLE_TYPE = 'application/zip';
 export const BUNDLE_ENDING = '.ledge';
 export const KIT_ENDING = '.ledgekit';
 const BUNDLE_FORMAT = 1;
+/** Sets of icons that a desk can name: one for each half. */
+const MOST_SETS = 2;
 
 const MIB = 1024 * 1024;
 
 export const BUNDLE_LIMITS = {
   /** Bytes of the file as it comes: whatever the limits of a desk allow fits in. */
   file: 200 * MIB,
-  entries: DESK_LIMITS.pictures + MOST_TRACKS + MOST_FONTS + 3,
+  entries: DESK_LIMITS.pictures + MOST_TRACKS + MOST_FONTS + MOST_SETS + 3,
   /** Bytes of the manifest. */
   manifest: MIB,
   /** Bytes of what is said of a kit. */
@@ -56,6 +59,7 @@ export interface Bundle extends Carried {
   pictures: BundleFile[];
   fonts: BundleFile[];
   sounds: BundleFile[];
+  iconSets: BundleFile[];
 }
 
 /** What a bundle is of: a desk, or a kit and the desk that wears it. */
@@ -83,6 +87,14 @@ export function allFilesOf(desk: Desk): { kind: FileKind; id: string; name: stri
   );
 }
 
+/** Bytes of one file of each kind. */
+const mostBytes: Record<FileKind, number> = {
+  picture: DESK_LIMITS.picture,
+  font: DESK_LIMITS.font,
+  sound: DESK_LIMITS.sound,
+  'icon-set': SET_LIMITS.bytes,
+};
+
 export interface FileNote {
   name: string;
   /** Bytes. */
@@ -90,7 +102,7 @@ export interface FileNote {
   sha256: string;
 }
 
-const fileKinds = ['picture', 'font', 'sound'] as const satisfies readonly ReferenceTo[];
+const fileKinds = ['picture', 'font', 'sound', 'icon-set'] as const satisfies readonly ReferenceTo[];
 export type FileKind = (typeof fileKinds)[number];
 
 const fileName = (kind: FileKind, id: string) => `${kind}s/${id}`;
@@ -135,11 +147,15 @@ export function startBundle(
 }
 
 /** The bytes of a whole bundle. */
-export function writeBundle({ pictures, fonts, sounds, ...carried }: Bundle, digestOf: DigestOf): Uint8Array {
+export function writeBundle(
+  { pictures, fonts, sounds, iconSets, ...carried }: Bundle,
+  digestOf: DigestOf,
+): Uint8Array {
   const files = [
     ...pictures.map(({ id, bytes }) => ({ name: fileName('picture', id), bytes })),
     ...fonts.map(({ id, bytes }) => ({ name: fileName('font', id), bytes })),
     ...sounds.map(({ id, bytes }) => ({ name: fileName('sound', id), bytes })),
+    ...iconSets.map(({ id, bytes }) => ({ name: fileName('icon-set', id), bytes })),
   ];
   const notes = files.map(({ name, bytes }) => ({ name, size: bytes.length, sha256: digestOf(bytes) }));
   const chunks: Uint8Array[] = [];
@@ -157,10 +173,10 @@ export function writeBundle({ pictures, fonts, sounds, ...carried }: Bundle, dig
 
 /** A bundle from bytes that nobody vouches for, with all its files. */
 export function readBundle(bytes: Uint8Array, digestOf: DigestOf): Result<Bundle> {
-  const files: Record<FileKind, BundleFile[]> = { picture: [], font: [], sound: [] };
+  const files: Record<FileKind, BundleFile[]> = { picture: [], font: [], sound: [], 'icon-set': [] };
   const carried = openBundle(bytes, digestOf, (kind, file) => void files[kind].push(file));
-  const { picture: pictures, font: fonts, sound: sounds } = files;
-  return carried.ok ? { ok: true, value: { ...carried.value, pictures, fonts, sounds } } : carried;
+  const { picture: pictures, font: fonts, sound: sounds, 'icon-set': iconSets } = files;
+  return carried.ok ? { ok: true, value: { ...carried.value, pictures, fonts, sounds, iconSets } } : carried;
 }
 
 type Take = (kind: FileKind, file: BundleFile) => void;
@@ -199,7 +215,7 @@ function openOrThrow(bytes: Uint8Array, digestOf: DigestOf, take: Take): Carried
         ? DESK_LIMITS.json
         : name === 'kit.json'
           ? BUNDLE_LIMITS.kit
-          : DESK_LIMITS[use?.kind ?? 'picture'];
+          : mostBytes[use?.kind ?? 'picture'];
     if (size > most) throw new Refusal(name, `is larger than ${most / MIB} MiB`);
     total += size;
     if (total > DESK_LIMITS.files + DESK_LIMITS.json)

@@ -12,6 +12,7 @@ import { mayStepFrom, resolveRoles, roleCircle, stepBetween, stepped, type RoleV
 import { schemeNames } from './schema.ts';
 import { drawRoles } from './scheme.ts';
 import { APART, terminalOf } from './terminal.ts';
+import { ourIcons } from '../icons/schema.ts';
 import { tilesOf } from '../icons/tiles.ts';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
@@ -191,7 +192,7 @@ describe('tiles under icons', () => {
   const { look, applications } = dawnCount();
   const palette = paletteOf(look.roles.dark);
   const tiles = (tileColour: 'accent' | 'application') =>
-    tilesOf({ set: 'reed', style: 'line', tile: 'circle', tileColour }, palette, applications);
+    tilesOf(ourIcons({ set: 'reed', style: 'line', tile: 'circle', tileColour }), palette, applications);
 
   it('are of one role, or one for each application, and the icon can be seen on each', () => {
     expect(new Set(Object.values(tiles('accent')).map(({ tile }) => tile))).to.deep.equal(

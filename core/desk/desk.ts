@@ -34,7 +34,7 @@ export interface Sections {
   desktopIcons: DesktopIcons;
 }
 
-export const FORMAT = 14;
+export const FORMAT = 15;
 
 /** The document. */
 export interface Desk extends Sections {

@@ -239,3 +239,6 @@ export const dock14 = {
   line: { kind: 'whole', width: 3, colour: 'accent', glow: true },
   mark: { shape: 'stud', colour: 'accent' },
 };
+
+/** Icons of a desk that has none of its own. */
+export const icons15 = { own: null, ink: { way: 'plain' }, dark: null, byHand: [] };

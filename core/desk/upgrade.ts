@@ -1,6 +1,7 @@
 import {
   adjust2,
   dock14,
+  icons15,
   menus5,
   outside6,
   presses4,
@@ -245,6 +246,12 @@ export const steps: Record<number, Step> = {
     edges: asArray(desk['edges']).map((edge) => ({ ...dock14, ...asRecord(edge) })),
     arrangements: { list: [], chosen: null, standing: null },
   }),
+
+  /** Format 14 drew icons of our sets alone, as they are. */
+  14: ({ look, ...desk }) => {
+    const { icons, ...rest } = asRecord(look);
+    return { ...desk, format: 15, look: { ...rest, icons: { ...icons15, ...asRecord(icons) } } };
+  },
 };
 
 /** What has finishes, as format 12 says these. */

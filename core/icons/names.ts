@@ -62,6 +62,22 @@ export const iconNames = [
 ] as const;
 export type IconName = (typeof iconNames)[number];
 
+/** What is drawn by strokes of our own where a set from outside has nothing for it: buttons of windows and of players, the menu's mark. */
+const strokeNames = [
+  'start-here',
+  'window-minimize',
+  'window-maximize',
+  'window-close',
+  'media-skip-backward',
+  'media-skip-forward',
+  'media-playback-start',
+  'media-playback-pause',
+] as const;
+
+/** Everything that a set can draw. */
+export const signNames = [...iconNames, ...strokeNames] as const;
+export type SignName = (typeof signNames)[number];
+
 const FALLBACK: IconName = 'application-x-executable';
 
 /** First words of names in the freedesktop specification, and what stands for anything else that begins with them. */

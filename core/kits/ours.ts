@@ -1,3 +1,4 @@
+import { ourIcons } from '../icons/schema.ts';
 import { drawRoles } from '../colour/scheme.ts';
 import {
   createBackdrop,
@@ -33,7 +34,13 @@ function mannequinOf(thought: Thought): Desk {
   const { half, colours, way, finish, icons, pointer, fonts, letters = {}, windows, motif } = thought;
   const swatches = Object.entries(colours).map(([colour, share]) => ({ colour, share }));
   const roles = drawRoles(swatches, way);
-  const bare = bareMannequin(thought, { half: { by: 'choice', half }, finish, icons, pointer, roles });
+  const bare = bareMannequin(thought, {
+    half: { by: 'choice', half },
+    finish,
+    icons: ourIcons(icons),
+    pointer,
+    roles,
+  });
   const { title, lines, buttons, behind, gaps } = plainWindows;
   const set = createFonts(...fonts);
   const place = { hangs: { from: 'free' as const, screen: 'main', point: 'centre' as const }, x: 0, y: 0 };

@@ -1,7 +1,7 @@
 import type { EdgeFrame } from '../arrange/schema.ts';
 import type { MotifName } from '../backdrop/names.ts';
 import type { SchemeName } from '../colour/schema.ts';
-import type { Icons } from '../icons/schema.ts';
+import type { ourIcons } from '../icons/schema.ts';
 import type { ItemType } from '../items/list.ts';
 import type { Pointer } from '../pointer/schema.ts';
 import type { ShippedFamily } from '../values/family.ts';
@@ -24,7 +24,7 @@ export interface Thought {
   fonts: readonly [display: ShippedFamily, text: ShippedFamily, figures: ShippedFamily];
   /** Added to the weight, and to the spacing, of what is set in the display type. */
   letters?: { weight?: number; spacing?: number };
-  icons: Icons;
+  icons: Parameters<typeof ourIcons>[0];
   pointer: Pointer;
   windows: {
     title?: Partial<Windows['title']>;

@@ -19,6 +19,7 @@ import { menuOpenedBy } from '../menus/openers.ts';
 import { menuKeys, type MenuKey } from '../menus/schema.ts';
 import { idOfMenu } from '../scene/menus/hanging.ts';
 import type { OpenMenu } from '../scene/conditions.ts';
+import type { SeenIcons } from '../scene/part.ts';
 import type { Scene, SceneScreen } from '../scene/scene.ts';
 import { partsOn } from '../scene/parts.ts';
 import { createMemory } from '../scene/memory.ts';
@@ -174,7 +175,7 @@ async function* judgeView(
       if (tones) known.set(screen.id, tones);
       const over = known.size > 0 && solve(desk, { ...conditions, tones: known }, memory);
       const seen = (over || scene).screens.find(({ id }) => id === screen.id) ?? screen;
-      for (const found of judgeScreen(seen, pixels, density, { only, hasTiles: scene.icons.tile !== 'none' }))
+      for (const found of judgeScreen(seen, pixels, density, { only, icons: seenIcons(scene.icons) }))
         yield { ...found, half: scene.half, backdrop, entry };
     }
   }
@@ -228,7 +229,7 @@ function judgeScreen(
   screen: SceneScreen,
   pixels: Pixels,
   density: number,
-  { only, hasTiles }: { only: string | null; hasTiles: boolean },
+  { only, icons }: { only: string | null; icons: SeenIcons },
 ): Found[] {
   const found: Found[] = [];
   const parts = partsOn(screen);
@@ -263,7 +264,7 @@ function judgeScreen(
             ...(isDimmed ? SEEN : needsOf(run, scale)),
           });
       }
-      for (const { item, what, box, colour: paint, surface } of part.signs?.(hasTiles) ?? []) {
+      for (const { item, what, box, colour: paint, surface } of part.signs?.(icons) ?? []) {
         const colour = paintOn(surface ?? part.surface, paint);
         const seen = lookBeneath(pixels, box, colour, density);
         const sign = { part: part.id, item, screen: screen.id, text: what, isSign: true, isTold: false };
@@ -392,4 +393,10 @@ function lookBeneath(
 
 function hexAt({ data }: Pixels, at: number): string {
   return `#${[0, 1, 2].map((channel) => (data[at + channel] as number).toString(16).padStart(2, '0')).join('')}`;
+}
+
+/** A set of one's own has its own colours, and an ink that was chosen is no part's. */
+function seenIcons({ own, ink, tile }: Scene['icons']): SeenIcons {
+  if (own || ink.way !== 'plain') return 'coloured';
+  return tile === 'none' ? 'inked' : 'tiled';
 }

@@ -3,7 +3,7 @@ import { resolveRoles } from '../colour/roles.ts';
 import { terminalOf } from '../colour/terminal.ts';
 import type { ReadyLook } from '../desk/ready/ready.ts';
 import type { TopicKey, ValueOf } from '../desk/ready/topics.ts';
-import { setTitles, type Icons } from '../icons/schema.ts';
+import { ourIcons, setTitles, type Icons } from '../icons/schema.ts';
 import { ourKits } from '../kits/ours.ts';
 import type { Pointer } from '../pointer/schema.ts';
 import type { Finish } from '../values/finish.ts';
@@ -152,21 +152,21 @@ const tileTitles: Record<Icons['tile'], string> = {
 };
 const styleTitles = { line: 'lines', filled: 'filled', duo: 'two-tone' } as const;
 const iconStyles: readonly Icons[] = [
-  { set: 'reed', style: 'line', tile: 'none', tileColour: 'raised' },
-  { set: 'reed', style: 'line', tile: 'circle', tileColour: 'raised' },
-  { set: 'reed', style: 'line', tile: 'hexagon', tileColour: 'accent' },
-  { set: 'reed', style: 'line', tile: 'rounded', tileColour: 'application' },
-  { set: 'slate', style: 'line', tile: 'none', tileColour: 'raised' },
-  { set: 'slate', style: 'filled', tile: 'none', tileColour: 'raised' },
-  { set: 'slate', style: 'filled', tile: 'square', tileColour: 'second' },
-  { set: 'slate', style: 'line', tile: 'rounded', tileColour: 'surface' },
-  { set: 'slate', style: 'filled', tile: 'circle', tileColour: 'application' },
-  { set: 'shell', style: 'line', tile: 'none', tileColour: 'raised' },
-  { set: 'shell', style: 'filled', tile: 'none', tileColour: 'raised' },
-  { set: 'shell', style: 'duo', tile: 'none', tileColour: 'raised' },
-  { set: 'shell', style: 'duo', tile: 'rounded', tileColour: 'raised' },
-  { set: 'shell', style: 'filled', tile: 'hexagon', tileColour: 'application' },
-  { set: 'shell', style: 'duo', tile: 'circle', tileColour: 'ink' },
+  ourIcons({ set: 'reed', style: 'line', tile: 'none', tileColour: 'raised' }),
+  ourIcons({ set: 'reed', style: 'line', tile: 'circle', tileColour: 'raised' }),
+  ourIcons({ set: 'reed', style: 'line', tile: 'hexagon', tileColour: 'accent' }),
+  ourIcons({ set: 'reed', style: 'line', tile: 'rounded', tileColour: 'application' }),
+  ourIcons({ set: 'slate', style: 'line', tile: 'none', tileColour: 'raised' }),
+  ourIcons({ set: 'slate', style: 'filled', tile: 'none', tileColour: 'raised' }),
+  ourIcons({ set: 'slate', style: 'filled', tile: 'square', tileColour: 'second' }),
+  ourIcons({ set: 'slate', style: 'line', tile: 'rounded', tileColour: 'surface' }),
+  ourIcons({ set: 'slate', style: 'filled', tile: 'circle', tileColour: 'application' }),
+  ourIcons({ set: 'shell', style: 'line', tile: 'none', tileColour: 'raised' }),
+  ourIcons({ set: 'shell', style: 'filled', tile: 'none', tileColour: 'raised' }),
+  ourIcons({ set: 'shell', style: 'duo', tile: 'none', tileColour: 'raised' }),
+  ourIcons({ set: 'shell', style: 'duo', tile: 'rounded', tileColour: 'raised' }),
+  ourIcons({ set: 'shell', style: 'filled', tile: 'hexagon', tileColour: 'application' }),
+  ourIcons({ set: 'shell', style: 'duo', tile: 'circle', tileColour: 'ink' }),
 ];
 
 const looksOf = <Key extends TopicKey>(topic: Key, list: Named<ValueOf<Key>>): ReadyLook[] =>

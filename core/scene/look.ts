@@ -3,14 +3,16 @@ import type { Palette } from '../colour/look.ts';
 import { drawnOver } from '../colour/roles.ts';
 import { tilesOf } from '../icons/tiles.ts';
 import type { Desk } from '../desk/desk.ts';
-import { stylesOf } from '../icons/schema.ts';
+import { wordsOfApplication } from '../desk/used-icons.ts';
+import { stylesOf, type Ink } from '../icons/schema.ts';
 import type { FontMetrics, FontUse } from '../text/schema.ts';
 import type { Look } from '../look/schema.ts';
 import type { Fonts } from '../kinds/layout.ts';
 import { ownLibrary, type Library } from '../values/library.ts';
 import { fontBook, type DeskFont, type FontInUse } from '../text/cuts.ts';
 import type { Conditions } from './conditions.ts';
-import type { Scene } from './scene.ts';
+import type { Half } from '../values/roles.ts';
+import type { Scene, SceneIcons, SceneInk } from './scene.ts';
 
 const following = new WeakMap<Look, { palettes: Palettes; roles: Look['roles'] }>();
 
@@ -61,11 +63,46 @@ export function drawnFonts(fonts: Fonts): Scene['fonts'] {
   return drawn;
 }
 
-export function iconsOf({ look: { icons }, applications }: Desk, palette: Palette): Scene['icons'] {
-  const { set, tile } = icons;
+/** How icons are drawn in a half. */
+export function iconsOf({ look: { icons }, applications }: Desk, half: Half, palette: Palette): SceneIcons {
+  const { tile, byHand } = icons;
+  const { set, own, ink, ...worn } = half === 'dark' && icons.dark ? icons.dark : icons;
   // A set that is not drawn in the wanted style gives its first.
-  const style = stylesOf[set].includes(icons.style) ? icons.style : (stylesOf[set][0] ?? 'line');
-  return { set, style, tile, tiles: tilesOf(icons, palette, applications) };
+  const style = stylesOf[set].includes(worn.style) ? worn.style : (stylesOf[set][0] ?? 'line');
+  return {
+    ...{ set, style, own, byHand, tile },
+    ink: inkOf(ink, palette),
+    tiles: tilesOf(icons, palette, applications),
+    words: own ? wordsOf(applications) : noWords,
+  };
+}
+
+/** The colours of an ink; the ink of the very part stays open. */
+function inkOf(ink: Ink, palette: Palette): SceneInk {
+  switch (ink.way) {
+    case 'plain':
+      return { way: 'plain' };
+    case 'tint':
+      return { way: 'tint', colour: palette.colour(ink.colour), amount: ink.amount };
+    case 'two':
+      return { way: 'two', dark: palette.colour(ink.dark), light: palette.colour(ink.light) };
+    case 'one':
+      return { way: 'one', colour: ink.colour === 'ink' ? null : palette.colour(ink.colour) };
+  }
+}
+
+const noWords: SceneIcons['words'] = {};
+const saidBy = new WeakMap<Desk['applications'], SceneIcons['words']>();
+
+function wordsOf(applications: Desk['applications']): SceneIcons['words'] {
+  let said = saidBy.get(applications);
+  if (!said) {
+    said = Object.fromEntries(
+      applications.map((application) => [application.id, wordsOfApplication(application)]),
+    );
+    saidBy.set(applications, said);
+  }
+  return said;
 }
 
 export function pointerOf({ pointer: { set, size, colour } }: Look, palette: Palette): Scene['pointer'] {

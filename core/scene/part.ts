@@ -22,6 +22,9 @@ export interface SceneText {
 export interface SceneSign
   extends Pick<SceneText, 'item' | 'box' | 'surface'>, Pick<Inked, 'what' | 'colour'> {}
 
+/** How icons are to be seen: in the ink of their part, those of applications on tiles, or in colours that are not the part's. */
+export type SeenIcons = 'inked' | 'tiled' | 'coloured';
+
 /** A solved part, whichever section it comes from. */
 export interface ScenePart {
   id: string;
@@ -32,8 +35,8 @@ export interface ScenePart {
   /** Of its drawing, and of all that it does to what lies beneath. */
   scale: number;
   texts(): SceneText[];
-  /** What else of it must be seen. `hasTiles`: icons of applications stand on tiles. */
-  signs?(hasTiles: boolean): SceneSign[];
+  /** What else of it must be seen. */
+  signs?(icons: SeenIcons): SceneSign[];
   /** What its drawing lays beneath its texts, px of the screen. */
   backings?(): Backing[];
 }

@@ -307,6 +307,21 @@ export interface Glance {
   windows: { id: string; screen: string; rect: Rect; isFront: boolean }[];
 }
 
+/** The colours that icons are drawn in, as #rrggbb; without one they take that of what they stand on. */
+export type SceneInk =
+  | { way: 'plain' }
+  | { way: 'tint'; colour: string; amount: number }
+  | { way: 'two'; dark: string; light: string }
+  | { way: 'one'; colour: string | null };
+
+/** How icons are drawn, in the half that there is. */
+export interface SceneIcons extends Pick<Icons, 'set' | 'style' | 'own' | 'byHand' | 'tile'> {
+  ink: SceneInk;
+  tiles: Readonly<Record<string, Tile>>;
+  /** What applications say of themselves, by their id: a set from outside is asked for these words. */
+  words: Readonly<Record<string, readonly string[]>>;
+}
+
 export interface Scene {
   /** Surfaces stand without blur and shadow. */
   isPlain: boolean;
@@ -317,7 +332,7 @@ export interface Scene {
   /** Its colours follow the backdrop, and pass into others with it. */
   follows: boolean;
   fonts: Readonly<Record<Use, FontInUse>>;
-  icons: Omit<Icons, 'tileColour'> & { tiles: Readonly<Record<string, Tile>> };
+  icons: SceneIcons;
   pointer: ScenePointer;
   screens: SceneScreen[];
   /** One for each workspace. */

@@ -48,7 +48,7 @@ export function solve(
     roles: palette.roles,
     follows: desk.look.follows !== null,
     fonts: drawnFonts(facts.fonts),
-    icons: shareUnchanged(before?.icons, iconsOf(desk, palette)),
+    icons: shareUnchanged(before?.icons, iconsOf(desk, half, palette)),
     pointer: shareUnchanged(before?.pointer, pointerOf(desk.look, palette)),
     screens: sameList(before?.screens, screens),
     glances: shareUnchanged(before?.glances, glancesOf(screens, solving)),

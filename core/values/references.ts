@@ -2,7 +2,16 @@ import { z } from 'zod';
 import { heldIn, schemasIn } from './walk.ts';
 
 /** Things of a desk that others name by their id, and files that lie beside it, named by the SHA-256 of their bytes. */
-const referredTo = ['application', 'folder', 'calendar', 'headlines', 'picture', 'font', 'sound'] as const;
+const referredTo = [
+  'application',
+  'folder',
+  'calendar',
+  'headlines',
+  'picture',
+  'font',
+  'sound',
+  'icon-set',
+] as const;
 export type ReferenceTo = (typeof referredTo)[number];
 
 interface Reference {

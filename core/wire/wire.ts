@@ -80,9 +80,33 @@ export interface EventData {
   kits: Record<string, never>;
   /** … or of the looks of single parts. */
   looks: Record<string, never>;
+  /** … or of the icon sets. */
+  'icon-sets': Record<string, never>;
   /** Something has become of what is kept of a desk. */
   keeps: { id: string };
   /** Readings from outside, or why there are none. */
   samples: Feed;
 }
 export type EventName = keyof EventData;
+
+/** A line of the list of icon sets. */
+export interface ListedIconSet {
+  id: string;
+  name: string;
+  styles: string[];
+  /** Pictures that it has. */
+  pictures: number;
+  /** Of the signs that there are, how many it has, and those that it lacks. */
+  found: number;
+  missing: string[];
+  /** How many of its pictures have one colour. */
+  oneColour: number;
+  /** Sets that it builds upon and that did not come with it. */
+  lacks: string[];
+}
+
+/** What is told while an archive of icons is taken in, a line of JSON each; the last one is what came of it. */
+export type TakingIcons =
+  | { drawn: number; of: number }
+  | { sets: ListedIconSet[]; /** Pictures that could not be drawn. */ undrawn: number }
+  | { problem: string };

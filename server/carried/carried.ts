@@ -12,6 +12,8 @@ import {
 } from '../../core/bundle/bundle.ts';
 import type { Desk } from '../../core/desk/desk.ts';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
+import type { WornIcons } from '../../core/icons/schema.ts';
+import { iconsUsed } from '../../core/desk/used-icons.ts';
 import { digestOf } from '../files/digest.ts';
 import type { Incoming } from '../files/incoming.ts';
 import type { OwnFiles } from '../files/own-files.ts';
@@ -19,13 +21,15 @@ import type { FontStore } from '../fonts/store.ts';
 import type { Helpers } from '../helpers/pool.ts';
 import { refusal } from '../http/problem.ts';
 import type { PictureStore } from '../pictures/store.ts';
+import type { IconSetStore } from '../icons/store.ts';
 import type { SoundStore } from '../sounds/store.ts';
 
-/** What desks and kits bring along and take out: pictures, fonts and sounds, by what they are. */
+/** What desks and kits bring along and take out: pictures, fonts, sounds and sets of icons, by what they are. */
 export interface Stores {
   pictures: PictureStore;
   fonts: FontStore;
   sounds: SoundStore;
+  iconSets: IconSetStore;
 }
 
 export interface Taking {
@@ -43,8 +47,11 @@ export async function checkFiles(desk: Desk, stores: Stores): Promise<void> {
   for (const { kind, id } of allFilesOf(desk)) {
     const files = storeOf(kind, stores);
     if (!files.has(id))
-      throw refusal(`A ${kind} is missing`, [
-        { path: placeOf[kind], message: `names a ${kind} that the server does not have: ${id.slice(0, 8)}…` },
+      throw refusal(kind === 'icon-set' ? 'An icon set is missing' : `A ${kind} is missing`, [
+        {
+          path: placeOf[kind],
+          message: `names ${kind === 'icon-set' ? 'an icon set' : `a ${kind}`} that the server does not have: ${id.slice(0, 8)}…`,
+        },
       ]);
     bytes += await files.size(id);
   }
@@ -58,14 +65,28 @@ export async function checkFiles(desk: Desk, stores: Stores): Promise<void> {
 }
 
 /** Where a desk names files of a kind. */
-const placeOf = { picture: 'desk', font: 'look.ownFonts', sound: 'sources.sound' } as const;
+const placeOf = {
+  picture: 'desk',
+  font: 'look.ownFonts',
+  sound: 'sources.sound',
+  'icon-set': 'look.icons',
+} as const;
 
-const storeOf = (kind: FileKind, { pictures, fonts, sounds }: Stores): OwnFiles =>
-  ({ picture: pictures, font: fonts, sound: sounds })[kind];
+const storeOf = (kind: FileKind, { pictures, fonts, sounds, iconSets }: Stores): OwnFiles =>
+  ({ picture: pictures, font: fonts, sound: sounds, 'icon-set': iconSets })[kind];
 
-/** Sends a desk or a kit with its files, one of them in memory at a time. */
-export async function sendBundle(response: Response, carried: Carried, stores: Stores): Promise<void> {
-  const { desk, kit } = carried;
+/**
+ * Sends a desk or a kit with its files, one of them in memory at a time. Of sets of icons only what the desk uses goes along,
+ * unless they are wanted whole.
+ */
+export async function sendBundle(
+  response: Response,
+  given: Carried,
+  { areSetsWhole, ...stores }: Stores & { areSetsWhole: boolean },
+): Promise<void> {
+  const desk = areSetsWhole ? given.desk : await withCutSets(given.desk, stores.iconSets);
+  const carried = { ...given, desk };
+  const { kit } = carried;
   const files = await Promise.all(
     allFilesOf(desk).map(async ({ kind, id, name }) => {
       const store = storeOf(kind, stores);
@@ -86,6 +107,28 @@ export async function sendBundle(response: Response, carried: Carried, stores: S
   response.end();
 }
 
+/** The same desk with sets that hold no more than it uses. */
+async function withCutSets(desk: Desk, iconSets: IconSetStore): Promise<Desk> {
+  const cut = new Map<string, string>();
+  for (const id of filesOf(desk, 'icon-set'))
+    cut.set(id, await iconSets.cut(id, (index) => iconsUsed(desk, index)));
+  return withSets(desk, cut);
+}
+
+/** The same desk with other sets of icons in place of some, by their SHA-256. */
+function withSets(desk: Desk, others: ReadonlyMap<string, string>): Desk {
+  if (others.size === 0) return desk;
+  const { icons } = desk.look;
+  const other = <Worn extends WornIcons>(worn: Worn): Worn => {
+    const id = worn.own && others.get(worn.own.set.slice('own:'.length));
+    return worn.own && id ? { ...worn, own: { ...worn.own, set: `own:${id}` } } : worn;
+  };
+  return {
+    ...desk,
+    look: { ...desk.look, icons: { ...other(icons), dark: icons.dark && other(icons.dark) } },
+  };
+}
+
 function drained(response: Response): Promise<void> {
   return new Promise((resolve) => {
     if (response.destroyed || !response.writableNeedDrain) {
@@ -100,7 +143,7 @@ function drained(response: Response): Promise<void> {
 /** Takes in the files of a bundle and gives back what it is of. Throws HttpProblem; then nothing was taken. */
 export async function takeIn(
   path: string,
-  { helpers, incoming, pictures, fonts, sounds }: Stores & Taking,
+  { helpers, incoming, pictures, fonts, sounds, iconSets }: Stores & Taking,
 ): Promise<Carried> {
   const folder = incoming.newPath();
   try {
@@ -110,7 +153,13 @@ export async function takeIn(
     for (const { path: from, name, picture } of taken.pictures) await pictures.keepTaken(picture, from, name);
     for (const { path: from, id } of taken.fonts) await fonts.keep(from, id);
     for (const { path: from, id } of taken.sounds) await sounds.keep(from, id);
-    return taken.kit ? { desk: taken.desk, kit: taken.kit } : { desk: taken.desk };
+    const known = new Map<string, string>();
+    for (const { path: from, id } of taken.iconSets) {
+      const kept = await iconSets.keepTaken(from, id);
+      if (kept !== id) known.set(id, kept);
+    }
+    const desk = withSets(taken.desk, known);
+    return taken.kit ? { desk, kit: taken.kit } : { desk };
   } finally {
     await rm(folder, { recursive: true, force: true });
   }

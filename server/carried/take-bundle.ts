@@ -5,6 +5,7 @@ import { openBundle, type Carried, type FileKind } from '../../core/bundle/bundl
 import { sourcesOf } from '../../core/backdrop/schema.ts';
 import type { Problem } from '../../core/desk/problem.ts';
 import { digestOf } from '../files/digest.ts';
+import { inspectIconPack } from '../icons/pack.ts';
 import { inspectFont } from '../fonts/inspect.ts';
 import { inspectSound } from '../sounds/inspect.ts';
 import { takePicture, type TakenPicture } from '../pictures/take.ts';
@@ -16,6 +17,7 @@ export type TakenBundle =
       pictures: { path: string; name: string; picture: TakenPicture }[];
       fonts: { path: string; id: string }[];
       sounds: { path: string; id: string }[];
+      iconSets: { path: string; id: string }[];
     } & Carried)
   | { ok: false; problems: Problem[] };
 
@@ -40,6 +42,7 @@ export async function takeBundle({ path, folder }: { path: string; folder: strin
     pictures: [],
     fonts: [],
     sounds: [],
+    iconSets: [],
   };
   for (const file of found) {
     const out = `${file.path}-taken`;
@@ -57,6 +60,12 @@ export async function takeBundle({ path, folder }: { path: string; folder: strin
       const sound = await inspectSound({ path: file.path, out, cover: `${out}-cover` });
       if (!sound.ok) return no(`as a sound, ${sound.reason}`);
       taken.sounds.push({ path: out, id: sound.id });
+      continue;
+    }
+    if (file.kind === 'icon-set') {
+      const set = await inspectIconPack({ path: file.path });
+      if (!set.ok) return no(`as a set of icons, ${set.reason}`);
+      taken.iconSets.push({ path: file.path, id: set.id });
       continue;
     }
     const picture = await takePicture({ path: file.path, out, asIs: true });

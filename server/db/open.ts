@@ -64,7 +64,7 @@ export function transact<T>({ $client }: Store, work: () => T): T {
 function prepareFolder(folder: string): void {
   const probe = join(folder, '.probe');
   try {
-    for (const name of ['pictures', 'fonts', 'sounds', 'cache'])
+    for (const name of ['pictures', 'fonts', 'sounds', 'icon-sets', 'cache'])
       mkdirSync(join(folder, name), { recursive: true });
     writeFileSync(probe, 'Can this be written?');
     rmSync(probe);

@@ -79,3 +79,13 @@ export const looks = sqliteTable('looks', {
   value: text('value').notNull(),
   savedAt: integer('saved_at').notNull(),
 });
+
+/** Sets of icons, for all desks; the packs lie in the data folder under `icon-sets/`, named by the id. */
+export const iconSets = sqliteTable('icon_sets', {
+  /** SHA-256 of the pack. */
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  addedAt: integer('added_at').notNull(),
+  /** Set while the set is taken off the list; it can be put back, and desks that wear it go on doing so. */
+  removedAt: integer('removed_at'),
+});

@@ -221,7 +221,7 @@ function addFileRoutes(router: Router, services: Services, { add, readable }: Fi
 
   router.get('/desks/:id/bundle', async (request: WithId, response) => {
     const { desk } = readable(request.params.id);
-    await sendBundle(response, { desk }, services);
+    await sendBundle(response, { desk }, { ...services, areSetsWhole: request.query['icons'] === 'whole' });
   });
 
   router.post('/bundles', async (request, response) => {

@@ -48,7 +48,7 @@ function repeatNews(about: () => Promise<About>, tell: (news: About) => void): (
 }
 
 /** What all pages are told of. */
-type Happening = 'saved' | 'removed' | 'kits' | 'looks' | 'keeps';
+type Happening = 'saved' | 'removed' | 'kits' | 'looks' | 'keeps' | 'icon-sets';
 
 /**
  * Server-sent events, one stream for each page: desks that were saved, and readings from outside for those who ask. A

@@ -1,6 +1,5 @@
 import { setImmediate } from 'node:timers/promises';
 import type { DeskStore } from '../desks/store.ts';
-import type { KitStore } from '../kits/store.ts';
 import type { OwnFiles } from './own-files.ts';
 
 const DAY = 86_400_000;
@@ -14,12 +13,12 @@ interface Cleared {
 }
 
 /**
- * Takes away what nobody can come back to: desks that left the shelf a month ago, then files that no revision of any desk
- * or kit names and that nobody brought or asked for within a month. (A page may go on naming a file in steps that it can undo.)
+ * Takes away what nobody can come back to: desks that left the shelf a month ago, then files that no revision of any desk,
+ * kit or list names and that nobody brought or asked for within a month. (A page may go on naming a file in steps that it can undo.)
  */
 export async function clearAway(
   desks: DeskStore,
-  kits: Pick<KitStore, 'allTexts'>,
+  others: readonly { allTexts(): Iterable<string> }[],
   kinds: readonly OwnFiles[],
   now: number = Date.now(),
 ): Promise<Cleared> {
@@ -27,7 +26,7 @@ export async function clearAway(
   const cleared: Cleared = { desks: desks.forgetRemoved(since), files: 0 };
   const unused = kinds.flatMap((files) => files.unused(since).map((id) => ({ files, id })));
   if (unused.length === 0) return cleared;
-  const named = await filesNamed(desks, kits);
+  const named = await filesNamed(desks, ...others);
   for (const { files, id } of unused) {
     // A desk that has come meanwhile asked for what it names.
     if (named.has(id) || !files.isUnused(id, since)) continue;
@@ -38,7 +37,7 @@ export async function clearAway(
 }
 
 /**
- * Every SHA-256 that stands anywhere in a revision or a kit: also in one that can't be read any more, or is of an older format.
+ * Every SHA-256 that stands anywhere in a revision, a kit or a list: also in one that can't be read any more, or is of an older format.
  */
 async function filesNamed(...stores: { allTexts(): Iterable<string> }[]): Promise<Set<string>> {
   const named = new Set<string>();

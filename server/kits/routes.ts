@@ -74,7 +74,8 @@ export function kitRoutes(services: Services): Router {
 
   router.get('/kits/:id/bundle', async (request: WithId, response) => {
     const { desk, ...kit } = found(request.params.id);
-    await sendBundle(response, { desk, kit }, services);
+    const areSetsWhole = request.query['icons'] === 'whole';
+    await sendBundle(response, { desk, kit }, { ...services, areSetsWhole });
   });
 
   // Any desk can be worn: one that comes as a desk's file is a kit of all that it has.

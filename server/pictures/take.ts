@@ -2,6 +2,7 @@ import { readFile, writeFile } from 'node:fs/promises';
 import sharp, { type Metadata } from 'sharp';
 import { DESK_LIMITS } from '../../core/desk/limits.ts';
 import { blockiness } from '../../core/backdrop/fitness.ts';
+import { drawSquare, ICON_SIDE } from '../icons/draw.ts';
 import { digestOf } from '../files/digest.ts';
 import { diskTrouble } from '../files/trouble.ts';
 import { cleanPicture } from './clean.ts';
@@ -110,41 +111,19 @@ async function decodeWhole(path: string): Promise<void> {
     .toBuffer();
 }
 
-const ICON_SIDE = 256;
-const notAnIcon = (reason: string) => no(415, 'Not an icon', `This file ${reason}; nothing was changed.`);
-
-/**
- * An icon of one's own, drawn to pixels: whatever an SVG may carry besides its shapes (scripts, links, styles from
- * elsewhere) stays behind. Writes a PNG of 256 pixels square.
- */
+/** An icon of one's own, drawn to pixels. Writes a PNG of 256 pixels square. */
 export async function drawIcon({ path, out }: Omit<TakeOrder, 'asIs'>): Promise<Taken> {
-  const bytes = await readFile(path);
-  const start = bytes
-    .toString('utf8', 0, 1024)
-    .trimStart()
-    .replace(/^\uFEFF/, '');
-  const isSvg = start.startsWith('<');
-  if (!isSvg && bytes.toString('latin1', 1, 4) !== 'PNG') return notAnIcon('is neither an SVG nor a PNG');
-  // Entities can multiply without end and name files; an icon needs none.
-  if (isSvg && /<!ENTITY/i.test(bytes.toString('utf8'))) return notAnIcon('declares entities');
-  let png: Buffer;
-  try {
-    png = await sharp(bytes, { limitInputPixels: 40_000_000, failOn: 'error' })
-      .resize(ICON_SIDE, ICON_SIDE, { fit: 'contain', background: { r: 0, g: 0, b: 0, alpha: 0 } })
-      .png()
-      .toBuffer();
-  } catch {
-    return notAnIcon(isSvg ? 'can’t be drawn as SVG' : 'is damaged');
-  }
-  await writeFile(out, png);
+  const made = await drawSquare(await readFile(path), true);
+  if (!made.ok) return no(415, 'Not an icon', `This file ${made.reason}; nothing was changed.`);
+  await writeFile(out, made.png);
   return {
     ok: true,
     picture: {
-      id: digestOf(png),
+      id: digestOf(made.png),
       type: 'image/png',
       width: ICON_SIDE,
       height: ICON_SIDE,
-      bytes: png.length,
+      bytes: made.png.length,
     },
   };
 }

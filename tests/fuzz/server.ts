@@ -231,7 +231,7 @@ export async function fuzzServer(
       backdrops: [createBackdrop('backdrop', createPicture(digestOf(picture), 'x'))],
     };
     const whole = writeBundle(
-      { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [], sounds: [] },
+      { desk, pictures: [{ id: digestOf(picture), bytes: picture }], fonts: [], sounds: [], iconSets: [] },
       digestOf,
     );
     const made = chance.share();
@@ -241,7 +241,7 @@ export async function fuzzServer(
       const bad = damaged(picture, chance);
       const named = { ...desk, backdrops: [createBackdrop('backdrop', createPicture(digestOf(bad), 'x'))] };
       bytes = writeBundle(
-        { desk: named, pictures: [{ id: digestOf(bad), bytes: bad }], fonts: [], sounds: [] },
+        { desk: named, pictures: [{ id: digestOf(bad), bytes: bad }], fonts: [], sounds: [], iconSets: [] },
         digestOf,
       );
     } else if (made < 0.25) {

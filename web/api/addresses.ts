@@ -36,6 +36,11 @@ export function pictureAddress(picture: string, width: number): string {
   return `/api/pictures/${picture}?width=${bucket(width)}`;
 }
 
+/** Where a picture of a set of icons lies. */
+export function setIconAddress(set: string, picture: number): string {
+  return `/api/icon-sets/${set}/${picture}`;
+}
+
 export function ownIconAddress(name: string): string {
   return pictureAddress(fileOfOwn(name), 240);
 }

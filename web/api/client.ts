@@ -81,6 +81,28 @@ async function askOutliving<T>(path: string, init: RequestInit): Promise<T> {
   }
 }
 
+/** What comes of an archive of icons, which is told line by line. */
+async function askForSets(
+  path: string,
+  init: RequestInit,
+  onDrawn: (drawn: number, of: number) => void,
+): Promise<{ sets: ListedIconSet[]; undrawn: number }> {
+  const { body } = await ask(path, init);
+  let rest = '';
+  const reader = body?.pipeThrough(new TextDecoderStream()).getReader();
+  for (let read = await reader?.read(); read && !read.done; read = await reader?.read()) {
+    const lines = (rest + read.value).split('\n');
+    rest = lines.pop() ?? '';
+    for (const line of lines) {
+      const told = JSON.parse(line) as TakingIcons;
+      if ('problem' in told) throw new Error(told.problem);
+      if ('sets' in told) return told;
+      onDrawn(told.drawn, told.of);
+    }
+  }
+  throw new Error('The server stopped before all was drawn; nothing was changed.');
+}
+
 export const api = {
   desks: () => askJson<ListedDesk[]>('/desks'),
   desk: (id: string) => askJson<StoredDesk>(`/desks/${encodeURIComponent(id)}`),
@@ -127,6 +149,13 @@ export const api = {
   importBundle: (file: Blob) => askJson<StoredDesk>('/bundles', { method: 'POST', body: file }),
   addPicture: (file: File) =>
     askJson<PictureNote>(`/pictures?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
+  iconSets: () => askJson<ListedIconSet[]>('/icon-sets'),
+  iconSet: (id: string) => askJson<IconSetIndex>(`/icon-sets/${id}`),
+  /** Takes in an archive of icons; `onDrawn` hears how far that is. Throws with what is wrong. */
+  addIconSets: (file: Blob, name: string, onDrawn: (drawn: number, of: number) => void) =>
+    askForSets(`/icon-sets?name=${encodeURIComponent(name)}`, { method: 'POST', body: file }, onDrawn),
+  removeIconSet: (id: string) => ask(`/icon-sets/${id}`, { method: 'DELETE' }),
+  restoreIconSet: (id: string) => ask(`/icon-sets/${id}/restore`, { method: 'POST' }),
   addIcon: (file: File) =>
     askJson<PictureNote>(`/icons?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
   addFont: (file: File) =>

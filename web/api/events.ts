@@ -10,6 +10,7 @@ export interface EventHandlers {
   onKits?(): void;
   /** … or of the looks of single parts. */
   onLooks?(): void;
+  onIconSets?(): void;
   /** Something has become of what is kept of a desk. */
   onKeeps?(id: string): void;
   /** New readings of what was asked for. */
@@ -49,6 +50,7 @@ export function listen(handlers: EventHandlers): Listening {
     on('removed', ({ id, by }) => handlers.onRemoved?.(id, by === clientId));
     on('kits', () => handlers.onKits?.());
     on('looks', () => handlers.onLooks?.());
+    on('icon-sets', () => handlers.onIconSets?.());
     on('keeps', ({ id }) => handlers.onKeeps?.(id));
     on('samples', (feed) => handlers.onSamples?.(feed));
     on('hello', (about) => {

@@ -2,7 +2,7 @@ import { useRef, useState, type ReactNode } from 'react';
 import type { Scene } from '../../core/scene/scene.ts';
 import type { Size } from '../../core/values/geometry.ts';
 import { backdropAddress } from '../api/addresses.ts';
-import { IconSet } from '../render/kit/icons.tsx';
+import { DeskIcons } from '../render/kit/icons.tsx';
 import { useMayCome } from '../render/backdrop/looked-at.ts';
 import { typeVariables } from '../render/kit/type.ts';
 import { useScreenInView } from '../stores/screen.ts';
@@ -52,7 +52,7 @@ export function CardBackdrop({
             fontFamily: 'var(--font-desk-text)',
           }}
         >
-          <IconSet.Provider value={scene.icons}>{children}</IconSet.Provider>
+          <DeskIcons icons={scene.icons}>{children}</DeskIcons>
         </div>
       )}
     </div>

@@ -3,7 +3,7 @@ import { useLocation, useNavigate, useParams } from 'react-router';
 import { toast } from '../ui/toast.ts';
 import { fetchLater, later } from '../later.ts';
 import { useConditions } from '../session/conditions.ts';
-import { ApplicationIcon, IconSet } from '../render/kit/icons.tsx';
+import { ApplicationIcon, DeskIcons } from '../render/kit/icons.tsx';
 import { useDesk } from '../session/desk.ts';
 import { useScene } from '../session/scene.ts';
 import { useOpenDesk, type OpenDeskHandlers } from '../session/use-open-desk.ts';
@@ -134,9 +134,9 @@ function ApplicationInHand({ application }: { application: string }) {
     found &&
     icons && (
       <div className="-translate-1/2 rounded-lg bg-pit/80 p-2 text-chalk outline-2 outline-brass outline">
-        <IconSet.Provider value={icons}>
+        <DeskIcons icons={icons}>
           <ApplicationIcon application={application} name={found.Icon} size={28} />
-        </IconSet.Provider>
+        </DeskIcons>
       </div>
     )
   );

@@ -1,5 +1,5 @@
 import { roleCircle } from '../../colour/roles.ts';
-import { setTitles } from '../../icons/schema.ts';
+import { toldIcons } from '../../icons/schema.ts';
 import { Look, MOST_FONTS } from '../../look/schema.ts';
 import { pointerTitles } from '../../pointer/schema.ts';
 import type { OwnFont } from '../../text/schema.ts';
@@ -53,11 +53,14 @@ export const look = defineSection({
     {
       key: 'icons',
       title: 'Icons',
-      told: ({ look: { icons } }) =>
-        `${setTitles[icons.set]}, ${icons.tile === 'none' ? 'bare' : `${icons.tile} tiles`}`,
+      told: ({ look: { icons } }) => toldIcons(icons),
       wear({ look: worn }, { look: other }) {
         worn.icons = structuredClone(other.icons);
       },
+      own: ({ look: { icons } }) => [
+        ...[icons.own, icons.dark?.own].flatMap((own) => own?.name ?? []),
+        ...(icons.byHand.length > 0 ? ['signs of one’s own'] : []),
+      ],
     },
     {
       key: 'pointer',

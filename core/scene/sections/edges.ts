@@ -11,7 +11,7 @@ import type { ItemContext, Room, WidgetContext } from '../../kinds/kind.ts';
 import type { Layout } from '../../kinds/layout.ts';
 import { clamp, isAsLarge, isHorizontal, type Rect, type Size } from '../../values/geometry.ts';
 import type { SceneEdge, SceneItem, SceneMore } from '../scene.ts';
-import type { SceneSign, SceneText } from '../part.ts';
+import type { SceneSign, SceneText, SeenIcons } from '../part.ts';
 import { solidFinish } from './beside.ts';
 import { fitItems } from './fit-items.ts';
 import { defineSceneSection, type ScreenContext } from './section.ts';
@@ -62,7 +62,7 @@ export const edges = defineSceneSection({
         ...textsOfItems(items, plate),
         ...(more ? placedTexts(MORE, more.layout.runs, startOf(more), 1, more.surface) : []),
       ],
-      signs: (hasTiles) => items.flatMap((item) => signsOf(item, hasTiles)),
+      signs: (icons) => items.flatMap((item) => signsOf(item, icons)),
     })),
 });
 
@@ -85,12 +85,12 @@ export function textsOfItems(items: readonly SceneItem[], plate: Surface | null 
 }
 
 /** What of an item is seen beside its texts. Icons on tiles are seen by these, and pictures of one's own are what they are. */
-function signsOf(item: SceneItem, hasTiles: boolean): SceneSign[] {
+function signsOf(item: SceneItem, icons: SeenIcons): SceneSign[] {
   const { layout, view } = item;
   const kind = itemKindOf(item.type);
   const icon = 'icon' in layout ? layout.icon : null;
   const name = ('icon' in view ? view.icon : 'name' in view ? view.name : null) ?? '';
-  const isItself = isOwn(name) || (hasTiles && 'application' in view);
+  const isItself = isOwn(name) || icons === 'coloured' || (icons === 'tiled' && 'application' in view);
   const inked = kind.inked
     ? kind.inked(view, layout)
     : icon && !isItself

@@ -76,8 +76,8 @@ export const icons = defineSceneSection({
       surface,
       scale: 1,
       texts: () => placedTexts(null, label ? [label] : [], rect),
-      signs: (hasTiles) =>
-        hasTiles || isOwn(icon)
+      signs: (icons) =>
+        icons !== 'inked' || isOwn(icon)
           ? []
           : placedSigns(
               null,

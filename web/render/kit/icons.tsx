@@ -1,9 +1,11 @@
-import { Suspense, createContext, useContext, type FC } from 'react';
-import type { IconSetName, IconStyle } from '../../../core/icons/schema.ts';
+import { Suspense, createContext, useContext, type FC, type ReactNode } from 'react';
+import { ourIcons, type IconSetName, type IconStyle } from '../../../core/icons/schema.ts';
 import { isOwn } from '../../../core/values/family.ts';
-import { drawnName, type IconName } from '../../../core/icons/names.ts';
-import type { Scene } from '../../../core/scene/scene.ts';
-import { ownIconAddress } from '../../api/addresses.ts';
+import { drawnName, type IconName, type SignName } from '../../../core/icons/names.ts';
+import type { Scene, SceneIcons } from '../../../core/scene/scene.ts';
+import { ownIconAddress, setIconAddress } from '../../api/addresses.ts';
+import { InkFilter, InkedPicture, inkStyle, type Pictured } from './ink.tsx';
+import { useOwnSet } from './own-sets.ts';
 import { later } from '../../later.ts';
 import { Quiet } from './quiet-card.tsx';
 import { lookUp } from '../../../core/values/look-up.ts';
@@ -35,28 +37,82 @@ const whenFetched: Record<IconSetName, FC<IconDrawing>> = {
   shell: later(loaders.shell),
 };
 
-export const IconSet = createContext<Scene['icons']>({
-  set: 'reed',
-  style: 'line',
-  tile: 'none',
+export const IconSet = createContext<SceneIcons>({
+  ...ourIcons({ set: 'reed', style: 'line', tile: 'none', tileColour: 'raised' }),
+  ink: { way: 'plain' },
   tiles: {},
+  words: {},
 });
 
-/** An icon by its freedesktop name, or one of one's own, from the desk's set. */
-export function DeskIcon({ name, size }: { name: string; size: number }) {
-  const { set, style } = useContext(IconSet);
-  if (name === 'start-here') return <LedgeMark size={size} />;
-  if (isOwn(name)) {
-    return <img src={ownIconAddress(name)} alt="" width={size} height={size} draggable={false} />;
-  }
-  const Ready = loaded.get(set);
-  const icon = drawnName(name);
-  if (Ready) return <Ready name={icon} size={size} style={style} />;
-  const Drawn = whenFetched[set];
+/** Draws what stands in it with these icons, in their colours. */
+export function DeskIcons({ icons, children }: { icons: SceneIcons; children: ReactNode }) {
   return (
+    <IconSet.Provider value={icons}>
+      <InkFilter ink={icons.ink} />
+      {children}
+    </IconSet.Provider>
+  );
+}
+
+interface Wanted {
+  /** A freedesktop icon name, or one of one's own. */
+  name: string;
+  size: number;
+  /** The application that it stands for. */
+  application?: string;
+}
+
+/** An icon by its freedesktop name, or one of one's own, from the desk's set. */
+export function DeskIcon({ name, size, application }: Wanted) {
+  const icons = useContext(IconSet);
+  const found = useOutside({ name, size, ...(application === undefined ? {} : { application }) });
+  if (found) return <InkedPicture {...found} size={size} ink={icons.ink} />;
+  if (name === 'start-here') return <LedgeMark size={size} />;
+  return <OurIcon name={drawnName(name)} size={size} {...icons} />;
+}
+
+/** What is drawn by strokes of our own, unless the desk's set, or somebody, has an icon for it. */
+export function SignIcon({ name, size, children }: { name: SignName; size: number; children: ReactNode }) {
+  const { ink } = useContext(IconSet);
+  const found = useOutside({ name, size });
+  return found ? <InkedPicture {...found} size={size} ink={ink} /> : children;
+}
+
+/** The picture that is not ours of what is wanted: its own, one put in its place, or that of a set. */
+function useOutside({ name, size, application }: Wanted): Pictured | null {
+  const { own, byHand, words } = useContext(IconSet);
+  const set = own ? own.set.slice('own:'.length) : null;
+  const outside = useOwnSet(set);
+  if (isOwn(name)) return { address: ownIconAddress(name), isOneColour: false };
+  const mine = byHand.find((one) => one.name === name || one.name === drawnName(name));
+  if (mine) return { address: ownIconAddress(mine.icon), isOneColour: false };
+  if (!outside || !own || set === null) return null;
+  const { index, finder } = outside;
+  const known = finder.nameFor(name, (application !== undefined && lookUp(words, application)) || []);
+  const style = Math.max(0, index.styles.indexOf(own.style));
+  const icon = known === null ? null : finder.pictureOf(known, style, size * devicePixelRatio);
+  if (!icon) return null;
+  return {
+    address: setIconAddress(set, icon.picture),
+    isOneColour: index.pictures[icon.picture]?.isOneColour ?? false,
+  };
+}
+
+function OurIcon({ name, size, set, style, ink }: { name: IconName; size: number } & SceneIcons) {
+  const Ready = loaded.get(set);
+  const Drawn = whenFetched[set];
+  const drawn = Ready ? (
+    <Ready name={name} size={size} style={style} />
+  ) : (
     <Suspense fallback={<span className="block" style={{ width: size, height: size }} />}>
-      <Drawn name={icon} size={size} style={style} />
+      <Drawn name={name} size={size} style={style} />
     </Suspense>
+  );
+  if (ink.way === 'plain') return drawn;
+  return (
+    <span className="block" data-ink={ink.way} style={inkStyle(ink, size)}>
+      {drawn}
+    </span>
   );
 }
 
@@ -90,7 +146,7 @@ export function ApplicationIcon(props: { application: string; name: string; size
 function TiledIcon({ application, name, size }: { application: string; name: string; size: number }) {
   const { tile, tiles } = useContext(IconSet);
   const colours = lookUp(tiles, application);
-  if (tile === 'none' || !colours) return <DeskIcon name={name} size={size} />;
+  if (tile === 'none' || !colours) return <DeskIcon name={name} size={size} application={application} />;
   return (
     <span
       className="grid shrink-0 place-items-center"
@@ -104,7 +160,7 @@ function TiledIcon({ application, name, size }: { application: string; name: str
         clipPath: clips[tile],
       }}
     >
-      <DeskIcon name={name} size={Math.round(size * ON_TILE)} />
+      <DeskIcon name={name} size={Math.round(size * ON_TILE)} application={application} />
     </span>
   );
 }

@@ -1,3 +1,5 @@
+import type { SignName } from '../../../core/icons/names.ts';
+import { SignIcon } from './icons.tsx';
 import type { ButtonShape, WindowButton } from '../../../core/values/window-buttons.ts';
 
 interface Sign {
@@ -41,7 +43,7 @@ export function WindowSign({
   weight: number;
 }) {
   const { path, isFilled } = signs[shape][does];
-  return (
+  const drawn = (
     <svg viewBox="0 0 16 16" width={size} height={size} aria-hidden className="block overflow-visible">
       <path
         d={path}
@@ -52,4 +54,16 @@ export function WindowSign({
       />
     </svg>
   );
+  return (
+    <SignIcon name={signNames[does]} size={size}>
+      {drawn}
+    </SignIcon>
+  );
 }
+
+/** What the buttons are called by sets of icons. */
+const signNames: Record<WindowButton, SignName> = {
+  minimise: 'window-minimize',
+  fill: 'window-maximize',
+  close: 'window-close',
+};

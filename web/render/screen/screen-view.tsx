@@ -4,7 +4,7 @@ import { paintedSections } from '../../../core/scene/sections/list.ts';
 import { Actions } from '../actions.ts';
 import { BackdropView } from '../backdrop/backdrop-view.tsx';
 import { Glances } from './glances.ts';
-import { IconSet } from '../kit/icons.tsx';
+import { DeskIcons } from '../kit/icons.tsx';
 import { pointerCursor } from '../pointer.ts';
 import { sectionDrawings } from './sections.tsx';
 import { typeVariables } from '../kit/type.ts';
@@ -52,7 +52,7 @@ export const ScreenView = memo(function ScreenView({
     [width, height, scene.roles, fonts, isInUse, scene.pointer],
   );
   return (
-    <IconSet.Provider value={scene.icons}>
+    <DeskIcons icons={scene.icons}>
       <Glances.Provider value={scene.glances}>
         <div
           className={`relative overflow-hidden ${isInUse ? 'in-use' : ''}`}
@@ -74,7 +74,7 @@ export const ScreenView = memo(function ScreenView({
           })}
         </div>
       </Glances.Provider>
-    </IconSet.Provider>
+    </DeskIcons>
   );
 });
 

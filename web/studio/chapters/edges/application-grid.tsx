@@ -3,7 +3,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { Edge } from '../../../../core/desk/shapes/edges.ts';
 import { nanoid } from 'nanoid';
-import { ApplicationIcon, IconSet } from '../../../render/kit/icons.tsx';
+import { ApplicationIcon, DeskIcons } from '../../../render/kit/icons.tsx';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { takeCard } from '../../card-drag.ts';
@@ -17,7 +17,7 @@ export function ApplicationGrid({ edge }: { edge: Edge }) {
   if (applications.length === 0)
     return <p className="text-dust">There are none: add some under Menus, Applications.</p>;
   return (
-    <IconSet.Provider value={icons}>
+    <DeskIcons icons={icons}>
       <div
         className="grid max-h-48 grid-cols-7 gap-1 overflow-y-auto p-0.5"
         role="group"
@@ -43,6 +43,6 @@ export function ApplicationGrid({ edge }: { edge: Edge }) {
           </button>
         ))}
       </div>
-    </IconSet.Provider>
+    </DeskIcons>
   );
 }

@@ -9,7 +9,7 @@ import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/shapes/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
-import { ApplicationIcon, DeskIcon, IconSet } from '../../../render/kit/icons.tsx';
+import { ApplicationIcon, DeskIcon, DeskIcons } from '../../../render/kit/icons.tsx';
 import { suitedIcon } from '../../../../core/icons/suited.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
@@ -88,7 +88,7 @@ function SetCard({ name, icons, onPress }: { name: IconSetName; icons: Icons; on
   const style = stylesOf[name].includes(icons.style) ? icons.style : (stylesOf[name][0] ?? 'line');
   const value = useMemo(() => ({ set: name, style, tile: 'none' as const, tiles: {} }), [name, style]);
   return (
-    <IconSet.Provider value={value}>
+    <DeskIcons icons={value}>
       <button
         type="button"
         aria-pressed={isChosen}
@@ -103,7 +103,7 @@ function SetCard({ name, icons, onPress }: { name: IconSetName; icons: Icons; on
           <DeskIcon key={icon} name={icon} size={24} />
         ))}
       </button>
-    </IconSet.Provider>
+    </DeskIcons>
   );
 }
 
@@ -117,9 +117,9 @@ function ApplicationRow({ application }: { application: Application }) {
   if (!icons) return null;
   return (
     <div className="flex h-9 items-center gap-2.5">
-      <IconSet.Provider value={icons}>
+      <DeskIcons icons={icons}>
         <ApplicationIcon application={id} name={Icon} size={22} />
-      </IconSet.Provider>
+      </DeskIcons>
       <span className="min-w-0 flex-1 truncate">{Name}</span>
       {isOwn(Icon) && (
         <IconButton

@@ -9,7 +9,7 @@ import {
   Type,
 } from 'lucide-react';
 import type { Look } from '../../../../core/look/schema.ts';
-import { Icons, setTitles } from '../../../../core/icons/schema.ts';
+import { Icons, toldIcons } from '../../../../core/icons/schema.ts';
 import { kitKinds } from '../../../../core/desk/kits/kit.ts';
 import { Pointer, pointerTitles } from '../../../../core/pointer/schema.ts';
 import { FontUse } from '../../../../core/text/schema.ts';
@@ -69,7 +69,7 @@ export const pages: readonly Page[] = [
     also: 'icon theme pack',
     settings: [Icons],
     Body: ({ desk }) => <IconsPage look={desk.look} />,
-    note: ({ look: { icons } }) => `${setTitles[icons.set]}, ${icons.tile === 'none' ? 'bare' : icons.tile}`,
+    note: ({ look: { icons } }) => toldIcons(icons),
   },
   {
     id: 'pointer',

@@ -1,5 +1,5 @@
 import type { Application } from '../../../../core/desk/shapes/applications.ts';
-import { ApplicationIcon, IconSet } from '../../../render/kit/icons.tsx';
+import { ApplicationIcon, DeskIcons } from '../../../render/kit/icons.tsx';
 import { useScene } from '../../../session/scene.ts';
 import { takeCard } from '../../card-drag.ts';
 
@@ -21,9 +21,9 @@ export function ApplicationMark({
       }}
     >
       {icons && (
-        <IconSet.Provider value={icons}>
+        <DeskIcons icons={icons}>
           <ApplicationIcon application={id} name={Icon} size={18} />
-        </IconSet.Provider>
+        </DeskIcons>
       )}
       <span className="min-w-0 flex-1 truncate">{Name}</span>
     </span>

@@ -5,7 +5,7 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import { Application } from '../../../../core/desk/shapes/applications.ts';
 import { iconNames } from '../../../../core/icons/names.ts';
 import { categoryTitles, mainCategories, mainCategoryOf } from '../../../../core/menus/categories.ts';
-import { DeskIcon, IconSet } from '../../../render/kit/icons.tsx';
+import { DeskIcon, DeskIcons } from '../../../render/kit/icons.tsx';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { useView } from '../../../stores/view.ts';
@@ -99,7 +99,7 @@ function IconChoice({
   if (!icons) return null;
   return (
     <Section title="Icon" note="from the desk’s set">
-      <IconSet.Provider value={icons}>
+      <DeskIcons icons={icons}>
         <div className="grid grid-cols-7 gap-1" role="group" aria-label="Icon">
           {iconNames.map((icon) => (
             <button
@@ -114,7 +114,7 @@ function IconChoice({
             </button>
           ))}
         </div>
-      </IconSet.Provider>
+      </DeskIcons>
       <div className="mt-1">
         <FileButton
           label={`Icon file for ${name}`}
