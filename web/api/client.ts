@@ -1,3 +1,4 @@
+import type { IconSetIndex } from '../../core/icons/sets/index-file.ts';
 import type { Drawn } from '../../core/backdrop/drawn.ts';
 import type { Track } from '../../core/sources/sound/schema.ts';
 import type { OwnFont } from '../../core/text/schema.ts';
@@ -8,12 +9,14 @@ import type { Kit } from '../../core/desk/kits/kit.ts';
 import type { ListedDesk } from '../../core/desk/summary.ts';
 import type {
   BakeFormat,
+  ListedIconSet,
   ListedKit,
   PictureFacts,
   PictureNote,
   RevisionNote,
   Saved,
   StoredDesk,
+  TakingIcons,
 } from '../../core/wire/wire.ts';
 
 /** The server's interface, typed. Everything that fails ends in one of two errors. */

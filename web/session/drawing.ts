@@ -8,6 +8,7 @@ import { learnMenus } from '../../core/scene/menus/learn.ts';
 import { learnWindows } from '../../core/scene/windows/learn.ts';
 import { alsoLater, persist } from '../later.ts';
 import { loadIconSet } from '../render/kit/icons.tsx';
+import { loadOwnSet } from '../render/kit/own-sets.ts';
 import { isDrawingKnown, learnDrawings } from '../render/widget-drawings.ts';
 import { ownFontName } from '../render/kit/type.ts';
 
@@ -22,7 +23,16 @@ export async function prepareDrawing(desk: Desk): Promise<void> {
     // Menus take keys from the first on; what they find, and the ledge, tells how busy the machine is.
     persist(learnMenus),
     persist(() => learnDrawings(typesOf(desk))),
-    loadIconSet(desk.look.icons.set),
+    loadIcons(desk.look.icons),
+  ]);
+}
+
+/** The sets that a desk may draw, of both halves. */
+async function loadIcons({ dark, ...icons }: Desk['look']['icons']): Promise<void> {
+  const worn = [icons, ...(dark ? [dark] : [])];
+  await Promise.all([
+    ...worn.map(({ set }) => loadIconSet(set)),
+    ...worn.flatMap(({ own }) => (own ? [loadOwnSet(own.set.slice('own:'.length))] : [])),
   ]);
 }
 

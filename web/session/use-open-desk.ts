@@ -1,3 +1,4 @@
+import { renewIconSets } from './icon-sets.ts';
 import { renewLooks } from './looks.ts';
 import { renewKits } from './kits.ts';
 import { useEffect, useRef } from 'react';
@@ -100,6 +101,7 @@ export function useOpenDesk(id: string, handlers: OpenDeskHandlers): void {
       },
       onKits: () => void renewKits(),
       onLooks: () => void renewLooks(),
+      onIconSets: () => void renewIconSets(),
       onSamples: (feed) => useConditions.getState().takeFeed(feed),
       onHello: () => void catchUp(),
       onAbout: hearAbout,

@@ -9,7 +9,7 @@ export interface Named {
 /** How many links one name may lead through. */
 const MOST_HOPS = 12;
 /** How many names are looked at: links to folders of links may grow without end. */
-const MOST_STEPS = 200_000;
+const MOST_STEPS = 60_000;
 
 /** What lies in a folder of an archive. */
 type Folder = Map<string, Node>;

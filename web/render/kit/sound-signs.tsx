@@ -1,3 +1,6 @@
+import type { SignName } from '../../../core/icons/names.ts';
+import { SignIcon } from './icons.tsx';
+
 /** Our own signs for what is played, in a field of 24 by 24. */
 const signs = {
   before: 'M7 5v14M19 6.2v11.6L9.6 12z',
@@ -7,9 +10,9 @@ const signs = {
 };
 export type SoundSign = keyof typeof signs;
 
-export function SoundSignView({ sign }: { sign: SoundSign }) {
+export function SoundSignView({ sign, size }: { sign: SoundSign; size: number }) {
   const isLine = sign === 'pause';
-  return (
+  const drawn = (
     <svg viewBox="0 0 24 24" className="size-full p-[12%]" aria-hidden>
       <path
         d={signs[sign]}
@@ -21,7 +24,20 @@ export function SoundSignView({ sign }: { sign: SoundSign }) {
       />
     </svg>
   );
+  return (
+    <SignIcon name={signNames[sign]} size={size}>
+      {drawn}
+    </SignIcon>
+  );
 }
+
+/** What they are called by sets of icons. */
+const signNames: Record<SoundSign, SignName> = {
+  before: 'media-skip-backward',
+  next: 'media-skip-forward',
+  play: 'media-playback-start',
+  pause: 'media-playback-pause',
+};
 
 /** What the button in the middle shows: what a press does. */
 export function turnSign({ isHeard, isPaused }: { isHeard: boolean; isPaused: boolean }): SoundSign {

@@ -140,7 +140,9 @@ function useArea() {
   return area;
 }
 
-/** By their endings: what is heard, and lists of it. */
+/** By their endings: sets of icons. */
+const ICON_ARCHIVE = /\.(zip|tar|tgz|tar\.gz)$/i;
+/** … what is heard, and lists of it. */
 const SOUND = /\.(mp3|ogg|opus|flac|wav|m4a|xspf|m3u8?)$/i;
 
 /** A picture file that is dropped becomes the backdrop; sounds and playlists go to the list of what is played. */
@@ -159,6 +161,7 @@ function usePictureDrop() {
         event.preventDefault();
         setOver(false);
         const files = [...event.dataTransfer.files];
+        if (takesIcons(event.dataTransfer, files)) return;
         const sounds = files.filter(({ type, name }) => type.startsWith('audio/') || SOUND.test(name));
         const file = files.find((one) => !sounds.includes(one));
         if (file) void takePicture(file);
@@ -171,6 +174,20 @@ function usePictureDrop() {
       },
     },
   };
+}
+
+/** A folder or an archive that is dropped is a set of icons. */
+function takesIcons({ items }: DataTransfer, files: readonly File[]): boolean {
+  const entry = items[0]?.webkitGetAsEntry();
+  const archive = files.find(({ name }) => ICON_ARCHIVE.test(name));
+  if (!entry?.isDirectory && !archive) return false;
+  useView.getState().goToChapter('look', 'icons');
+  void persist(() => import('../icons/take-icons.ts')).then(async (icons) => {
+    if (entry?.isDirectory)
+      await icons.takeIconFolder(entry.name, await icons.droppedFolder(entry as FileSystemDirectoryEntry));
+    else if (archive) await icons.takeIcons(archive, archive.name);
+  });
+  return true;
 }
 
 /** Lets whatever is dragged on the stage ask where on the desk it is. */
@@ -324,7 +341,8 @@ function PictureOver() {
   return (
     <div className="pointer-events-none absolute inset-0 grid place-items-center rounded-md bg-pit/60">
       <span className="flex items-center gap-2 rounded-lg bg-nap px-4 py-2 font-medium">
-        <ImagePlus size={18} /> A picture becomes the backdrop, a sound goes on the list
+        <ImagePlus size={18} /> A picture becomes the backdrop, a sound goes on the list, a folder or archive
+        is a set of icons
       </span>
     </div>
   );

@@ -26,11 +26,11 @@ export const PlayingItem: ItemDrawing<'playing'> = ({ view, layout: { buttons, l
             className="panel-press z-10 rounded-full"
             onClick={() => actions.sound({ does: act })}
           >
-            <SoundSignView sign={sign} />
+            <SoundSignView sign={sign} size={rect.width} />
           </button>
         ) : (
           <span key={act} style={style}>
-            <SoundSignView sign={sign} />
+            <SoundSignView sign={sign} size={rect.width} />
           </span>
         );
       })}

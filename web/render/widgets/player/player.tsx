@@ -52,7 +52,7 @@ function Player({ view, layout: { cover, bar, isWave, buttons } }: Props) {
       {buttons.map(({ act, rect }) => {
         const sign = act === 'turn' ? turnSign(view) : act;
         const label = soundLabels[sign];
-        const drawing = <SoundSignView sign={sign} />;
+        const drawing = <SoundSignView sign={sign} size={rect.width} />;
         const style = { ...placeOf(rect), color: act === 'turn' ? colour : 'var(--ink)' };
         return actions ? (
           <button

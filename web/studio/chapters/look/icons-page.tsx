@@ -1,68 +1,69 @@
-import clsx from 'clsx';
 import { named } from '../../../../core/desk/edits/edit.ts';
 import { Undo2, Upload } from 'lucide-react';
-import { useMemo, useRef } from 'react';
+import { useRef } from 'react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
-import { iconSets, setTitles, stylesOf, Icons, type IconSetName } from '../../../../core/icons/schema.ts';
+import { Icons, type OwnSet } from '../../../../core/icons/schema.ts';
+import type { Half } from '../../../../core/values/roles.ts';
+import { useOwnSet } from '../../../render/kit/own-sets.ts';
+import { SelectField, SwitchField } from '../../../ui/choice.tsx';
+import { MissingSigns } from '../../icons/missing-signs.tsx';
+import { SetCards } from '../../icons/set-cards.tsx';
+import { wearing, wornIn } from '../../icons/wear-icons.ts';
 import type { Look } from '../../../../core/look/schema.ts';
 import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import { Fields } from '../../form/form.tsx';
 import type { Application } from '../../../../core/desk/shapes/applications.ts';
 import { isOwn } from '../../../../core/values/family.ts';
-import { ApplicationIcon, DeskIcon, DeskIcons } from '../../../render/kit/icons.tsx';
+import { ApplicationIcon, DeskIcons } from '../../../render/kit/icons.tsx';
 import { suitedIcon } from '../../../../core/icons/suited.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
 import { takeOwnIcon } from '../../pictures/own-icon.ts';
-import { Section } from '../../../ui/section.tsx';
+import { Row, Section } from '../../../ui/section.tsx';
 
-const shown = [
-  'x-office-document',
-  'applications-maps',
-  'audio-x-generic',
-  'camera-photo',
-  'utilities-terminal',
-];
-
-/** Which set, in which style, on which tile; and icons of one's own. */
+/** Which set, in which style and colours, in which half; on which tile; and icons of one's own. */
 export function IconsPage({ look: { icons } }: { look: Look }) {
-  const { edit, turn, endGesture } = useDesk.getState();
+  const { turn, endGesture } = useDesk.getState();
   const applications = useDesk((state) => state.history?.present.applications) ?? [];
-  const changed = (change: Partial<Icons>) =>
+  const seen = useScene((state) => state.scene?.half) ?? 'light';
+  const half = icons.dark ? seen : 'light';
+  const worn = wornIn(icons, half);
+  const { edit } = useDesk.getState();
+  const fields = {
+    schema: Icons,
+    values: worn,
+    of: 'Icons',
+    onTurn: (change: Partial<Icons>) => turn(wearing(icons, half, change)),
+    onEnd: endGesture,
+  };
+  const setIcons = (change: Partial<Icons>) =>
     named('Icons', edits.setLook({ icons: { ...icons, ...change } }));
-  const turnIcons = (change: Partial<Icons>) => turn(changed(change));
   return (
     <>
-      <Section title="Set">
-        <div className="grid gap-1.5" role="group" aria-label="Icon set">
-          {iconSets.map((name) => (
-            <SetCard
-              key={name}
-              name={name}
-              icons={icons}
-              onPress={() =>
-                edit(
-                  changed({
-                    set: name,
-                    style: stylesOf[name].includes(icons.style) ? icons.style : stylesOf[name][0],
-                  }),
-                )
-              }
-            />
-          ))}
-        </div>
-        <ReadyLooks topic="icons" target={{ by: 'desk' }} />
+      <Section title="Set" note={icons.dark ? `in the ${half} half, which is seen` : undefined}>
+        <SetCards icons={icons} half={half} />
+        {worn.own ? (
+          <OwnStyle icons={icons} half={half} own={worn.own} />
+        ) : (
+          <ReadyLooks topic="icons" target={{ by: 'desk' }} />
+        )}
         <div className="mt-1.5">
-          <Fields
-            schema={Icons}
-            values={icons}
-            of="Icons"
-            only={['style']}
-            onTurn={turnIcons}
-            onEnd={endGesture}
+          {!worn.own && <Fields {...fields} only={['style']} />}
+          <SwitchField
+            label="Dark half"
+            spoken="Other icons in the dark half"
+            hint="Another set and other colours while the desk is dark"
+            value={icons.dark !== null}
+            onChange={(isParted) => {
+              const { set, style, own, ink } = icons;
+              edit(setIcons({ dark: isParted ? { set, style, own, ink } : null }));
+            }}
           />
         </div>
+      </Section>
+      <Section title="Colour">
+        <Fields {...fields} only={['ink']} />
       </Section>
       <Section title="Tile" note="under applications">
         <Fields
@@ -70,7 +71,7 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
           values={icons}
           of="Tile"
           only={['tile', 'tileColour']}
-          onTurn={turnIcons}
+          onTurn={(change: Partial<Icons>) => turn(setIcons(change))}
           onEnd={endGesture}
         />
       </Section>
@@ -83,27 +84,25 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
   );
 }
 
-function SetCard({ name, icons, onPress }: { name: IconSetName; icons: Icons; onPress: () => void }) {
-  const isChosen = icons.set === name;
-  const style = stylesOf[name].includes(icons.style) ? icons.style : (stylesOf[name][0] ?? 'line');
-  const value = useMemo(() => ({ set: name, style, tile: 'none' as const, tiles: {} }), [name, style]);
+/** The style of a set of one's own, and what it has nothing for. */
+function OwnStyle({ icons, half, own }: { icons: Icons; half: Half; own: OwnSet }) {
+  const set = own.set.slice('own:'.length);
+  const styles = useOwnSet(set)?.index.styles ?? [];
+  const { edit } = useDesk.getState();
   return (
-    <DeskIcons icons={value}>
-      <button
-        type="button"
-        aria-pressed={isChosen}
-        onClick={onPress}
-        className={clsx(
-          'flex h-12 items-center gap-3 rounded-lg bg-nap px-3 hover:outline hover:outline-brass/70',
-          isChosen && 'outline-2 outline-brass outline',
-        )}
-      >
-        <span className="w-12 text-left font-medium">{setTitles[name]}</span>
-        {shown.map((icon) => (
-          <DeskIcon key={icon} name={icon} size={24} />
-        ))}
-      </button>
-    </DeskIcons>
+    <div className="mt-1.5 grid gap-1">
+      {styles.length > 1 && (
+        <Row label="Style">
+          <SelectField
+            label="Style"
+            value={styles.includes(own.style) ? own.style : (styles[0] ?? '')}
+            choices={styles.map((style) => ({ value: style, label: style }))}
+            onChange={(style) => edit(wearing(icons, half, { own: { ...own, style } }))}
+          />
+        </Row>
+      )}
+      <MissingSigns icons={icons} set={set} />
+    </div>
   );
 }
 
