@@ -141,7 +141,9 @@ async function readFileOfDesk(file: string): Promise<Result<Bundle>> {
   }
   try {
     const desk = readDesk(JSON.parse(bytes.toString('utf8')));
-    return desk.ok ? { ok: true, value: { desk: desk.value, pictures: [], fonts: [], sounds: [], iconSets: [] } } : desk;
+    return desk.ok
+      ? { ok: true, value: { desk: desk.value, pictures: [], fonts: [], sounds: [], iconSets: [] } }
+      : desk;
   } catch {
     return refuse('', 'is not JSON');
   }

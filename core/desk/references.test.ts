@@ -54,7 +54,7 @@ const without = (desk: Desk, id: string): Desk =>
 describe('what names a file of one’s own', () => {
   it('is declared wherever the format says that a file may be named, and only there', () => {
     const ofKind = (schema: z.ZodType) =>
-      ['picture', 'font', 'sound'].includes(referenceOf(schema)?.to ?? 'none');
+      ['picture', 'font', 'sound', 'icon-set'].includes(referenceOf(schema)?.to ?? 'none');
     const may = [...within(DeskShape)].filter(
       (schema) => schema instanceof z.ZodPipe || /SHA-256/.test(schema.description ?? ''),
     );
@@ -87,17 +87,34 @@ describe('what names a file of one’s own', () => {
         cover: `own:${two}`,
       },
     ];
-    const at = (to: 'picture' | 'sound') =>
+    const own = (digit: string) => ({
+      set: `own:${digit.repeat(64)}` as const,
+      name: 'Kittiwake',
+      style: '',
+    });
+    desk.look.icons = {
+      ...desk.look.icons,
+      own: own('4'),
+      byHand: [{ name: 'folder', icon: `own:${two}` }],
+      dark: { set: 'reed', style: 'line', own: own('5'), ink: { way: 'plain' } },
+    };
+    const at = (to: 'picture' | 'sound' | 'icon-set') =>
       namingsIn(DeskShape, desk, to)
         .filter(({ name }) => /[0-9a-f]{64}$/.test(name))
         .map(({ path, name }) => [path.join('.'), name]);
+    expect(at('icon-set')).to.deep.equal([
+      ['look.icons.own.set', own('4').set],
+      ['look.icons.dark.own.set', own('5').set],
+    ]);
     expect(at('picture')).to.deep.equal([
+      ['look.icons.byHand.0.icon', `own:${two}`],
       ['backdrops.0.source.picture', one],
       [`widgets.${desk.widgets.length - 1}.options.pictures.0`, `own:${two}`],
       ['sources.sound.tracks.0.cover', `own:${two}`],
     ]);
     expect(at('sound')).to.deep.equal([['sources.sound.tracks.0.from.file', `own:${three}`]]);
-    expect(filesOf(desk, 'picture')).to.deep.equal([one, two]);
+    expect(filesOf(desk, 'picture')).to.have.members([one, two]);
+    expect(filesOf(desk, 'icon-set')).to.deep.equal(['4', '5'].map((digit) => digit.repeat(64)));
   });
 });
 

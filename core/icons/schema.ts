@@ -49,7 +49,7 @@ export const Ink = z.discriminatedUnion('way', [
 ]);
 export type Ink = TypeOf<typeof Ink>;
 
-export const plainInk: Ink = { way: 'plain' };
+const plainInk: Ink = { way: 'plain' };
 
 /** Letters of a style's name. */
 const MOST_STYLE = 120;
@@ -83,7 +83,7 @@ const worn = {
     variants: {
       plain: { label: 'Plain', start: {} },
       tint: { label: 'Tinted', start: { colour: 'accent', amount: 60 } },
-      two: { label: 'Two-toned', start: { dark: 'accent', light: 'ink' } },
+      two: { label: 'Two-toned', start: { dark: 'second', light: 'accent' } },
       one: { label: 'One ink', start: { colour: 'ink' } },
     },
   }),

@@ -11,21 +11,11 @@ import { iconSets } from '../db/schema.ts';
 import type { Incoming } from '../files/incoming.ts';
 import type { OwnFiles } from '../files/own-files.ts';
 import type { Helpers } from '../helpers/pool.ts';
-import { TookTooLong, TooMuchMemory } from '../helpers/pool.ts';
 import { HttpProblem } from '../http/problem.ts';
-import { openPack, type Pack } from './pack.ts';
+import { drawAll, unfit, type Drawn } from './draw-all.ts';
+import { createPacks } from './packs.ts';
 
-/** Pictures that one helper draws at a time; as many batches as there are helpers are under way. */
-const BATCH = 40;
-const AT_ONCE = 2;
-/** Files that took a helper down with them, after which an archive is given up. */
-const MOST_HOSTILE = 10;
-/** Packs that are kept open. */
-const MOST_OPEN = 6;
 const MOST_SETS = 200;
-
-type Undrawn = { file: string; path: string };
-type Drawn = Undrawn & { isOneColour: boolean };
 
 /** Sets of icons of one's own, each kept once as a pack. */
 export function createIconSetStore(
@@ -33,21 +23,8 @@ export function createIconSetStore(
   files: OwnFiles,
   { helpers, incoming, now = Date.now }: { helpers: Helpers; incoming: Incoming; now?: () => number },
 ) {
-  const packs = new Map<string, Promise<Pack>>();
-
-  function opened(id: string): Promise<Pack> {
-    let pack = packs.get(id);
-    if (!pack) {
-      packs.set(id, (pack = openPack(files.pathOf(id))));
-      pack.catch(() => packs.delete(id));
-      for (const [other, held] of packs) {
-        if (packs.size <= MOST_OPEN) break;
-        packs.delete(other);
-        void held.then((one) => one.close()).catch(() => undefined);
-      }
-    }
-    return pack;
-  }
+  const packs = createPacks(files);
+  const { opened } = packs;
 
   /** Puts a set on the list; one that was taken off it comes back. */
   function enter(id: string, name: string): string {
@@ -72,47 +49,6 @@ export function createIconSetStore(
 
   const listed = () =>
     store.select().from(iconSets).where(isNull(iconSets.removedAt)).orderBy(asc(iconSets.addedAt)).all();
-
-  /** Draws files; what can't be drawn, or takes a helper down with it, is left out. */
-  async function draw(
-    all: readonly Undrawn[],
-    folder: string,
-    onDrawn: (count: number) => void,
-  ): Promise<Drawn[]> {
-    const drawn: Drawn[] = [];
-    const waiting: Undrawn[][] = [];
-    for (let at = 0; at < all.length; at += BATCH) waiting.push(all.slice(at, at + BATCH));
-    let done = 0;
-    let hostile = 0;
-    async function work(): Promise<void> {
-      for (let batch = waiting.shift(); batch; batch = waiting.shift()) {
-        const orders = batch.map(({ path }) => ({
-          path,
-          out: join(folder, `${path.split('/').at(-1)}.png`),
-        }));
-        try {
-          const made = await helpers.run('drawIcons', orders);
-          made.forEach((one, index) => {
-            const [{ file } = { file: '' }, { out } = { out: '' }] = [batch[index], orders[index]];
-            if (one.ok) drawn.push({ file, path: out, isOneColour: one.isOneColour });
-          });
-          onDrawn((done += batch.length));
-        } catch (error) {
-          if (!(error instanceof TookTooLong || error instanceof TooMuchMemory)) throw error;
-          if (batch.length > 1) {
-            // Halves, until the one stands alone that is to blame.
-            const half = Math.ceil(batch.length / 2);
-            waiting.unshift(batch.slice(0, half), batch.slice(half));
-            continue;
-          }
-          onDrawn(++done);
-          if (++hostile > MOST_HOSTILE) throw unfit('holds pictures that can’t be drawn in reasonable time');
-        }
-      }
-    }
-    await Promise.all(Array.from({ length: AT_ONCE }, work));
-    return drawn;
-  }
 
   async function packed(set: FoundSet, drawn: readonly Drawn[], folder: string): Promise<string> {
     const used = new Set(set.icons.map(({ file }) => file));
@@ -189,7 +125,7 @@ export function createIconSetStore(
         const named = new Set(archive.sets.flatMap(({ icons }) => icons.map(({ file }) => file)));
         const wanted = archive.files.filter(({ file }) => named.has(file));
         onDrawn(0, wanted.length);
-        const drawn = await draw(wanted, folder, (count) => onDrawn(count, wanted.length));
+        const drawn = await drawAll(helpers, wanted, folder, (count) => onDrawn(count, wanted.length));
         const ids: string[] = [];
         for (const set of archive.sets) ids.push(await packed(set, drawn, folder));
         const names = new Map(listed().map((row) => [row.id, row.name]));
@@ -222,14 +158,8 @@ export function createIconSetStore(
       }
     },
 
-    close(): void {
-      for (const pack of packs.values()) void pack.then((one) => one.close()).catch(() => undefined);
-    },
+    close: packs.close,
   };
 }
 
 export type IconSetStore = ReturnType<typeof createIconSetStore>;
-
-function unfit(reason: string): HttpProblem {
-  return new HttpProblem(415, 'No icon set', `This file ${reason}; nothing was changed.`);
-}

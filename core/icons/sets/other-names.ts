@@ -32,7 +32,8 @@ export const otherNames: Record<SignName, string> = {
     'emblem-mail mail-client mail-unread mail-read mail-message email mail envelope letter inbox post',
   'web-browser': 'internet-web-browser browser globe world web earth',
   'camera-photo': 'camera photo-camera applets-screenshooter shutter photo',
-  'system-file-manager': 'file-manager files folders file-cabinet cabinet drawer file-browser folder-open',
+  'system-file-manager':
+    'file-manager files folders file-cabinet cabinet drawer file-browser folder-open folder',
   folder: 'inode-directory folder-default directory folder-closed',
   'user-home': 'folder-home go-home home house',
   'user-trash': 'trashcan-empty edit-delete trash trash-can bin waste delete rubbish',

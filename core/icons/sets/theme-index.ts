@@ -2,7 +2,7 @@ import { readGroups } from '../../values/key-file.ts';
 import { SET_LIMITS } from './index-file.ts';
 
 /** A folder of an icon theme, and the sizes its icons are for, in px of the screen (Icon Theme Specification 0.13). */
-export interface ThemeFolder {
+interface ThemeFolder {
   path: string;
   least: number;
   most: number;

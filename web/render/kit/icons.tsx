@@ -37,7 +37,7 @@ const whenFetched: Record<IconSetName, FC<IconDrawing>> = {
   shell: later(loaders.shell),
 };
 
-export const IconSet = createContext<SceneIcons>({
+const IconSet = createContext<SceneIcons>({
   ...ourIcons({ set: 'reed', style: 'line', tile: 'none', tileColour: 'raised' }),
   ink: { way: 'plain' },
   tiles: {},

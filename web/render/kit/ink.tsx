@@ -87,7 +87,7 @@ function inkFilter(ink: SceneInk): string {
 /** Of red, green and blue: how light a colour looks (Rec. 709). */
 const LIGHT = [0.2126, 0.7152, 0.0722] as const;
 /** How much of the ink what is light takes away, where there is one ink only: shapes on a tile stay shapes. */
-const THINNED = 0.72;
+const THINNED = 0.55;
 /** How much of the tint's colour what is black takes on. */
 const LEAST_TINT = 0.25;
 
@@ -104,7 +104,7 @@ export function InkFilter({ ink }: { ink: SceneInk }) {
 }
 
 /** Rows of red, green, blue and opacity, each from those of a pixel and 1 (Filter Effects, feColorMatrix). */
-export function matrixOf(ink: SceneInk): number[][] {
+function matrixOf(ink: SceneInk): number[][] {
   const [r, g, b] = LIGHT;
   switch (ink.way) {
     case 'plain':

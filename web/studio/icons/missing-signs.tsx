@@ -30,7 +30,7 @@ export function MissingSigns({ icons, set }: { icons: Icons; set: string }) {
   return (
     <Fold
       label="Signs"
-      value={`${found} of ${found + missing.length} found`}
+      value={`${found} of ${found + missing.length}`}
       note={missing.length === 0 ? 'by hand' : `${missing.length} from ours`}
     >
       {() => (

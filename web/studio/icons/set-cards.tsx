@@ -126,17 +126,20 @@ function SetCard({
         aria-pressed={isChosen}
         onClick={onPress}
         className={clsx(
-          'flex min-h-12 min-w-0 flex-1 items-center gap-3 rounded-lg bg-nap px-3 py-1.5 hover:outline hover:outline-brass/70',
+          'min-w-0 flex-1 rounded-lg bg-nap px-3 hover:outline hover:outline-brass/70',
+          note === undefined ? 'flex h-12 items-center gap-3' : 'grid gap-1.5 py-2',
           isChosen && 'outline-2 outline-brass outline',
         )}
       >
-        <span className="min-w-0 flex-1 text-left">
-          <span className="block truncate font-medium">{title}</span>
-          {note && <span className="block text-[12px] text-dust">{note}</span>}
+        <span className="flex min-w-0 flex-1 items-baseline gap-2 text-left">
+          <span className="min-w-0 flex-1 truncate font-medium">{title}</span>
+          {note && <span className="text-[12px] text-dust">{note}</span>}
         </span>
-        {shown.map((icon) => (
-          <DeskIcon key={icon} name={icon} size={24} />
-        ))}
+        <span className="flex items-center gap-3">
+          {shown.map((icon) => (
+            <DeskIcon key={icon} name={icon} size={24} />
+          ))}
+        </span>
       </button>
     </DeskIcons>
   );

@@ -9,7 +9,6 @@ import { toast } from '../../ui/toast.ts';
 /** What is taken as a set of icons, by the ending of its name, for file dialogs. */
 export const ICON_ARCHIVES = '.zip,.tar,.tgz,.tar.gz,application/zip,application/gzip,application/x-tar';
 
-
 /** How far what is being taken in has come; null where nothing is. */
 interface Taking {
   name: string;

@@ -61,9 +61,9 @@ export function IconsPage({ look: { icons } }: { look: Look }) {
             }}
           />
         </div>
-      </Section>
-      <Section title="Colour">
-        <Fields {...fields} only={['ink']} />
+        <div className="mt-1.5">
+          <Fields {...fields} only={['ink']} />
+        </div>
       </Section>
       <Section title="Tile" note="under applications">
         <Fields
