@@ -253,6 +253,41 @@ export async function fuzzServer(
     await post('bundles', '/api/bundles', bytes);
   }
 
+  /** Archives that are damaged, or hold what is, or lead out of themselves; what is taken can be listed and drawn. */
+  async function iconSets(): Promise<void> {
+    const index = `[Icon Theme]\nName=Fuzz\nInherits=${chance.of(['fuzz', '../..', 'hicolor'])}\nDirectories=${chance.of(['a', '..', '.,a'])}\n[a]\nSize=${chance.of(['48', '-1', '1e9', 'NaN'])}\nType=${chance.of(['Fixed', 'Scalable', 'Other'])}`;
+    const name = () =>
+      chance.of(['folder', '../folder', '__proto__', 'a/b/c', 'x'.repeat(300), 'home-symbolic']);
+    const files = Object.fromEntries(
+      Array.from({ length: 1 + chance.below(12) }, (_, at) => [
+        `${chance.of(['', 'a/', 'fuzz/a/'])}${name()}${at}.${chance.of(['svg', 'png'])}`,
+        chance.share() < 0.5
+          ? strToU8(chance.of(samples.svgs))
+          : damaged(chance.of(samples.pictures), chance),
+      ]),
+    );
+    const link = { os: 3, attrs: 0o120777 * 2 ** 16 };
+    const zip = zipSync({
+      ...files,
+      ...(chance.share() < 0.4 ? { 'fuzz/index.theme': strToU8(index) } : {}),
+      ...(chance.share() < 0.4
+        ? { 'a/link.svg': [strToU8(chance.of(['../../etc/passwd', 'link.svg', '..', 'folder0.svg'])), link] }
+        : {}),
+    } as Zippable);
+    const bytes = chance.share() < 0.5 ? damaged(Buffer.from(zip), chance) : Buffer.from(zip);
+    const taken = await post('icon sets', '/api/icon-sets?name=fuzz.zip', bytes);
+    const last = Buffer.from(taken.bytes).toString().trim().split('\n').at(-1) ?? '';
+    if (!last.startsWith('{"sets"')) return;
+    const { sets } = JSON.parse(last) as { sets: { id: string; pictures: number }[] };
+    must(await send('icon sets', '/api/icon-sets'), 'taken, not listed', bytesOf(bytes));
+    for (const { id, pictures } of sets) {
+      must(await send('icon sets', `/api/icon-sets/${id}`), 'taken, not given', bytesOf(bytes));
+      const at = `/api/icon-sets/${id}/${pictures - 1}`;
+      must(await send('icon sets', at), 'taken, not drawn', bytesOf(bytes));
+      await send('icon sets', `/api/icon-sets/${id}`, { method: 'DELETE' });
+    }
+  }
+
   /** What is taken as a kit can be listed, given, carried out and in again. */
   async function kits(): Promise<void> {
     const facts = { id: 'fuzz', name: 'Fuzz', version: 1, by: '', notes: '', kinds: ['palette', 'edges'] };
@@ -338,7 +373,19 @@ export async function fuzzServer(
     );
   }
 
-  for (const act of [pictures, icons, fonts, sounds, desks, bundles, kits, looks, backdrops, requests])
+  for (const act of [
+    pictures,
+    icons,
+    iconSets,
+    fonts,
+    sounds,
+    desks,
+    bundles,
+    kits,
+    looks,
+    backdrops,
+    requests,
+  ])
     for (let times = 0; times < 6; times++) await act();
 }
 
