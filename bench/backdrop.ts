@@ -16,6 +16,7 @@ const adjust: DrawnAdjust = {
   contrast: 10,
   saturation: -30,
   temperature: 15,
+  negative: 0,
   twoTone: { dark: '#201030', light: '#f0e8d0', strength: 20 },
   tint: { colour: '#2d2139', strength: 20 },
   darken: { toward: 'rim', strength: 50 },

@@ -53,10 +53,11 @@ function partly(map: ColourMap, share: number): ColourMap {
 
 export function colourMap(adjust: DrawnAdjust): ColourMap {
   let map = IDENTITY;
+  if (adjust.negative > 0) map = partly(scaled([-1, -1, -1], 255), adjust.negative / 100);
   if (adjust.brightness !== 0) {
     // Darker is a dimmed lamp; lighter lifts toward white, which keeps the lights from burning out.
     const by = adjust.brightness / 100;
-    map = by < 0 ? scaled([1 + by, 1 + by, 1 + by]) : scaled([1 - by, 1 - by, 1 - by], 255 * by);
+    map = after(map, by < 0 ? scaled([1 + by, 1 + by, 1 + by]) : scaled([1 - by, 1 - by, 1 - by], 255 * by));
   }
   if (adjust.contrast !== 0) {
     const by = adjust.contrast < 0 ? 1 + adjust.contrast / 100 : 1 + adjust.contrast / 50;

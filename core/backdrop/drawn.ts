@@ -56,6 +56,7 @@ export function isNeutral(adjust: Adjust): boolean {
     adjust.contrast === 0 &&
     adjust.saturation === 0 &&
     adjust.temperature === 0 &&
+    adjust.negative === 0 &&
     adjust.twoTone.strength === 0 &&
     adjust.tint.strength === 0 &&
     adjust.darken.strength === 0 &&

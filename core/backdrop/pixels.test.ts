@@ -17,6 +17,7 @@ const plain: DrawnAdjust = {
   contrast: 0,
   saturation: 0,
   temperature: 0,
+  negative: 0,
   twoTone: { dark: '#000000', light: '#ffffff', strength: 0 },
   tint: { colour: '#000000', strength: 0 },
   darken: { toward: 'rim', strength: 0 },
@@ -50,6 +51,17 @@ const mean = ({ data }: Pixels) =>
 describe('adjusting a backdrop', () => {
   it('leaves the pixels as they are when nothing is set', () => {
     expect(adjusted({}).data).to.deep.equal(noisy().data);
+  });
+
+  it('turns into its negative and back, half of it is grey, and what else is done comes after', () => {
+    const before = noisy();
+    const opposite = before.data.map((value, index) => (index % 4 === 3 ? value : 255 - value));
+    expect(adjusted({ negative: 100 }).data).to.deep.equal(opposite);
+    expect(adjusted({ negative: 100 }, adjusted({ negative: 100 })).data).to.deep.equal(before.data);
+    for (const value of adjusted({ negative: 50 }).data)
+      expect(value === 255 || value === 127 || value === 128).to.equal(true);
+    const white = flatPixels(8, 8, [255, 255, 255]);
+    expect(at(adjusted({ negative: 100, brightness: 40 }, white), 2, 2)).to.deep.equal([102, 102, 102]);
   });
 
   it('goes dark, light, grey, warm and cool, in the direction that its name says', () => {

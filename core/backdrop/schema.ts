@@ -174,6 +174,14 @@ export const Adjust = z.looseObject({
   contrast: around('Contrast'),
   saturation: around('Saturation'),
   temperature: around('Temperature', 'Warmer above 0, cooler below'),
+  negative: field(Percent.default(0), {
+    label: 'Negative',
+    also: 'invert inverted inversion',
+    hint: 'Dark for light, and each colour for its opposite',
+    group: 'Light and colour',
+    unit: '%',
+    control: 'slider',
+  }),
   blur: field(z.number().min(0).max(80).meta({ description: 'px of the screen' }), {
     label: 'Blur',
     group: 'Surface',
@@ -229,6 +237,7 @@ export const plainAdjust: Adjust = {
   contrast: 0,
   saturation: 0,
   temperature: 0,
+  negative: 0,
   twoTone: { dark: 'ground', light: 'ink', strength: 0 },
   tint: { colour: 'ground', strength: 0 },
   darken: { toward: 'rim', strength: 0 },

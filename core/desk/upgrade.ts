@@ -247,10 +247,14 @@ export const steps: Record<number, Step> = {
     arrangements: { list: [], chosen: null, standing: null },
   }),
 
-  /** Format 14 drew icons of our sets alone, as they are. */
+  /** Format 14 drew icons of our sets alone, as they are, and knew no negatives. */
   14: ({ look, ...desk }) => {
     const { icons, ...rest } = asRecord(look);
-    return { ...desk, format: 15, look: { ...rest, icons: { ...icons15, ...asRecord(icons) } } };
+    const backdrops = asArray(desk['backdrops']).map((backdrop) => {
+      const { adjust, ...others } = asRecord(backdrop);
+      return { ...others, adjust: { negative: 0, ...asRecord(adjust) } };
+    });
+    return { ...desk, format: 15, backdrops, look: { ...rest, icons: { ...icons15, ...asRecord(icons) } } };
   },
 };
 

@@ -65,7 +65,7 @@ const OwnSet = z.looseObject({
 });
 export type OwnSet = TypeOf<typeof OwnSet>;
 
-/** Which set is drawn, how and in which colours. */
+/** Which set is drawn, how and in which colours. What a look that was kept before doesn't say yet is as it was then. */
 const worn = {
   set: z.enum(iconSets),
   style: field(z.enum(iconStyles), {
@@ -75,8 +75,8 @@ const worn = {
     isWide: true,
     when: (values) => stylesBeside(values).length > 1,
   }),
-  own: OwnSet.nullable().meta({ description: 'A set of one’s own, drawn before ours' }),
-  ink: field(Ink.clone(), {
+  own: OwnSet.nullable().default(null).meta({ description: 'A set of one’s own, drawn before ours' }),
+  ink: field(Ink.default(plainInk), {
     label: 'Icon colour',
     also: 'tint recolour recolor monochrome duotone colourise icon pack',
     isWide: true,
@@ -96,7 +96,9 @@ export const MOST_BY_HAND = 200;
 
 export const Icons = z.looseObject({
   ...worn,
-  dark: Worn.nullable().meta({ description: 'What is drawn in the dark half, where that is something else' }),
+  dark: Worn.nullable()
+    .default(null)
+    .meta({ description: 'What is drawn in the dark half, where that is something else' }),
   byHand: z
     .array(
       z.looseObject({
@@ -105,6 +107,7 @@ export const Icons = z.looseObject({
       }),
     )
     .max(MOST_BY_HAND)
+    .default([])
     .meta({ description: 'Pictures of one’s own for single signs, whichever set is drawn' }),
   tile: field(z.enum(tileShapes), {
     label: 'Shape',

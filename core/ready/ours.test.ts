@@ -23,6 +23,8 @@ function targetOn(desk: Desk, topic: TopicKey): Target | null {
   if (topic === 'frame') return { by: 'windows' };
   const [widget] = desk.widgets;
   if (topic === 'surface') return widget ? { by: 'parts', ids: [widget.id] } : null;
+  const [backdrop] = desk.backdrops;
+  if (topic === 'adjust') return backdrop ? { by: 'backdrop', id: backdrop.id } : null;
   if (topic !== 'dock') return { by: 'desk' };
   const dock = desk.edges.find(({ kind }) => kind === 'dock');
   return dock ? { by: 'parts', ids: [dock.id] } : null;
@@ -35,6 +37,7 @@ describe('ready looks', () => {
   it('are enough of each to choose from, sound, and no two of a topic the same', () => {
     for (const topic of ['surface', 'frame', 'dock', 'icons'] as const)
       expect(of(topic).length).to.be.at.least(15);
+    expect(of('adjust').length).to.be.at.least(12);
     for (const topic of ['palette', 'terminal', 'pointer'] as const)
       expect(of(topic).length).to.be.at.least(9);
     expect(new Set(ourLooks().map(({ id }) => id)).size).to.equal(ourLooks().length);
@@ -71,6 +74,7 @@ describe('ready looks', () => {
           palette: ['look'],
           pointer: ['look'],
           icons: ['look'],
+          adjust: ['backdrops'],
         }[look.topic];
         for (const { path } of differencesOf(desk, dressed)) expect(wanted).to.include(path[0]);
         // The next one leaves nothing of the one before.
@@ -78,6 +82,19 @@ describe('ready looks', () => {
         if (first)
           expect(differencesOf(put(desk, first, target), put(dressed, first, target))).to.deep.equal([]);
       }
+  });
+
+  it('that were kept before sets of one’s own and negatives are read as they were', () => {
+    const kept = { id: 'kept', name: 'Kept' };
+    const icons = { set: 'shell', style: 'duo', tile: 'none', tileColour: 'raised' };
+    const read = readLook({ ...kept, topic: 'icons', value: icons });
+    expect(read.ok && read.value.value).to.deep.equal({
+      ...icons,
+      own: null,
+      ink: { way: 'plain' },
+      dark: null,
+      byHand: [],
+    });
   });
 
   it('leave roles that are held', () => {

@@ -1,4 +1,5 @@
 import type { DockLine, DockMark } from '../arrange/schema.ts';
+import { plainAdjust, type Adjust } from '../backdrop/schema.ts';
 import { resolveRoles } from '../colour/roles.ts';
 import { terminalOf } from '../colour/terminal.ts';
 import type { ReadyLook } from '../desk/ready/ready.ts';
@@ -143,6 +144,23 @@ const pointers: Named<Pointer> = [
   ['Ring, large', { set: 'ring', size: 56, colour: 'alert' }],
 ];
 
+const adjusted = (change: Partial<Adjust>): Adjust => ({ ...plainAdjust, ...change });
+const adjustments: Named<Adjust> = [
+  ['As it is', plainAdjust],
+  ['Dimmed lamp', adjusted({ brightness: -45, contrast: -8 })],
+  ['Held back', adjusted({ brightness: -22, saturation: -38, contrast: -12 })],
+  ['Out of focus', adjusted({ blur: 22, grain: 12 })],
+  ['Sea fret', adjusted({ brightness: 34, contrast: -38, saturation: -35, blur: 3 })],
+  ['Low sun', adjusted({ temperature: 52, saturation: 14, darken: { toward: 'rim', strength: 38 } })],
+  ['First frost', adjusted({ temperature: -48, saturation: -22, brightness: 6 })],
+  ['Slate', adjusted({ saturation: -100, contrast: 10, brightness: -14 })],
+  ['Two inks', adjusted({ twoTone: { dark: 'ground', light: 'accent', strength: 88 } })],
+  ['In its colours', adjusted({ tint: { colour: 'ground', strength: 46 }, saturation: -20 })],
+  ['Dark shore', adjusted({ darken: { toward: 'bottom', strength: 82 }, brightness: -8 })],
+  ['Newsprint', adjusted({ saturation: -100, contrast: 55, grain: 60 })],
+  ['Negative', adjusted({ negative: 100 })],
+];
+
 const tileTitles: Record<Icons['tile'], string> = {
   none: 'bare',
   circle: 'on circles',
@@ -206,6 +224,7 @@ function make(): ReadyLook[] {
       })),
     ]),
     ...looksOf('pointer', pointers),
+    ...looksOf('adjust', adjustments),
     ...looksOf(
       'icons',
       iconStyles.map(

@@ -60,6 +60,8 @@ const DrawnSchema = z.object({
       contrast: Around,
       saturation: Around,
       temperature: Around,
+      // Pages that were opened before there were negatives don't say it.
+      negative: Percent.default(0),
       twoTone: z.object({ dark: Hex, light: Hex, strength: Percent }),
       tint: z.object({ colour: Hex, strength: Percent }),
       darken: z.object({ toward: z.enum(towards), strength: Percent }),

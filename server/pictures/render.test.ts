@@ -25,6 +25,7 @@ const adjust: DrawnAdjust = {
   contrast: 14,
   saturation: -30,
   temperature: 25,
+  negative: 0,
   twoTone: { dark: '#201030', light: '#f0e8d0', strength: 25 },
   tint: { colour: '#2d2139', strength: 18 },
   darken: { toward: 'rim', strength: 50 },

@@ -58,6 +58,39 @@ withApp('ready looks', ({ server, open }) => {
     expect((await stored(server, 'dawn-count')).desk).to.deep.equal(before);
   });
 
+  it('of a backdrop are tried on what lies behind, and one is taken', async () => {
+    const page = await open('/desk/tide-table');
+    const before = (await stored(server, 'tide-table')).desk.backdrops;
+    await page.getByRole('button', { name: 'Backdrop', exact: true }).click();
+    await page.getByRole('button', { name: /^Adjust/ }).click();
+    await ready(page, 'adjust').click();
+    const negative = look(page, 'ours-adjust-negative');
+    await negative.waitFor();
+    /** Whether the stage shows a backdrop that is turned into its negative. */
+    const untilNegative = (isWanted: boolean) =>
+      page.waitForFunction(
+        (wanted) =>
+          [...document.querySelectorAll<HTMLImageElement>('[data-stage] [data-screen] img')].some(({ src }) =>
+            decodeURIComponent(src).includes('"negative":100'),
+          ) === wanted,
+        isWanted,
+      );
+    await negative.hover();
+    await untilNegative(true);
+    await page.mouse.move(700, 300);
+    await untilNegative(false);
+    await negative.click();
+    await page.getByRole('button', { name: 'Undo: Adjustment: Negative' }).waitFor();
+    await untilKept(page);
+    const [after] = (await stored(server, 'tide-table')).desk.backdrops;
+    expect(after?.adjust.negative).to.equal(100);
+    expect(after?.source).to.deep.equal(before[0]?.source);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+z');
+    await untilKept(page);
+    expect((await stored(server, 'tide-table')).desk.backdrops).to.deep.equal(before);
+  });
+
   it('are kept by name, for all desks, called otherwise and let go of', async () => {
     const page = await open('/desk/sound-room');
     await page.getByRole('button', { name: 'Look', exact: true }).click();

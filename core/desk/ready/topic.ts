@@ -3,12 +3,13 @@ import type { MenuKey } from '../../menus/schema.ts';
 import { partsOf } from '../parts.ts';
 import type { Desk, DeskDraft } from '../desk.ts';
 
-/** Whose look is changed: the desk's, that of some parts, of a menu, or of all windows. */
+/** Whose look is changed: the desk's, that of some parts, of a menu, of all windows, or of a backdrop. */
 export type Target =
   | { by: 'desk' }
   | { by: 'parts'; ids: readonly string[] }
   | { by: 'menu'; menu: MenuKey }
-  | { by: 'windows' };
+  | { by: 'windows' }
+  | { by: 'backdrop'; id: string };
 
 /** Something that there are ready looks of: what such a look holds, where a desk has it, and how it is put there. */
 export interface Topic<Value = unknown> {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Adjust } from '../../backdrop/schema.ts';
 import { EdgeFrame } from '../../arrange/schema.ts';
 import { Roles, Terminal } from '../../colour/schema.ts';
 import { Icons } from '../../icons/schema.ts';
@@ -27,6 +28,8 @@ const surface = defineTopic({
         return desk.menus[target.menu].finish ?? finish;
       case 'windows':
         return desk.windows.finish ?? finish;
+      case 'backdrop':
+        return null;
     }
   },
   put(desk, target, finish) {
@@ -149,7 +152,21 @@ const icons = defineTopic({
   wornBy: ({ look }) => [look.icons],
 });
 
-const all = { surface, frame, dock, terminal, palette, pointer, icons };
+const adjust = defineTopic({
+  key: 'adjust',
+  title: 'adjustment',
+  plural: 'adjustments',
+  schema: Adjust,
+  at: ({ backdrops }, target) =>
+    backdrops.find(({ id }) => target.by === 'backdrop' && target.id === id)?.adjust ?? null,
+  put({ backdrops }, target, value) {
+    const on = backdrops.find(({ id }) => target.by === 'backdrop' && target.id === id);
+    if (on) on.adjust = value;
+  },
+  wornBy: ({ backdrops }) => backdrops.map((backdrop) => backdrop.adjust),
+});
+
+const all = { surface, frame, dock, terminal, palette, pointer, icons, adjust };
 export type TopicKey = keyof typeof all;
 /** What a look of a topic holds. */
 export type ValueOf<Key extends TopicKey> = z.output<(typeof all)[Key]['schema']>;

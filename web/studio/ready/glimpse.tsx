@@ -74,7 +74,7 @@ function runningOn(desk: Desk, { target }: Pages): TrialWindow[] {
 
 /** A desk with what is looked at and what that stands by: what else is on it takes time and shows nothing. */
 function withOnly(desk: Desk, { topic, target }: Pages): Desk {
-  const isWhole = topic === 'icons' || target.by === 'desk';
+  const isWhole = topic === 'icons' || target.by === 'desk' || target.by === 'backdrop';
   if (isWhole) return desk;
   const ids = target.by === 'parts' ? hostsWith(target.ids, desk.widgets) : new Set<string>();
   return {

@@ -5,6 +5,7 @@ import { named } from '../../../../core/desk/edits/edit.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { Button } from '../../../ui/buttons.tsx';
+import { ReadyLooks } from '../../ready/ready-looks.tsx';
 import { GroupedFields } from '../../form/form.tsx';
 import { useBackdrop } from './use-backdrop.ts';
 import { setBefore } from './view.ts';
@@ -26,6 +27,9 @@ export function AdjustPage() {
         >
           <RotateCcw size={15} /> As it was
         </Button>
+      </div>
+      <div className="mb-5">
+        <ReadyLooks topic="adjust" target={{ by: 'backdrop', id }} />
       </div>
       <GroupedFields
         schema={Adjust}

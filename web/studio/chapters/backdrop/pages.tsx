@@ -14,7 +14,7 @@ export const pages: readonly Page[] = [
     title: 'Adjust',
     icon: SlidersHorizontal,
     under: 'Then',
-    also: 'blur brightness contrast darken tint grain filter',
+    also: 'blur brightness contrast darken tint grain filter presets negative invert',
     settings: [Adjust],
     Body: AdjustPage,
     note: () => <AdjustNote />,
