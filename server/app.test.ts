@@ -199,6 +199,21 @@ describe('pictures on the server', () => {
     expect((await sharp(shown.body).metadata()).width).to.equal(60);
   });
 
+  it('are listed where they are large enough to lie behind a desk, the newest first', async () => {
+    const large = (background: string) =>
+      sharp({ create: { width: 480, height: 270, channels: 3, background } })
+        .png()
+        .toBuffer();
+    const [one, two] = [await add(await large('#102030')), await add(await large('#405060'))];
+    await add(await png());
+    const { body } = await ask().get('/api/pictures');
+    const listed = (body as { id: string; width: number }[]).filter(({ id }) =>
+      [one.body.id, two.body.id].includes(id),
+    );
+    expect(listed.map(({ id }) => id)).to.have.members([one.body.id, two.body.id]);
+    expect((body as { width: number }[]).every(({ width }) => width >= 480)).to.equal(true);
+  });
+
   for (const format of ['jpeg', 'webp', 'avif'] as const) {
     it(`may be ${format}`, async () => {
       const bytes = await sharp(await png())

@@ -24,6 +24,10 @@ export function pictureRoutes(pictures: PictureStore, renderer: Renderer, incomi
     response.status(201).json(picture satisfies PictureNote);
   });
 
+  router.get('/pictures', (_request, response) => {
+    response.set('Cache-Control', 'no-store').json(pictures.list() satisfies PictureNote[]);
+  });
+
   router.post('/icons', async (request, response) => {
     const icon = await incoming.receive(request, MOST_ICON_BYTES, (path) =>
       pictures.addIcon(path, nameOf(request)),

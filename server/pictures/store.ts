@@ -1,15 +1,19 @@
 import { rm } from 'node:fs/promises';
-import { eq } from 'drizzle-orm';
+import { and, desc, eq, gte } from 'drizzle-orm';
 import type { Store } from '../db/open.ts';
 import { pictures } from '../db/schema.ts';
 import type { Incoming } from '../files/incoming.ts';
 import type { OwnFiles } from '../files/own-files.ts';
 import { HttpProblem } from '../http/problem.ts';
 import type { Helpers } from '../helpers/pool.ts';
-import type { PictureFacts } from '../../core/wire/wire.ts';
+import type { PictureFacts, PictureNote } from '../../core/wire/wire.ts';
 import type { Taken, TakenPicture } from './take.ts';
 
 export type StoredPicture = typeof pictures.$inferSelect;
+
+/** Px: what is smaller is an icon or a cover. */
+const LEAST_BEHIND = { width: 480, height: 270 };
+const MOST_LISTED = 60;
 
 /** Pictures of one's own, each kept once. */
 export function createPictureStore(
@@ -42,6 +46,17 @@ export function createPictureStore(
   return {
     ...files,
     find,
+    /** Pictures that are large enough to lie behind a desk, the newest first. */
+    list: (): PictureNote[] =>
+      store
+        .select()
+        .from(pictures)
+        .where(and(gte(pictures.width, LEAST_BEHIND.width), gte(pictures.height, LEAST_BEHIND.height)))
+        .orderBy(desc(pictures.addedAt))
+        .limit(MOST_LISTED)
+        .all()
+        .filter(({ id }) => files.has(id))
+        .map(({ id, name, width, height }) => ({ id, name, width, height })),
     has: (id: string) => find(id) !== null && files.has(id),
     keepTaken,
     remove(id: string): void {

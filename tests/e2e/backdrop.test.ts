@@ -45,6 +45,52 @@ withApp('the backdrop', ({ server, open }) => {
   const baked = (page: Page) =>
     page.locator('[data-stage] canvas[data-live-backdrop]').waitFor({ state: 'detached' });
 
+  it('is tried from the pictures taken in so far by pointing, given back, and taken in one step', async () => {
+    const flat = (background: string) =>
+      sharp({ create: { width: 960, height: 540, channels: 3, background } })
+        .png()
+        .toBuffer();
+    for (const [name, colour] of [
+      ['Mudflat', '#7a5a3a'],
+      ['Saltings', '#3a7a5a'],
+    ] as const)
+      await fetch(`${server.address}/api/pictures?name=${name}`, {
+        method: 'POST',
+        body: new Uint8Array(await flat(colour)),
+      });
+    const page = await openBackdrop('/desk/two-hides');
+    const before = (await stored(server, 'two-hides')).desk;
+    const taken = page.getByRole('group', { name: 'Pictures taken in so far' });
+    const isSeen = (name: string, isWanted: boolean) =>
+      page.waitForFunction(
+        ([wanted, is]) =>
+          [...document.querySelectorAll<HTMLImageElement>('[data-stage] img[data-backdrop]')].some(
+            ({ src }) => decodeURIComponent(src).includes(String(wanted)),
+          ) === is,
+        [name, isWanted] as const,
+      );
+    const list = (await (await fetch(`${server.address}/api/pictures`)).json()) as {
+      id: string;
+      name: string;
+    }[];
+    const mudflat = list.find(({ name }) => name === 'Mudflat')?.id ?? '';
+    await taken.getByRole('button', { name: 'Mudflat' }).hover();
+    await isSeen(mudflat, true);
+    await page.mouse.move(800, 60);
+    await isSeen(mudflat, false);
+    await page.getByRole('button', { name: 'Nothing to undo' }).waitFor();
+    await taken.getByRole('button', { name: 'Mudflat' }).click();
+    await page.getByRole('button', { name: 'Undo: Backdrop: Mudflat' }).waitFor();
+    await untilKept(page);
+    const after = (await stored(server, 'two-hides')).desk;
+    expect(JSON.stringify(after.backdrops)).to.contain(mudflat);
+    await page.reload();
+    await taken.getByRole('button', { name: 'Mudflat', pressed: true }).waitFor();
+    await page.keyboard.press('Control+z');
+    await untilKept(page);
+    expect((await stored(server, 'two-hides')).desk.backdrops).to.deep.equal(before.backdrops);
+  });
+
   it('is painted at once while a setting is turned, and baked the same; before and after at a press', async () => {
     const page = await openBackdrop('/desk/bare-desk');
     await page.getByRole('radio', { name: 'Motif' }).click();

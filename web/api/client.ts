@@ -150,6 +150,8 @@ export const api = {
   importKit: (file: Blob) => askJson<Kit>('/kit-bundles', { method: 'POST', body: file }),
   kitBundleAddress: (id: string) => `/api/kits/${encodeURIComponent(id)}/bundle`,
   importBundle: (file: Blob) => askJson<StoredDesk>('/bundles', { method: 'POST', body: file }),
+  /** Those that are large enough to lie behind a desk, the newest first. */
+  pictures: () => askJson<PictureNote[]>('/pictures'),
   addPicture: (file: File) =>
     askJson<PictureNote>(`/pictures?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file }),
   iconSets: () => askJson<ListedIconSet[]>('/icon-sets'),

@@ -1,11 +1,13 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import { createMotif } from '../../../../core/desk/defaults.ts';
+import { createMotif, createPicture } from '../../../../core/desk/defaults.ts';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { nanoid } from 'nanoid';
 import { useState } from 'react';
 import { useDesk } from '../../../session/desk.ts';
+import type { PictureNote } from '../../../../core/wire/wire.ts';
+import { TakenPictures } from '../../pictures/taken-pictures.tsx';
 import { choosePicture } from '../../pictures/pictures.ts';
 import { Section } from '../../../ui/section.tsx';
 import { Segmented } from '../../../ui/choice.tsx';
@@ -127,11 +129,22 @@ export function SourceEditor({
 }) {
   const { source } = edited;
   const asking = useAsking(source.kind);
+  // It lies as the one before it lies, where that is a picture.
+  const lying = ({ id, name }: PictureNote) =>
+    source.kind === 'picture' ? { ...source, picture: id, name } : createPicture(id, name);
+  const taken = (
+    <TakenPictures
+      chosen={source.kind === 'picture' ? source.picture : null}
+      onShow={(picture) => edited.show('Backdrop', lying(picture))}
+      onTake={(picture) => edited.set(`Backdrop: ${picture.name}`, lying(picture))}
+    />
+  );
   if (asking.isAsking) {
     return (
       <div className="mt-4 grid gap-3 first:mt-0">
         <KindChoice backdrop={backdrop} edited={edited} isEntry={isEntry} {...asking} />
         <NoPictureYet edited={edited} />
+        {taken}
       </div>
     );
   }
@@ -142,6 +155,7 @@ export function SourceEditor({
       {source.kind === 'gradient' && <GradientEditor edited={edited} gradient={source} />}
       {source.kind === 'picture' && <PictureEditor edited={edited} picture={source} />}
       <ChoosePicture edited={edited} />
+      {taken}
     </div>
   );
 }

@@ -23,17 +23,20 @@ export interface EditedSource<S extends PlainSource = PlainSource> {
   source: S;
   /** One step of history. */
   set(label: string, next: PlainSource): void;
+  /** Shown on the stage alone, until the gesture is dropped. */
+  show(label: string, next: PlainSource): void;
   /** A turn of a gesture. */
   turn(label: string, next: PlainSource): void;
 }
 
 export function editSource(backdrop: Backdrop, entry: string | null): EditedSource | null {
-  const { edit, turn } = useDesk.getState();
+  const { edit, show, turn } = useDesk.getState();
   const { id, source } = backdrop;
   if (source.kind !== 'rotation') {
     return {
       source,
       set: (label, next) => edit(named(label, edits.setSource(id, next))),
+      show: (label, next) => show(named(label, edits.setSource(id, next))),
       turn: (label, next) => turn(named(label, edits.setSource(id, next))),
     };
   }
@@ -46,6 +49,7 @@ export function editSource(backdrop: Backdrop, entry: string | null): EditedSour
   return {
     source: found.source,
     set: (label, next) => edit(named(label, edits.setSource(id, withEntry(next)))),
+    show: (label, next) => show(named(label, edits.setSource(id, withEntry(next)))),
     turn: (label, next) => turn(named(label, edits.setSource(id, withEntry(next)))),
   };
 }
