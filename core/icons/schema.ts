@@ -44,7 +44,7 @@ export const Ink = z.discriminatedUnion('way', [
   }),
   z.looseObject({
     way: z.literal('one'),
-    colour: field(Colour.clone(), { label: 'Ink', control: 'colour' }),
+    ink: field(Colour.clone(), { label: 'Ink', control: 'colour' }),
   }),
 ]);
 export type Ink = TypeOf<typeof Ink>;
@@ -84,7 +84,7 @@ const worn = {
       plain: { label: 'Plain', start: {} },
       tint: { label: 'Tinted', start: { colour: 'accent', amount: 60 } },
       two: { label: 'Two-toned', start: { dark: 'second', light: 'accent' } },
-      one: { label: 'One ink', start: { colour: 'ink' } },
+      one: { label: 'One ink', start: { ink: 'ink' } },
     },
   }),
 };

@@ -87,7 +87,7 @@ function inkOf(ink: Ink, palette: Palette): SceneInk {
     case 'two':
       return { way: 'two', dark: palette.colour(ink.dark), light: palette.colour(ink.light) };
     case 'one':
-      return { way: 'one', colour: ink.colour === 'ink' ? null : palette.colour(ink.colour) };
+      return { way: 'one', colour: ink.ink === 'ink' ? null : palette.colour(ink.ink) };
   }
 }
 

@@ -28,18 +28,21 @@ export function iconSetRoutes({ iconSets, events, incoming }: Services): Router 
   router.post('/icon-sets', async (request, response) => {
     const name = typeof request.query['name'] === 'string' ? request.query['name'] : '';
     const tell = (line: TakingIcons) => void response.write(`${JSON.stringify(line)}\n`);
-    await incoming.receive(request, SET_LIMITS.bytes, async (path) => {
-      response.status(200).type('application/x-ndjson').set('Cache-Control', 'no-store');
-      try {
-        tell(await iconSets.add(path, name, (drawn, of) => tell({ drawn, of })));
-        events.tell('icon-sets', {});
-      } catch (error) {
-        tell({ problem: sentenceOf(error) });
-        if (!(error instanceof HttpProblem) && !diskTrouble(error)) throw error;
-      } finally {
-        response.end();
-      }
-    });
+    try {
+      await incoming.receive(request, SET_LIMITS.bytes, async (path) => {
+        response.status(200).type('application/x-ndjson').set('Cache-Control', 'no-store');
+        try {
+          tell(await iconSets.add(path, name, (drawn, of) => tell({ drawn, of })));
+          events.tell('icon-sets', {});
+        } catch (error) {
+          tell({ problem: sentenceOf(error) });
+          if (!(error instanceof HttpProblem) && !diskTrouble(error)) throw error;
+        }
+      });
+    } finally {
+      // Once nothing of it is left.
+      if (response.headersSent) response.end();
+    }
   });
 
   router.get('/icon-sets/:id', async (request: Request<{ id: string }>, response) => {

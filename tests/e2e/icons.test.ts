@@ -76,7 +76,7 @@ withApp('icon sets', ({ server, open }) => {
       plain: { way: 'plain' as const },
       two: { way: 'two' as const, dark: '#000080', light: '#ffff00' },
       tint: { way: 'tint' as const, colour: '#0000ff', amount: 100 },
-      one: { way: 'one' as const, colour: '#00ffff' },
+      one: { way: 'one' as const, ink: '#00ffff' },
     };
     const seen: Record<string, unknown> = {};
     for (const [way, ink] of Object.entries(inks)) {

@@ -28,6 +28,6 @@ export function ownSet(set: ListedIconSet, { ink }: Pick<WornIcons, 'ink'>): Par
   const isInked = set.oneColour > set.pictures / 2;
   return {
     own: { set: `own:${set.id}`, name: set.name, style: set.styles[0] ?? '' },
-    ...(ink.way === 'plain' && isInked ? { ink: { way: 'one', colour: 'ink' } } : {}),
+    ...(ink.way === 'plain' && isInked ? { ink: { way: 'one', ink: 'ink' } } : {}),
   };
 }
