@@ -6,7 +6,7 @@ import type { SignName } from '../names.ts';
  * have the fewest besides.
  */
 export const otherNames: Record<SignName, string> = {
-  'start-here': 'start-menu distributor-logo main-menu menu apps home',
+  'start-here': 'distributor-logo main-menu applications-menu menu apps home',
   'application-x-executable':
     'application-default-icon application-x-generic executable application app window',
   'view-app-grid': 'view-grid app-launcher applications-all apps grid layout-grid launcher squares',
