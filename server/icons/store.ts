@@ -1,21 +1,17 @@
 import { mkdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
-import { asc, eq, isNull } from 'drizzle-orm';
 import { coverageOf } from '../../core/icons/sets/find.ts';
 import type { IconSetIndex } from '../../core/icons/sets/index-file.ts';
 import type { FoundSet } from '../../core/icons/sets/layout.ts';
-import { nameBeside } from '../../core/values/name.ts';
 import type { ListedIconSet } from '../../core/wire/wire.ts';
-import { transact, type Store } from '../db/open.ts';
-import { iconSets } from '../db/schema.ts';
+import type { Store } from '../db/open.ts';
 import type { Incoming } from '../files/incoming.ts';
 import type { OwnFiles } from '../files/own-files.ts';
 import type { Helpers } from '../helpers/pool.ts';
 import { HttpProblem } from '../http/problem.ts';
 import { drawAll, unfit, type Drawn } from './draw-all.ts';
 import { createPacks } from './packs.ts';
-
-const MOST_SETS = 200;
+import { createSetList } from './set-list.ts';
 
 /** Sets of icons of one's own, each kept once as a pack. */
 export function createIconSetStore(
@@ -26,29 +22,7 @@ export function createIconSetStore(
   const packs = createPacks(files);
   const { opened } = packs;
 
-  /** Puts a set on the list; one that was taken off it comes back. */
-  function enter(id: string, name: string): string {
-    return transact(store, () => {
-      const others = listed().filter((row) => row.id !== id);
-      const known = store.select().from(iconSets).where(eq(iconSets.id, id)).get();
-      if (known) {
-        store.update(iconSets).set({ removedAt: null }).where(eq(iconSets.id, id)).run();
-        return known.name;
-      }
-      if (others.length >= MOST_SETS)
-        throw new HttpProblem(
-          409,
-          'Too many sets',
-          `There is room for ${MOST_SETS} icon sets: remove one first.`,
-        );
-      const free = nameBeside(name, new Set(others.map((row) => row.name)));
-      store.insert(iconSets).values({ id, name: free, addedAt: now() }).run();
-      return free;
-    });
-  }
-
-  const listed = () =>
-    store.select().from(iconSets).where(isNull(iconSets.removedAt)).orderBy(asc(iconSets.addedAt)).all();
+  const { listed, enter, setRemoved, allTexts } = createSetList(store, now);
 
   async function packed(set: FoundSet, drawn: readonly Drawn[], folder: string): Promise<string> {
     const used = new Set(set.icons.map(({ file }) => file));
@@ -64,16 +38,9 @@ export function createIconSetStore(
     return made.id;
   }
 
-  async function note(id: string, name: string): Promise<ListedIconSet> {
-    const { index } = await opened(id);
-    const { found, missing } = coverageOf(index);
-    return {
-      ...{ id, name, found, missing },
-      styles: index.styles,
-      pictures: index.pictures.length,
-      oneColour: index.pictures.filter(({ isOneColour }) => isOneColour).length,
-      lacks: index.lacks,
-    };
+  function all(): Promise<ListedIconSet[]> {
+    const rows = listed().filter(({ id }) => files.has(id));
+    return Promise.all(rows.map(async ({ id, name }) => noteOf(id, name, (await opened(id)).index)));
   }
 
   return {
@@ -90,23 +57,10 @@ export function createIconSetStore(
       }
     },
 
-    async list(): Promise<ListedIconSet[]> {
-      const rows = listed().filter(({ id }) => files.has(id));
-      return Promise.all(rows.map(({ id, name }) => note(id, name)));
-    },
+    list: all,
 
-    /** Takes a set off the list, or puts it back. False where there is none. */
-    setRemoved: (id: string, isRemoved: boolean): boolean =>
-      store
-        .update(iconSets)
-        .set({ removedAt: isRemoved ? now() : null })
-        .where(eq(iconSets.id, id))
-        .run().changes > 0,
-
-    /** Ids of those on the list, as a text: they are kept although no desk names them. */
-    *allTexts(): Generator<string> {
-      for (const { id } of listed()) yield id;
-    },
+    setRemoved,
+    allTexts,
 
     /**
      * Takes in the sets of an archive, ZIP or tar; `onDrawn` hears how many of how many pictures are drawn. Throws
@@ -128,8 +82,7 @@ export function createIconSetStore(
         const drawn = await drawAll(helpers, wanted, folder, (count) => onDrawn(count, wanted.length));
         const ids: string[] = [];
         for (const set of archive.sets) ids.push(await packed(set, drawn, folder));
-        const names = new Map(listed().map((row) => [row.id, row.name]));
-        const sets = await Promise.all([...new Set(ids)].map((id) => note(id, names.get(id) ?? 'Icons')));
+        const sets = (await all()).filter(({ id }) => ids.includes(id));
         return { sets, undrawn: wanted.length - drawn.length };
       } finally {
         await rm(folder, { recursive: true, force: true });
@@ -163,3 +116,15 @@ export function createIconSetStore(
 }
 
 export type IconSetStore = ReturnType<typeof createIconSetStore>;
+
+/** What is listed of a set. */
+function noteOf(id: string, name: string, index: IconSetIndex): ListedIconSet {
+  const { found, missing } = coverageOf(index);
+  return {
+    ...{ id, name, found, missing },
+    styles: index.styles,
+    pictures: index.pictures.length,
+    oneColour: index.pictures.filter(({ isOneColour }) => isOneColour).length,
+    lacks: index.lacks,
+  };
+}
