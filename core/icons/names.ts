@@ -125,3 +125,10 @@ export function drawnName(name: string): IconName {
   }
   return lookUp(families, name.toLowerCase().split('-')[0] ?? '') ?? FALLBACK;
 }
+
+const signs: ReadonlySet<string> = new Set(signNames);
+
+/** The sign that stands for any icon name: itself, or what is drawn for it. */
+export function signOf(name: string): SignName {
+  return signs.has(name) ? (name as SignName) : drawnName(name);
+}

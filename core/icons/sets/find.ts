@@ -1,4 +1,4 @@
-import { drawnName, signNames, type SignName } from '../names.ts';
+import { signNames, signOf, type SignName } from '../names.ts';
 import type { IconSetIndex, SetIcon } from './index-file.ts';
 import { wordsOf } from './layout.ts';
 import { otherMeanings, otherNames } from './other-names.ts';
@@ -7,7 +7,7 @@ import { otherMeanings, otherNames } from './other-names.ts';
 export interface Finder {
   /**
    * The names under which a set has an icon for a wanted one, by its name or one of the other names for the same, an
-   * application's own words, or likeness; null where it has none.
+   * application's own words (its name comes first), or likeness; null where it has none.
    */
   nameFor(wanted: string, words?: readonly string[]): string | null;
   /** The picture for a name of the set's own, in a style if it has that, the best for so many px; null for no name of it. */
@@ -64,22 +64,11 @@ function createFinder({ icons }: IconSetIndex): Finder {
 
   function forSign(name: SignName): string | null {
     const others = otherNames[name].split(' ');
-    for (const one of [name, ...others]) {
-      const found = exactly(one);
-      if (found !== null) return found;
-    }
-    for (const one of others) {
-      const found = like(one.split('-'));
-      if (found !== null) return found;
-    }
-    return null;
+    return firstOf([name, ...others], exactly) ?? firstOf(others, (one) => like(one.split('-')));
   }
 
-  function forName(wanted: string, words: readonly string[]): string | null {
-    const known = signs.get(wanted);
-    const own = words.flatMap((text) => exactly(text) ?? []).at(0);
-    if (known) return (own ?? forSign(known)) || null;
-    // An application's own icon, then the more general names that are left when words are taken from its end.
+  /** What a set has for an application's own icon: that, or the more general names that are left when words are taken from its end. */
+  function forOther(wanted: string): string | null {
     for (
       let parts = wanted.replace(/-symbolic$/, '').split('-');
       parts.length > 0;
@@ -88,10 +77,19 @@ function createFinder({ icons }: IconSetIndex): Finder {
       const found = exactly(parts.join('-'));
       if (found !== null) return found;
     }
+    return null;
+  }
+
+  function forName(wanted: string, [called, ...words]: readonly string[]): string | null {
+    const sign = signOf(wanted);
+    const isSign = sign === wanted;
+    const more = called === undefined ? [] : [called, ...words];
     return (
-      own ??
-      words.map((text) => like(wordsOf(text))).find((found) => found !== null) ??
-      forSign(drawnName(wanted))
+      // Of an icon that many share, one that is called as the application is closer.
+      (isSign ? ((called === undefined ? null : exactly(called)) ?? forSign(sign)) : forOther(wanted)) ??
+      firstOf(more, exactly) ??
+      firstOf(more, (text) => like(wordsOf(text))) ??
+      (isSign ? null : forSign(sign))
     );
   }
 
@@ -115,7 +113,13 @@ function createFinder({ icons }: IconSetIndex): Finder {
   };
 }
 
-const signs: ReadonlyMap<string, SignName> = new Map(signNames.map((name) => [name, name]));
+function firstOf(texts: readonly string[], find: (text: string) => string | null): string | null {
+  for (const text of texts) {
+    const found = find(text);
+    if (found !== null) return found;
+  }
+  return null;
+}
 
 function isCloser(
   one: { name: string; words: readonly string[] },

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { iconNames, signNames } from '../names.ts';
+import { iconNames, signNames, signOf } from '../names.ts';
 import { coverageOf, finderOf } from './find.ts';
 import { IconSetIndex } from './index-file.ts';
 import { calledAfter, setsIn, type FoundSet, type Picture } from './layout.ts';
@@ -107,6 +107,14 @@ describe('sets of icons without an index', () => {
     expect(drawn(set, 'x-office-document', 0, 24, ['Ledger'])).to.equal('document.svg');
     expect(drawn(set, 'org.marrow.Sonde', 0, 24, ['Chart'])).to.equal('org-marrow-Sonde.svg');
     expect(drawn(set, 'some.other.Thing', 0, 24, ['Weather chart', 'chart'])).to.equal('chart.svg');
+  });
+
+  it('are not asked by what an application is about before by what its icon shows', () => {
+    const set = only(found(['map.svg', 'document.svg', 'close.svg', 'app.svg']));
+    expect(drawn(set, 'x-office-document', 0, 24, ['Tallybook', 'map'])).to.equal('document.svg');
+    expect(drawn(set, 'printer', 0, 24, ['Press', 'map'])).to.equal('map.svg');
+    expect(drawn(set, 'window-close')).to.equal('close.svg');
+    expect(signOf('window-close')).to.equal('window-close');
   });
 
   it('say what they lack, and what was put there by hand no more', () => {

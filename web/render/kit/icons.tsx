@@ -1,7 +1,7 @@
 import { Suspense, createContext, useContext, type FC, type ReactNode } from 'react';
 import { ourIcons, type IconSetName, type IconStyle } from '../../../core/icons/schema.ts';
 import { isOwn } from '../../../core/values/family.ts';
-import { drawnName, type IconName, type SignName } from '../../../core/icons/names.ts';
+import { drawnName, signOf, type IconName, type SignName } from '../../../core/icons/names.ts';
 import type { Scene, SceneIcons } from '../../../core/scene/scene.ts';
 import { ownIconAddress, setIconAddress } from '../../api/addresses.ts';
 import { InkFilter, InkedPicture, inkStyle, type Pictured } from './ink.tsx';
@@ -84,7 +84,8 @@ function useOutside({ name, size, application }: Wanted): Pictured | null {
   const set = own ? own.set.slice('own:'.length) : null;
   const outside = useOwnSet(set);
   if (isOwn(name)) return { address: ownIconAddress(name), isOneColour: false };
-  const mine = byHand.find((one) => one.name === name || one.name === drawnName(name));
+  const sign = signOf(name);
+  const mine = byHand.find((one) => one.name === sign);
   if (mine) return { address: ownIconAddress(mine.icon), isOneColour: false };
   if (!outside || !own || set === null) return null;
   const { index, finder } = outside;

@@ -1,5 +1,5 @@
-import { Undo2, Upload } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { Undo2 } from 'lucide-react';
+import { useState } from 'react';
 import clsx from 'clsx';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
@@ -14,6 +14,7 @@ import { useScene } from '../../session/scene.ts';
 import { IconButton } from '../../ui/buttons.tsx';
 import { Fold } from '../../ui/fold.tsx';
 import { takeOwnIcon } from '../pictures/own-icon.ts';
+import { OwnIconButton } from '../pictures/own-icon-button.tsx';
 
 /** What a set has nothing for, and what was put in its place: each to be filled by a press or a drop. */
 export function MissingSigns({ icons, set }: { icons: Icons; set: string }) {
@@ -48,7 +49,6 @@ export function MissingSigns({ icons, set }: { icons: Icons; set: string }) {
 const wordsOf = (name: string) => capital(name.replaceAll('-', ' ').replace(/^x /, ''));
 
 function Sign({ name, icons, isFilled }: { name: SignName; icons: Icons; isFilled: boolean }) {
-  const file = useRef<HTMLInputElement>(null);
   const [isOver, setOver] = useState(false);
   const scene = useScene((state) => state.scene?.icons);
   const { edit } = useDesk.getState();
@@ -88,24 +88,7 @@ function Sign({ name, icons, isFilled }: { name: SignName; icons: Icons; isFille
           <Undo2 size={14} />
         </IconButton>
       )}
-      <input
-        ref={file}
-        type="file"
-        accept="image/svg+xml,image/png"
-        hidden
-        aria-label={`Icon file for ${title}`}
-        onChange={(event) => {
-          take(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <IconButton
-        label={`${title}: an icon of mine`}
-        className="!size-7"
-        onClick={() => file.current?.click()}
-      >
-        <Upload size={14} />
-      </IconButton>
+      <OwnIconButton of={title} onTake={put} />
     </li>
   );
 }

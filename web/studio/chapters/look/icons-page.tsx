@@ -1,6 +1,5 @@
 import { named } from '../../../../core/desk/edits/edit.ts';
-import { Undo2, Upload } from 'lucide-react';
-import { useRef } from 'react';
+import { Undo2 } from 'lucide-react';
 import { edits } from '../../../../core/desk/edits/edits.ts';
 import { Icons, type OwnSet } from '../../../../core/icons/schema.ts';
 import type { Half } from '../../../../core/values/roles.ts';
@@ -19,7 +18,7 @@ import { suitedIcon } from '../../../../core/icons/suited.ts';
 import { useDesk } from '../../../session/desk.ts';
 import { useScene } from '../../../session/scene.ts';
 import { IconButton } from '../../../ui/buttons.tsx';
-import { takeOwnIcon } from '../../pictures/own-icon.ts';
+import { OwnIconButton } from '../../pictures/own-icon-button.tsx';
 import { Row, Section } from '../../../ui/section.tsx';
 
 /** Which set, in which style and colours, in which half; on which tile; and icons of one's own. */
@@ -107,7 +106,6 @@ function OwnStyle({ icons, half, own }: { icons: Icons; half: Half; own: OwnSet 
 }
 
 function ApplicationRow({ application }: { application: Application }) {
-  const file = useRef<HTMLInputElement>(null);
   const icons = useScene((state) => state.scene?.icons);
   const { edit } = useDesk.getState();
   const { id, Name, Icon } = application;
@@ -129,25 +127,7 @@ function ApplicationRow({ application }: { application: Application }) {
           <Undo2 size={14} />
         </IconButton>
       )}
-      <input
-        ref={file}
-        type="file"
-        accept="image/svg+xml,image/png"
-        hidden
-        aria-label={`Icon file for ${Name}`}
-        onChange={(event) => {
-          const chosen = event.target.files?.[0];
-          if (chosen) void takeOwnIcon(chosen, Name, setIcon);
-          event.target.value = '';
-        }}
-      />
-      <IconButton
-        label={`${Name}: an icon of mine`}
-        className="!size-7"
-        onClick={() => file.current?.click()}
-      >
-        <Upload size={14} />
-      </IconButton>
+      <OwnIconButton of={Name} onTake={setIcon} />
     </div>
   );
 }
