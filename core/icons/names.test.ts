@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { demoDesks } from '../../demo/desks.ts';
-import { drawnName, iconNames } from './names.ts';
+import { drawnName, iconNames, signNames, titleOfSign } from './names.ts';
 
 describe('icon names', () => {
   it('stand for themselves where the sets draw them', () => {
@@ -23,6 +23,12 @@ describe('icon names', () => {
   it('may be words that every object knows', () => {
     for (const name of ['__proto__', 'constructor', 'constructor-x', 'toString', 'hasOwnProperty-symbolic'])
       expect(drawnName(name), name).to.equal('application-x-executable');
+  });
+
+  it('are called by words of a person, no two alike', () => {
+    const titles = signNames.map(titleOfSign);
+    expect(new Set(titles).size).to.equal(titles.length);
+    for (const title of titles) expect(title).to.match(/^[A-Z][a-z ,]+$/);
   });
 
   it('always come to one that is drawn', () => {

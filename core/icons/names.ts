@@ -1,4 +1,5 @@
 import { lookUp } from '../values/look-up.ts';
+import { capital } from '../values/words.ts';
 
 /** The freedesktop icon names that every set draws. */
 export const iconNames = [
@@ -132,3 +133,51 @@ const signs: ReadonlySet<string> = new Set(signNames);
 export function signOf(name: string): SignName {
   return signs.has(name) ? (name as SignName) : drawnName(name);
 }
+
+/** What signs are called where the words of their names are not a person's. */
+const titles: Partial<Record<SignName, string>> = {
+  'application-x-executable': 'Any application',
+  'view-app-grid': 'All applications',
+  'system-search': 'Search',
+  'x-office-document': 'Document',
+  'x-office-calendar': 'Calendar',
+  'x-office-address-book': 'Address book',
+  'x-office-spreadsheet': 'Spreadsheet',
+  'audio-x-generic': 'Sound',
+  'video-x-generic': 'Video',
+  'image-x-generic': 'Picture',
+  'text-x-generic': 'Text',
+  'internet-mail': 'Mail',
+  'camera-photo': 'Camera',
+  'system-file-manager': 'Files',
+  'user-home': 'Home',
+  'user-trash': 'Trash',
+  'utilities-terminal': 'Terminal',
+  'accessories-calculator': 'Calculator',
+  'accessories-text-editor': 'Text editor',
+  'office-calendar': 'Calendar sheet',
+  'help-browser': 'Help',
+  'network-idle': 'Network',
+  'network-transmit-receive': 'Network, busy',
+  'network-offline': 'Network, off',
+  'speedometer-low': 'Processor, low',
+  'speedometer-middle': 'Processor, middle',
+  'speedometer-high': 'Processor, high',
+  'audio-volume-high': 'Volume',
+  'drive-harddisk': 'Disk',
+  'system-lock-screen': 'Lock the screen',
+  'system-suspend': 'Sleep',
+  'system-reboot': 'Restart',
+  'system-log-out': 'Log out',
+  'start-here': 'Menu button',
+  'window-minimize': 'Minimise a window',
+  'window-maximize': 'Fill with a window',
+  'window-close': 'Close a window',
+  'media-skip-backward': 'Piece before',
+  'media-skip-forward': 'Next piece',
+  'media-playback-start': 'Play',
+  'media-playback-pause': 'Pause',
+};
+
+/** What a person calls a sign. */
+export const titleOfSign = (name: SignName): string => titles[name] ?? capital(name.replaceAll('-', ' '));

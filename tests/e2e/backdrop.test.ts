@@ -74,8 +74,12 @@ withApp('the backdrop', ({ server, open }) => {
       name: string;
     }[];
     const mudflat = list.find(({ name }) => name === 'Mudflat')?.id ?? '';
-    await taken.getByRole('button', { name: 'Mudflat' }).hover();
+    const tried = taken.getByRole('button', { name: 'Mudflat', pressed: false });
+    await tried.hover();
+    const place = await tried.boundingBox();
     await isSeen(mudflat, true);
+    // The form is that of what lies there all the same: nothing moves from under the pointer.
+    expect(await tried.boundingBox()).to.deep.equal(place);
     await page.mouse.move(800, 60);
     await isSeen(mudflat, false);
     await page.getByRole('button', { name: 'Nothing to undo' }).waitFor();

@@ -142,14 +142,14 @@ withApp('icon sets', ({ server, open }) => {
     await on.getByRole('switch', { name: 'Other icons in the dark half' }).click();
     await picture(on, 'charts').waitFor();
     await on.getByRole('button', { name: /Signs/ }).click();
-    await on.getByLabel('Icon file for User trash').setInputFiles({
+    await on.getByLabel('Icon file for Trash').setInputFiles({
       name: 'bin.svg',
       mimeType: 'image/svg+xml',
       buffer: Buffer.from(svgOf('#ff00ff')),
     });
-    await on.getByRole('button', { name: 'Undo: Sign: User trash' }).waitFor();
-    await on.getByRole('button', { name: 'User trash: from the set again' }).click();
-    await on.getByRole('button', { name: 'User trash: from the set again' }).waitFor({ state: 'detached' });
+    await on.getByRole('button', { name: 'Undo: Sign: Trash' }).waitFor();
+    await on.getByRole('button', { name: 'Trash: from the set again' }).click();
+    await on.getByRole('button', { name: 'Trash: from the set again' }).waitFor({ state: 'detached' });
   });
 
   it('that are none say so, and change nothing; one off the list comes back', async () => {

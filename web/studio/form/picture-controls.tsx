@@ -1,6 +1,6 @@
 import { FolderOpen } from 'lucide-react';
 import type { FC } from 'react';
-import { iconNames } from '../../../core/icons/names.ts';
+import { iconNames, titleOfSign } from '../../../core/icons/names.ts';
 import { isOwn } from '../../../core/values/family.ts';
 import { ownIconAddress } from '../../api/addresses.ts';
 import { SelectField } from '../../ui/choice.tsx';
@@ -34,7 +34,7 @@ export const OwnPictureControl: FC<ControlProps> = (props) => (
       choices={(isOpen) =>
         iconNames
           .filter((name) => isOpen || name === props.value)
-          .map((name) => ({ value: name as string, label: name.replaceAll('-', ' ') }))
+          .map((name) => ({ value: name as string, label: titleOfSign(name) }))
       }
       onChange={taking(props)}
     />

@@ -4,9 +4,8 @@ import clsx from 'clsx';
 import { named } from '../../../core/desk/edits/edit.ts';
 import { edits } from '../../../core/desk/edits/edits.ts';
 import { MOST_BY_HAND, type Icons } from '../../../core/icons/schema.ts';
-import type { SignName } from '../../../core/icons/names.ts';
+import { titleOfSign, type SignName } from '../../../core/icons/names.ts';
 import { coverageOf } from '../../../core/icons/sets/find.ts';
-import { capital } from '../../../core/values/words.ts';
 import { DeskIcon, DeskIcons } from '../../render/kit/icons.tsx';
 import { useOwnSet } from '../../render/kit/own-sets.ts';
 import { useDesk } from '../../session/desk.ts';
@@ -45,14 +44,11 @@ export function MissingSigns({ icons, set }: { icons: Icons; set: string }) {
   );
 }
 
-/** The words of a sign's name. */
-const wordsOf = (name: string) => capital(name.replaceAll('-', ' ').replace(/^x /, ''));
-
 function Sign({ name, icons, isFilled }: { name: SignName; icons: Icons; isFilled: boolean }) {
   const [isOver, setOver] = useState(false);
   const scene = useScene((state) => state.scene?.icons);
   const { edit } = useDesk.getState();
-  const title = wordsOf(name);
+  const title = titleOfSign(name);
   const put = (icon: string | null) => {
     const now = useDesk.getState().history?.present.look.icons ?? icons;
     const others = now.byHand.filter((one) => one.name !== name).slice(0, MOST_BY_HAND - 1);

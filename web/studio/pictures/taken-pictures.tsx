@@ -26,9 +26,6 @@ export function TakenPictures({
 }) {
   const [list, setList] = useState<readonly PictureNote[]>([]);
   const [isWhole, setWhole] = useState(false);
-  /** While one is shown: what lies there all the same. */
-  const [trying, setTrying] = useState<{ before: string | null } | null>(null);
-  const lies = trying ? trying.before : chosen;
   useEffect(() => {
     let isWanted = true;
     void persist(() => api.pictures()).then(
@@ -38,23 +35,16 @@ export function TakenPictures({
     return () => {
       isWanted = false;
     };
-  }, [lies]);
+  }, [chosen]);
   useEffect(() => () => useDesk.getState().dropGesture(), []);
   if (list.length === 0) return null;
-  const leave = () => {
-    setTrying(null);
-    useDesk.getState().dropGesture();
-  };
+  const leave = () => useDesk.getState().dropGesture();
   return (
     <Section title="Taken in so far" note={`${list.length}`}>
       <div className="grid grid-cols-4 gap-1.5" role="group" aria-label="Pictures taken in so far">
         {(isWhole ? list : list.slice(0, FEW)).map((picture) => {
-          const isChosen = picture.id === lies;
-          const show = () => {
-            if (isChosen) return;
-            setTrying({ before: lies });
-            onShow(picture);
-          };
+          const isChosen = picture.id === chosen;
+          const show = () => !isChosen && onShow(picture);
           return (
             <button
               key={picture.id}

@@ -3,19 +3,21 @@ import { edits } from '../../../../core/desk/edits/edits.ts';
 import type { PlainSource, Source } from '../../../../core/backdrop/schema.ts';
 import type { Backdrop } from '../../../../core/backdrop/schema.ts';
 import { useDesk } from '../../../session/desk.ts';
+import { useDeskAsItIs } from '../../../session/desk-as-it-is.ts';
 import { useScreenInView } from '../../../stores/screen.ts';
 import { useBackdropView } from './view.ts';
 
-/** The backdrop in the column: the one chosen there, or the one that lies on the screen in view. */
+/**
+ * The backdrop in the column: the one chosen there, or the one that lies on the screen in view. It stays as it is while the stage
+ * only shows something else: a form that became another one would move from under the pointer.
+ */
 export function useBackdrop(): Backdrop | undefined {
   const chosen = useBackdropView((view) => view.backdrop);
   const inForce = useScreenInView()?.backdrop.id;
-  return useDesk(({ history }) => {
-    const backdrops = history?.present.backdrops ?? [];
-    return (
-      backdrops.find(({ id }) => id === chosen) ?? backdrops.find(({ id }) => id === inForce) ?? backdrops[0]
-    );
-  });
+  const backdrops = useDeskAsItIs()?.backdrops ?? [];
+  return (
+    backdrops.find(({ id }) => id === chosen) ?? backdrops.find(({ id }) => id === inForce) ?? backdrops[0]
+  );
 }
 
 /** A plain source that is edited: a backdrop's own, or one entry of its rotation. */
