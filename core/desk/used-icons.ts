@@ -1,6 +1,7 @@
 import { signNames } from '../icons/names.ts';
 import type { IconSetIndex } from '../icons/sets/index-file.ts';
 import { finderOf } from '../icons/sets/find.ts';
+import { wordsOfApplication } from '../icons/words-of-application.ts';
 import { isOwn } from '../values/family.ts';
 import type { Desk } from './desk.ts';
 
@@ -14,17 +15,4 @@ export function iconsUsed({ applications }: Pick<Desk, 'applications'>, index: I
     ),
   ];
   return [...new Set(wanted.filter((name) => name !== null))];
-}
-
-const MOST_WORDS = 12;
-
-/** The words by which an application's icon is looked for beside the name that it gives it. */
-export function wordsOfApplication({
-  Name,
-  Keywords,
-}: {
-  Name: string;
-  Keywords: readonly string[];
-}): string[] {
-  return [Name, ...Keywords].slice(0, MOST_WORDS);
 }

@@ -3,7 +3,7 @@ import type { Palette } from '../colour/look.ts';
 import { drawnOver } from '../colour/roles.ts';
 import { tilesOf } from '../icons/tiles.ts';
 import type { Desk } from '../desk/desk.ts';
-import { wordsOfApplication } from '../desk/used-icons.ts';
+import { wordsOfApplication } from '../icons/words-of-application.ts';
 import { stylesOf, type Ink } from '../icons/schema.ts';
 import type { FontMetrics, FontUse } from '../text/schema.ts';
 import type { Look } from '../look/schema.ts';

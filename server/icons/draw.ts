@@ -57,26 +57,25 @@ export async function drawIcons(orders: readonly { path: string; out: string }[]
   return drawn;
 }
 
-/** Px of the side at which colours are told. */
-const LOOKED_AT = 32;
+/** Rows and columns at which colours are told, at most. */
+const LOOKED_AT = 64;
 /** Of a channel: what is still the same colour, and how much of a pixel must be there. */
 const ALIKE = 24;
 const THERE = 160;
 
 /** Whether all that is seen of an icon has one colour, so that another one can be put in its place. */
 async function isOneColour(png: Buffer): Promise<boolean> {
-  const { data } = await sharp(png)
-    .resize(LOOKED_AT, LOOKED_AT, { fit: 'fill' })
-    .ensureAlpha()
-    .raw()
-    .toBuffer({ resolveWithObject: true });
+  const { data, info } = await sharp(png).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  const step = Math.max(1, Math.floor(info.width / LOOKED_AT));
   let first: readonly [number, number, number] | null = null;
-  for (let at = 0; at < data.length; at += 4) {
-    if ((data[at + 3] ?? 0) < THERE) continue;
-    const [r, g, b] = [data[at] ?? 0, data[at + 1] ?? 0, data[at + 2] ?? 0];
-    if (!first) first = [r, g, b];
-    else if (Math.max(Math.abs(r - first[0]), Math.abs(g - first[1]), Math.abs(b - first[2])) > ALIKE)
-      return false;
-  }
+  for (let y = 0; y < info.height; y += step)
+    for (let x = 0; x < info.width; x += step) {
+      const at = (y * info.width + x) * 4;
+      if ((data[at + 3] ?? 0) < THERE) continue;
+      const [r, g, b] = [data[at] ?? 0, data[at + 1] ?? 0, data[at + 2] ?? 0];
+      if (!first) first = [r, g, b];
+      else if (Math.max(Math.abs(r - first[0]), Math.abs(g - first[1]), Math.abs(b - first[2])) > ALIKE)
+        return false;
+    }
   return first !== null;
 }

@@ -1,6 +1,6 @@
 import { signNames, signOf, type SignName } from '../names.ts';
 import type { IconSetIndex, SetIcon } from './index-file.ts';
-import { wordsOf } from './layout.ts';
+import { wordsOf } from './words.ts';
 import { otherMeanings, otherNames } from './other-names.ts';
 
 /** Finds what a set has for a name. */

@@ -1,6 +1,7 @@
 import { readThemeIndex, type ThemeIndex } from './theme-index.ts';
 import { SET_LIMITS, type SetIcon } from './index-file.ts';
 import type { Named } from './links.ts';
+import { wordsOf } from './words.ts';
 import { capital } from '../../values/words.ts';
 
 /** A picture in an archive, by the path of its bytes. */
@@ -200,16 +201,6 @@ function sizeOf(text: string): number | null {
   return side !== undefined && (other === undefined || other === side) && px >= 8 && px <= SET_LIMITS.size
     ? px
     : null;
-}
-
-/** The words of a name in small letters, however they are joined. */
-export function wordsOf(name: string): string[] {
-  return name
-    .slice(0, 400)
-    .replace(/(\p{Ll}|\d)(\p{Lu})/gu, '$1-$2')
-    .toLowerCase()
-    .split(/[^\p{L}\p{N}@]+/u)
-    .filter((word) => word !== '');
 }
 
 function mostCommon(all: readonly (string | undefined)[]): { what: string; count: number } | null {

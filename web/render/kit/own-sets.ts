@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { finderOf, type Finder } from '../../../core/icons/sets/find.ts';
+import type { Finder } from '../../../core/icons/sets/find.ts';
 import type { IconSetIndex } from '../../../core/icons/sets/index-file.ts';
 import { api } from '../../api/client.ts';
 import { persist } from '../../later.ts';
@@ -18,8 +18,9 @@ const hearers = new Set<() => void>();
 export function loadOwnSet(id: string): Promise<void> {
   let work = asked.get(id);
   if (!work) {
-    work = persist(() => api.iconSet(id))
-      .then((index) => void known.set(id, { index, finder: finderOf(index) }))
+    // What finds its icons is fetched with the first one: most desks need none.
+    work = persist(() => Promise.all([api.iconSet(id), import('../../../core/icons/sets/find.ts')]))
+      .then(([index, { finderOf }]) => void known.set(id, { index, finder: finderOf(index) }))
       .catch(() => {
         known.set(id, null);
         // It may be taken in yet.
